@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { UNIT_SYSTEMS } from '../units/length';
+
+const email = z.email('Give an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
+
+export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Give your password.') });
+
+export const signUpSchema = z.strictObject({
+  name: z.string().trim().min(1, 'Give your name.').max(60, 'At most 60 characters.'),
+  email,
+  password: z.string().min(8, 'At least 8 characters.').max(128, 'At most 128 characters.'),
+});
+
+/** What makes an academy: a coach's, or the academy of one of a player alone. */
+export const academySchema = z
+  .strictObject({
+    who: z.enum(['squad', 'alone']),
+    name: z.string().trim().max(80, 'At most 80 characters.'),
+    units: z.enum(UNIT_SYSTEMS),
+    timeZone: z.string().min(1).max(60),
+  })
+  .superRefine(({ who, name }, ctx) => {
+    if (who === 'squad' && name === '') ctx.addIssue({ code: 'custom', path: ['name'], message: 'Give the academy a name.' });
+  });
+export type AcademyForm = z.infer<typeof academySchema>;
+
+/** What holds for a whole academy and can be changed later. */
+export const settingsSchema = z.strictObject({ units: z.enum(UNIT_SYSTEMS), timeZone: z.string().min(1, 'Choose a time zone.').max(60) });
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** The part of an address that names an academy: "Lantern Hollow!" is "lantern-hollow"; letters without a Latin form are left out. */
+export function slugOf(name: string): string {
+  const slug = name
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40);
+  return slug || 'academy';
+}

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { HANDS } from '../golf/words';
+import { UNIT_SYSTEMS } from '../units/length';
+
+/** A measure of the player's own, in metres; null where it was never measured. */
+const ownLength = (name: string, minM: number, maxM: number, range: string) =>
+  z
+    .number({ error: 'Give a length, or leave it empty.' })
+    .min(minM, `A ${name} is ${range}.`)
+    .max(maxM, `A ${name} is ${range}.`)
+    .nullable();
+
+export const clubSchema = z.strictObject({
+  clubId: z.uuid(),
+  label: z.string().trim().min(1, 'Name the club.').max(20, 'At most 20 characters.'),
+  loftDeg: z.number({ error: 'Give the loft in degrees.' }).min(0, 'A loft is 0 to 80 degrees.').max(80, 'A loft is 0 to 80 degrees.'),
+});
+
+export const playerSchema = z
+  .strictObject({
+    name: z.string().trim().min(1, 'Give a name or a nickname.').max(60, 'At most 60 characters.'),
+    level: z.number({ error: 'Give the level as a number.' }).min(-10, 'A level is from −10 to 54.').max(54, 'A level is from −10 to 54.'),
+    handed: z.enum(HANDS),
+    units: z.enum(UNIT_SYSTEMS),
+    paceM: ownLength('pace', 0.3, 1.5, '1 to 5 ft (0.3 to 1.5 m)'),
+    clubM: ownLength('club', 0.6, 1.4, '2 to 4½ ft (0.6 to 1.4 m)'),
+    putterM: ownLength('putter', 0.5, 1.4, '1½ to 4½ ft (0.5 to 1.4 m)'),
+    clubs: z.array(clubSchema).max(20, 'At most 20 clubs.'),
+  })
+  .superRefine(({ clubs }, ctx) => {
+    clubs.forEach((club, i) => {
+      if (clubs.findIndex((other) => other.label.toLowerCase() === club.label.toLowerCase()) < i)
+        ctx.addIssue({ code: 'custom', path: ['clubs', i, 'label'], message: 'Another club has this name.' });
+    });
+  });
+export type PlayerForm = z.infer<typeof playerSchema>;
+
+/** A player of whom nothing is known yet: a middling level, right-handed, nothing measured. */
+export function newPlayer(name: string, units: PlayerForm['units']): PlayerForm {
+  return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, clubs: [] };
+}

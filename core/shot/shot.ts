@@ -1,0 +1,118 @@
+import { z } from 'zod';
+import {
+  COUNTS,
+  FINISHES,
+  FIRMNESSES,
+  MEASURES,
+  MISHITS,
+  shotTypeSchema,
+  SHAPES,
+  SITS,
+  STANCES,
+  surfaceSchema,
+  SWING_WIDTHS,
+  TRAJECTORIES,
+} from '../golf/words';
+
+const metres = z.number().min(0).max(500);
+const key = z.string().min(1).max(40);
+
+/** Where the ball finished. At most one of: holed, an exact distance left, a ring (between two distances, open outside). */
+const resultFields = {
+  holed: z.boolean(),
+  leftM: metres.nullable(),
+  leftMinM: metres.nullable(),
+  /** null with a `leftMinM`: outside the last ring. */
+  leftMaxM: metres.nullable(),
+  /** Seen from the hole along the line of play: 0 beyond it, 90 right, 180 short, 270 left. */
+  bearingDeg: z.number().min(0).lt(360).nullable(),
+  measured: z.enum(MEASURES),
+};
+
+/** What the player did, beyond where the ball ended. */
+const shotFields = {
+  playerId: z.uuid(),
+  sessionId: z.uuid(),
+  phase: z.int().min(0),
+  stationKey: key,
+  ballNo: z.int().min(1),
+  turnNo: z.int().min(0),
+  shotType: shotTypeSchema,
+  surface: surfaceSchema,
+  sit: z.enum(SITS),
+  stance: z.enum(STANCES),
+  trajectory: z.enum(TRAJECTORIES).nullable(),
+  shape: z.enum(SHAPES).nullable(),
+  swingWidth: z.enum(SWING_WIDTHS).nullable(),
+  swingMark: z.string().max(40).nullable(),
+  clubId: z.uuid().nullable(),
+  target: z.enum(['hole', 'peg']),
+  distanceM: metres,
+  ...resultFields,
+  /** Strokes to hole out from here, this one included. */
+  strokes: z.int().min(1).max(20).nullable(),
+  penalty: z.int().min(0).max(4),
+  finish: z.enum(FINISHES).nullable(),
+  landed: z.boolean().nullable(),
+  carryM: metres.nullable(),
+  /** Signed: positive is long of the intended landing spot. */
+  landingErrorM: z.number().min(-500).max(500).nullable(),
+  intendedM: metres.nullable(),
+  mishit: z.enum(MISHITS).nullable(),
+  /** More than one: several balls recorded as one total, `sumLeftM`. */
+  nBalls: z.int().min(1).max(60),
+  sumLeftM: z.number().min(0).max(30000).nullable(),
+  counts: z.enum(COUNTS),
+  wind: z.string().max(40).nullable(),
+  stimpFt: z.number().min(3).max(16).nullable(),
+  firmness: z.enum(FIRMNESSES).nullable(),
+  note: z.string().max(500).nullable(),
+  playedAt: z.iso.datetime({ offset: true }),
+};
+
+/** A result that contradicts itself is refused here, for a screen, an import and the server alike. */
+function checkResult(shot: Partial<z.infer<z.ZodObject<typeof resultFields>>>, ctx: z.RefinementCtx) {
+  const ring = shot.leftMinM != null || shot.leftMaxM != null;
+  if (shot.holed && ((shot.leftM ?? 0) > 0 || ring))
+    ctx.addIssue({ code: 'custom', path: ['holed'], message: 'A holed ball has nothing left to the hole.' });
+  if (shot.leftM != null && ring) ctx.addIssue({ code: 'custom', path: ['leftM'], message: 'Give the distance left or a ring, not both.' });
+  if (shot.leftMinM != null && shot.leftMaxM != null && shot.leftMaxM <= shot.leftMinM)
+    ctx.addIssue({ code: 'custom', path: ['leftMaxM'], message: 'The outer edge of the ring must be farther out than the inner one.' });
+}
+
+export const shotRecordSchema = z.strictObject(shotFields).superRefine(checkResult);
+/** The facts of one ball. */
+export type ShotRecord = z.infer<typeof shotRecordSchema>;
+/** A ball with its identity: one row of the projection. */
+export type Shot = ShotRecord & { shotId: string };
+
+/** What a correction may change: anything but whose ball it was and in which session. */
+export const shotAmendSchema = z
+  .strictObject(shotFields)
+  .omit({ playerId: true, sessionId: true })
+  .partial()
+  .refine((fields) => Object.keys(fields).length > 0, 'A correction changes something.');
+export type ShotAmend = z.infer<typeof shotAmendSchema>;
+
+const eventFields = {
+  eventId: z.uuid(),
+  shotId: z.uuid(),
+  sessionId: z.uuid(),
+  deviceId: z.uuid(),
+  deviceSeq: z.int().min(0),
+  deviceAt: z.iso.datetime({ offset: true }),
+};
+
+/** A fact as it leaves the device. Nothing is ever overwritten: a correction and a removal are facts of their own. */
+export const shotEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...eventFields, kind: z.literal('record'), payload: shotRecordSchema }),
+  z.strictObject({ ...eventFields, kind: z.literal('amend'), payload: shotAmendSchema }),
+  z.strictObject({ ...eventFields, kind: z.literal('void'), payload: z.strictObject({}) }),
+]);
+export type ShotEvent = z.infer<typeof shotEventSchema>;
+
+/** One post of a device: the balls of one session, oldest first. */
+export const shotBatchSchema = z.strictObject({
+  sessionId: z.uuid(),
+  events: z.array(shotEventSchema).min(1).max(200),
+});

@@ -1,0 +1,71 @@
+import { bandAt } from '../golf/bands';
+import type { ShotType, Surface } from '../golf/words';
+import type { Random } from '../math/random';
+import { METRES_PER } from '../units/length';
+import type { PuttingSkill } from './putting';
+import type { Reference } from './reference';
+
+/** Somebody whose skill is known, because we made them up. Effects are added to the logarithm of the distance left. */
+export type PlayerTruth = {
+  level: number;
+  putting: PuttingSkill;
+  /** By cell key (`cellKey`): + is worse than the level. */
+  effects: Readonly<Record<string, number>>;
+};
+
+/** Where a simulated ball stopped: holed, or so far left and in which direction. */
+export type Stopped = { holed: boolean; leftM: number; bearingDeg: number };
+
+/** Names the skill cell of a shot: "pitch|light_rough|20". */
+export function cellKey(shotType: ShotType, surface: Surface, distanceM: number): string {
+  return `${shotType}|${surface}|${bandAt(shotType, distanceM)?.min ?? 'far'}`;
+}
+
+/** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
+const MEDIAN_IN_DEPTH_SDS = 0.878;
+const SHORT_SDS = 0.15;
+/** How wide of the hole's middle a ball may pass and how far past it may be going to still drop, in metres. */
+const DROPS_WIDE_M = 0.036;
+const DROPS_PAST_M = 0.9;
+
+/**
+ * One ball of a simulated player. Off the green, depth and width are normal about a point a little short, sized to the
+ * reference player's median times the effects, with a chance of a mishit that ends anywhere from 85% short to 85% past
+ * (2% at level 0, 22% at 28): heavier-tailed than any smooth model on purpose. A putt is its direction and its length.
+ * @param day the day's form, added to the effects
+ * @throws RangeError where the reference has no such shot
+ */
+export function simulateShot(
+  truth: PlayerTruth,
+  shot: { shotType: ShotType; surface: Surface; distanceM: number },
+  day: number,
+  reference: Reference,
+  random: Random,
+): Stopped {
+  if (shot.shotType === 'putt') return simulatePutt(truth.putting, shot.distanceM, day, random);
+  const level = reference.shot(truth.level, shot.shotType, shot.surface, shot.distanceM);
+  if (!level) throw new RangeError(`the reference has no ${shot.shotType} from ${shot.surface}`);
+  const effect = (truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0) + day;
+  const depthSd = (level.medianLeftFt * METRES_PER.ft * Math.exp(effect)) / MEDIAN_IN_DEPTH_SDS;
+  const mishit = random.uniform() < 0.02 + (0.2 * truth.level) / 28;
+  const depth = mishit ? shot.distanceM * 0.85 * (2 * random.uniform() - 1) : depthSd * (random.normal() - SHORT_SDS);
+  const width = (depthSd / 2) * random.normal();
+  const holed = !mishit && Math.abs(width) < DROPS_WIDE_M && depth >= 0 && depth < DROPS_PAST_M;
+  return stopped(holed, depth, width);
+}
+
+/** A putt: direction and length are normal, aimed a foot past; it drops where line and length allow. */
+function simulatePutt({ angle, distance }: PuttingSkill, distanceM: number, day: number, random: Random): Stopped {
+  const ft = distanceM / METRES_PER.ft;
+  const direction = angle * Math.exp(day) * random.normal();
+  const rolledFt = Math.max(0, (ft + 1) * (1 + distance * random.normal()));
+  const reachFt = (2.125 - 0.84) / 12;
+  const onLine = Math.abs(direction) < (ft <= reachFt ? Math.PI / 2 : Math.asin(reachFt / ft));
+  const holed = onLine && rolledFt >= ft && rolledFt < ft + 3;
+  return stopped(holed, (rolledFt * Math.cos(direction) - ft) * METRES_PER.ft, rolledFt * Math.sin(direction) * METRES_PER.ft);
+}
+
+function stopped(holed: boolean, depthM: number, widthM: number): Stopped {
+  const bearing = (Math.atan2(widthM, depthM) * 180) / Math.PI;
+  return { holed, leftM: Math.hypot(depthM, widthM), bearingDeg: (bearing + 360) % 360 };
+}

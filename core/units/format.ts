@@ -1,0 +1,33 @@
+import { fromMetres, METRES_PER, type LengthUnit, type UnitSystem } from './length';
+
+const trim = (value: number, decimals: number) => String(Number(value.toFixed(decimals)));
+
+/** "14 yd", "6.5 ft", "12.8 m": a length in one unit, with no more decimals than asked. */
+export function formatLength(metres: number, unit: LengthUnit, decimals = 1): string {
+  return `${trim(fromMetres(metres, unit), decimals)} ${unit}`;
+}
+
+/**
+ * What is left to the hole, as a coach says it: "4 ft 3", "9 in", "23 ft"; metric "1.30 m".
+ * Inches are rounded to the nearest one, and not said at all from 20 ft up, where nobody measures them.
+ */
+export function formatLeft(metres: number, system: UnitSystem): string {
+  if (system === 'metric') return `${metres.toFixed(metres < 10 ? 2 : 1)} m`;
+  const inches = Math.round(metres / METRES_PER.in);
+  if (inches >= 240) return `${Math.round(inches / 12)} ft`;
+  const feet = Math.floor(inches / 12);
+  const rest = inches % 12;
+  if (feet === 0) return `${rest} in`;
+  return rest === 0 ? `${feet} ft` : `${feet} ft ${rest}`;
+}
+
+/** The unit in which a distance to the hole is said: feet for putts, yards for the rest; metres for metric readers. */
+export function distanceUnit(onGreen: boolean, system: UnitSystem): LengthUnit {
+  if (system === 'metric') return 'm';
+  return onGreen ? 'ft' : 'yd';
+}
+
+/** The unit for what is left, for rings and for zones: feet, or metres for metric readers. */
+export function leftUnit(system: UnitSystem): LengthUnit {
+  return system === 'metric' ? 'm' : 'ft';
+}

@@ -1,0 +1,11 @@
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import { Pool } from 'pg';
+import * as schema from './schema';
+
+export type Db = NodePgDatabase<typeof schema>;
+
+/** Opens a pool of connections. The caller ends it with `pool.end()`. */
+export function openDb(url: string): { db: Db; pool: Pool } {
+  const pool = new Pool({ connectionString: url, max: 10 });
+  return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool };
+}

@@ -1,0 +1,59 @@
+import { and, eq } from 'drizzle-orm';
+import type { UnitSystem } from '@/core/units/length';
+import type { Actor, Coach } from '../actor';
+import type { Db } from '../client';
+import { academy, authMember, authOrganization, session } from '../schema';
+
+export type Academy = { academyId: string; slug: string; name: string; units: UnitSystem; timeZone: string };
+
+/**
+ * The academy of this address, if the user belongs to it, and the user as an actor in it: where every query's actor
+ * comes from.
+ */
+export async function coachIn(db: Db, userId: string, slug: string): Promise<{ actor: Coach; academy: Academy } | null> {
+  const [row] = await db
+    .select({
+      academyId: authOrganization.id,
+      slug: authOrganization.slug,
+      name: authOrganization.name,
+      units: academy.units,
+      timeZone: academy.timeZone,
+    })
+    .from(authMember)
+    .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
+    .innerJoin(academy, eq(academy.academyId, authOrganization.id))
+    .where(and(eq(authMember.userId, userId), eq(authOrganization.slug, slug)));
+  return row ? { actor: { kind: 'coach', academyId: row.academyId, userId }, academy: row } : null;
+}
+
+/** The academy of the user that has this session, if there is one: play addresses name a session only. */
+export async function coachOfSession(db: Db, userId: string, sessionId: string): Promise<{ actor: Coach; academy: Academy } | null> {
+  const [row] = await db
+    .select({ slug: authOrganization.slug })
+    .from(authMember)
+    .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
+    .innerJoin(session, and(eq(session.academyId, authMember.organizationId), eq(session.sessionId, sessionId)))
+    .where(eq(authMember.userId, userId))
+    .limit(1);
+  return row ? coachIn(db, userId, row.slug) : null;
+}
+
+/** The address of the first academy a user belongs to; null before there is one. */
+export async function homeOf(db: Db, userId: string): Promise<string | null> {
+  const [row] = await db
+    .select({ slug: authOrganization.slug })
+    .from(authMember)
+    .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
+    .where(eq(authMember.userId, userId))
+    .orderBy(authMember.createdAt)
+    .limit(1);
+  return row?.slug ?? null;
+}
+
+/** Sets what holds for a whole academy. */
+export async function saveAcademy(db: Db, actor: Actor, settings: { units: UnitSystem; timeZone: string }): Promise<void> {
+  await db
+    .insert(academy)
+    .values({ academyId: actor.academyId, ...settings })
+    .onConflictDoUpdate({ target: academy.academyId, set: settings });
+}

@@ -1,0 +1,51 @@
+import type { PlayerForm } from '@/core/people/player';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { club, player, shot } from '../schema';
+
+export type PlayerRow = typeof player.$inferSelect;
+export type ClubRow = typeof club.$inferSelect;
+
+const mine = (actor: Actor, playerId: string) => and(eq(player.academyId, actor.academyId), eq(player.playerId, playerId));
+
+/** The players of the academy by name, each with the number of balls recorded and the day of the last one. */
+export async function listPlayers(db: Db, actor: Actor) {
+  return db
+    .select({
+      player,
+      balls: sql<number>`count(${shot.shotId})::int`,
+      lastAt: sql<Date | null>`max(${shot.playedAt})`.mapWith(shot.playedAt),
+    })
+    .from(player)
+    .leftJoin(shot, and(eq(shot.academyId, player.academyId), eq(shot.playerId, player.playerId)))
+    .where(and(eq(player.academyId, actor.academyId), isNull(player.archivedAt)))
+    .groupBy(player.academyId, player.playerId)
+    .orderBy(asc(player.name));
+}
+
+/** One player with the clubs, in the order of the bag; null if the academy has none of this id. */
+export async function getPlayer(db: Db, actor: Actor, playerId: string): Promise<{ player: PlayerRow; clubs: ClubRow[] } | null> {
+  const [row] = await db.select().from(player).where(mine(actor, playerId));
+  if (!row) return null;
+  const clubs = await db
+    .select()
+    .from(club)
+    .where(and(eq(club.academyId, actor.academyId), eq(club.playerId, playerId)))
+    .orderBy(asc(club.position));
+  return { player: row, clubs };
+}
+
+/** Adds a player, or changes the one of this id; saving the same form twice is the same as once. */
+export async function savePlayer(db: Db, actor: Actor, playerId: string, form: PlayerForm): Promise<void> {
+  const { clubs, ...fields } = form;
+  await db.transaction(async (tx) => {
+    await tx
+      .insert(player)
+      .values({ academyId: actor.academyId, playerId, ...fields })
+      .onConflictDoUpdate({ target: [player.academyId, player.playerId], set: fields });
+    await tx.delete(club).where(and(eq(club.academyId, actor.academyId), eq(club.playerId, playerId)));
+    if (clubs.length > 0)
+      await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
+  });
+}

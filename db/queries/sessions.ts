@@ -1,0 +1,165 @@
+import { bestScore, play } from '@/core/game/play';
+import type { GameSpec } from '@/core/game/spec';
+import type { Shot } from '@/core/shot/shot';
+import { group } from 'd3-array';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { player, session, sessionPlayer, shot } from '../schema';
+import { getGame } from './games';
+import { shotsOfSessions } from './shots';
+
+export type SessionRow = typeof session.$inferSelect;
+
+/** A session as a list shows it. */
+export type SessionLine = { session: SessionRow; players: { playerId: string; name: string }[]; balls: number };
+
+/** The best of a player's earlier sessions of one version of a game, and of how many. */
+export type Best = { score: number; sessions: number };
+
+/**
+ * Starts a game for some players; saying it twice with the same id starts it once.
+ * @returns false if the academy has no such game or not all of these players
+ */
+export async function startSession(
+  db: Db,
+  actor: Actor,
+  sessionId: string,
+  gameId: string,
+  playerIds: readonly string[],
+): Promise<boolean> {
+  const { academyId } = actor;
+  return db.transaction(async (tx) => {
+    const game = await getGame(tx, actor, gameId);
+    const known = await tx.$count(player, and(eq(player.academyId, academyId), inArray(player.playerId, [...playerIds])));
+    if (!game || playerIds.length === 0 || known !== new Set(playerIds).size) return false;
+    await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec }).onConflictDoNothing();
+    await tx
+      .insert(sessionPlayer)
+      .values(playerIds.map((playerId, position) => ({ academyId, sessionId, playerId, position })))
+      .onConflictDoNothing();
+    return true;
+  });
+}
+
+/** Ends a session before its last ball; its balls stay. */
+export async function stopSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
+  await db
+    .update(session)
+    .set({ stoppedAt: sql`coalesce(${session.stoppedAt}, now())` })
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId), isNull(session.completedAt)));
+}
+
+/** Takes an early end back. */
+export async function resumeSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
+  await db
+    .update(session)
+    .set({ stoppedAt: null })
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+}
+
+async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Promise<SessionLine[]> {
+  if (sessions.length === 0) return [];
+  const ids = sessions.map((row) => row.sessionId);
+  const people = await db
+    .select({ sessionId: sessionPlayer.sessionId, playerId: player.playerId, name: player.name })
+    .from(sessionPlayer)
+    .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)))
+    .orderBy(asc(sessionPlayer.position));
+  const balls = await db
+    .select({ sessionId: shot.sessionId, balls: sql<number>`count(*)::int` })
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), inArray(shot.sessionId, ids)))
+    .groupBy(shot.sessionId);
+  const count = new Map(balls.map((row) => [row.sessionId, row.balls]));
+  return sessions.map((row) => ({
+    session: row,
+    players: people.filter((person) => person.sessionId === row.sessionId).map(({ playerId, name }) => ({ playerId, name })),
+    balls: count.get(row.sessionId) ?? 0,
+  }));
+}
+
+/** Sessions that were begun and neither played to the end nor stopped, the newest first. */
+export async function unfinishedSessions(db: Db, actor: Actor, limit: number): Promise<SessionLine[]> {
+  const rows = await db
+    .select()
+    .from(session)
+    .where(and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt)))
+    .orderBy(desc(session.startedAt))
+    .limit(limit);
+  return lines(db, actor, rows);
+}
+
+/** Sessions that are over, the newest first; of one player, or of all. */
+export async function finishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
+  const over = and(eq(session.academyId, actor.academyId), or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)));
+  const theirs = playerId
+    ? inArray(
+        session.sessionId,
+        db
+          .select({ id: sessionPlayer.sessionId })
+          .from(sessionPlayer)
+          .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId))),
+      )
+    : undefined;
+  const rows = await db.select().from(session).where(and(over, theirs)).orderBy(desc(session.startedAt)).limit(limit);
+  return lines(db, actor, rows);
+}
+
+/** A session with its players and balls; null if the academy has none of this id. */
+export async function getSession(db: Db, actor: Actor, sessionId: string) {
+  const [row] = await db
+    .select()
+    .from(session)
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+  if (!row) return null;
+  const players = await db
+    .select({ player })
+    .from(sessionPlayer)
+    .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId)))
+    .orderBy(asc(sessionPlayer.position));
+  return { session: row, players: players.map((entry) => entry.player), shots: await shotsOfSessions(db, actor, [sessionId]) };
+}
+
+/**
+ * The best score of a player in the version of the game that a session plays, over earlier completed sessions.
+ * @returns null before the first
+ */
+export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId: string): Promise<Best | null> {
+  if (!of.gameId || of.gameVersion === null) return null;
+  const earlier = await db
+    .select({ sessionId: session.sessionId, spec: session.spec })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(
+      and(
+        eq(session.academyId, actor.academyId),
+        eq(session.gameId, of.gameId),
+        eq(session.gameVersion, of.gameVersion),
+        eq(sessionPlayer.playerId, playerId),
+        isNotNull(session.completedAt),
+        ne(session.sessionId, of.sessionId),
+        sql`${session.startedAt} < ${of.startedAt}`,
+      ),
+    );
+  const shots = group(
+    await shotsOfSessions(
+      db,
+      actor,
+      earlier.map((row) => row.sessionId),
+    ),
+    (one) => one.sessionId,
+  );
+  const scores = earlier.map((row) => scoreOf(row.spec, shots.get(row.sessionId) ?? [], playerId));
+  const score = bestScore(of.spec, scores);
+  return score === null ? null : { score, sessions: scores.length };
+}
+
+function scoreOf(spec: GameSpec, shots: readonly Shot[], playerId: string): number {
+  return play(
+    spec,
+    shots.filter((one) => one.playerId === playerId),
+  ).score;
+}

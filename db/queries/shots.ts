@@ -1,0 +1,208 @@
+import { play } from '@/core/game/play';
+import { projectShots } from '@/core/shot/project';
+import { shotEventSchema, type Shot, type ShotEvent } from '@/core/shot/shot';
+import { group } from 'd3-array';
+import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
+import { actorName, type Actor } from '../actor';
+import type { Db } from '../client';
+import { player, session, sessionPlayer, shot, shotEvent } from '../schema';
+
+type EventRow = typeof shotEvent.$inferSelect;
+type ShotInsert = typeof shot.$inferInsert;
+
+/** A batch that can't be taken in, and why; nothing of it is stored. */
+export class RefusedBatch extends Error {}
+
+function asEvent(row: EventRow): ShotEvent {
+  const { eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq } = row;
+  return shotEventSchema.parse({ eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: row.deviceAt.toISOString() });
+}
+
+function asShot(row: typeof shot.$inferSelect): Shot {
+  const { academyId: _academy, serverSeq: _seq, ...facts } = row;
+  return { ...facts, playedAt: row.playedAt.toISOString() };
+}
+
+/** The rows that a log of events amounts to: the one way in which `shot` comes about, at every post and in a rebuild. */
+function projection(academyId: string, events: readonly EventRow[]): ShotInsert[] {
+  const recordedAs = new Map<string, number>();
+  for (const row of events) if (row.kind === 'record' && !recordedAs.has(row.shotId)) recordedAs.set(row.shotId, row.serverSeq);
+  return projectShots(events.map(asEvent)).map((one) => ({
+    ...one,
+    academyId,
+    playedAt: new Date(one.playedAt),
+    serverSeq: recordedAs.get(one.shotId)!,
+  }));
+}
+
+const ROWS_AT_ONCE = 500;
+
+async function insertInParts<T>(rows: readonly T[], insert: (part: T[]) => Promise<unknown>): Promise<void> {
+  for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) await insert(rows.slice(i, i + ROWS_AT_ONCE));
+}
+
+/** Everything said about the balls of a session, in the order in which it came in. */
+export async function eventsOfSession(db: Db, actor: Actor, sessionId: string): Promise<ShotEvent[]> {
+  const rows = await db
+    .select()
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId)))
+    .orderBy(asc(shotEvent.serverSeq));
+  return rows.map(asEvent);
+}
+
+/** The balls of sessions, in the order in which their records came in. */
+export async function shotsOfSessions(db: Db, actor: Actor, sessionIds: readonly string[]): Promise<Shot[]> {
+  if (sessionIds.length === 0) return [];
+  const rows = await db
+    .select()
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), inArray(shot.sessionId, [...sessionIds])))
+    .orderBy(asc(shot.turnNo), asc(shot.serverSeq));
+  return rows.map(asShot);
+}
+
+/** All balls of one player, oldest first. */
+export async function shotsOfPlayer(db: Db, actor: Actor, playerId: string): Promise<Shot[]> {
+  const rows = await db
+    .select()
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId)))
+    .orderBy(asc(shot.playedAt), asc(shot.serverSeq));
+  return rows.map(asShot);
+}
+
+/**
+ * Takes in what a device says about the balls of one session. An event that is already there is passed over, so the
+ * same batch may come any number of times.
+ * @returns how many of the events were new
+ * @throws RefusedBatch where the session, a player or a ball is not the actor's to write; nothing is stored then
+ */
+export async function takeIn(db: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<number> {
+  const { academyId } = actor;
+  return db.transaction(async (tx) => {
+    const [held] = await tx
+      .select({ id: session.sessionId })
+      .from(session)
+      .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)))
+      .for('update');
+    if (!held) throw new RefusedBatch('There is no such session.');
+    await refuseForeign(tx, academyId, sessionId, events);
+
+    const fresh: { shotId: string }[] = [];
+    await insertInParts(events, async (part) => {
+      const rows = part.map(({ deviceAt, ...event }) => ({
+        ...event,
+        academyId,
+        actor: actorName(actor),
+        deviceAt: new Date(deviceAt),
+      }));
+      fresh.push(...(await tx.insert(shotEvent).values(rows).onConflictDoNothing().returning({ shotId: shotEvent.shotId })));
+    });
+    if (fresh.length > 0) await projectAgain(tx, actor, sessionId, [...new Set(fresh.map((row) => row.shotId))]);
+    return fresh.length;
+  });
+}
+
+/** Balls go to players of the session, and nobody speaks about a ball of another session. */
+async function refuseForeign(tx: Db, academyId: string, sessionId: string, events: readonly ShotEvent[]) {
+  const players = await tx
+    .select({ playerId: sessionPlayer.playerId })
+    .from(sessionPlayer)
+    .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)));
+  const known = new Set(players.map((row) => row.playerId));
+  for (const event of events) {
+    const elsewhere = event.kind === 'record' && event.payload.sessionId !== sessionId;
+    if (event.sessionId !== sessionId || elsewhere) throw new RefusedBatch('A ball of another session is in this batch.');
+    if (event.kind === 'record' && !known.has(event.payload.playerId))
+      throw new RefusedBatch('A ball of a player who is not in this session.');
+  }
+  const foreign = await tx.$count(
+    shotEvent,
+    and(
+      eq(shotEvent.academyId, academyId),
+      inArray(
+        shotEvent.shotId,
+        events.map((event) => event.shotId),
+      ),
+      ne(shotEvent.sessionId, sessionId),
+    ),
+  );
+  if (foreign > 0) throw new RefusedBatch('A ball of another session is in this batch.');
+}
+
+/** Projects some balls of a session again, then what hangs on them: whether the session is through, and the players' evidence. */
+async function projectAgain(tx: Db, actor: Actor, sessionId: string, shotIds: string[]) {
+  const { academyId } = actor;
+  const events = await tx
+    .select()
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, shotIds)))
+    .orderBy(asc(shotEvent.serverSeq));
+  await tx.delete(shot).where(and(eq(shot.academyId, academyId), inArray(shot.shotId, shotIds)));
+  await insertInParts(projection(academyId, events), (part) => tx.insert(shot).values(part));
+  await completeSessions(tx, actor, [sessionId]);
+  await tx
+    .update(player)
+    .set({ evidenceRev: sql`${player.evidenceRev} + 1` })
+    .where(
+      and(
+        eq(player.academyId, academyId),
+        inArray(player.playerId, [...new Set(events.flatMap((e) => ('playerId' in e.payload ? [e.payload.playerId as string] : [])))]),
+      ),
+    );
+}
+
+/** Sets when each session was through: with the last ball of the last of its players, or not at all. */
+async function completeSessions(tx: Db, actor: Actor, sessionIds: readonly string[]) {
+  const { academyId } = actor;
+  const rows = await tx
+    .select({ session, playerId: sessionPlayer.playerId })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(and(eq(session.academyId, academyId), inArray(session.sessionId, [...sessionIds])));
+  const shots = group(await shotsOfSessions(tx, actor, sessionIds), (one) => one.sessionId);
+  for (const [sessionId, entries] of group(rows, (row) => row.session.sessionId)) {
+    const { spec, completedAt } = entries[0]!.session;
+    const balls = shots.get(sessionId) ?? [];
+    const through = entries.every(
+      ({ playerId }) =>
+        play(
+          spec,
+          balls.filter((ball) => ball.playerId === playerId),
+        ).over,
+    );
+    const last = balls
+      .map((ball) => ball.playedAt)
+      .toSorted()
+      .at(-1);
+    const when = through && last ? new Date(last) : null;
+    if (when?.getTime() === completedAt?.getTime()) continue;
+    await tx
+      .update(session)
+      .set({ completedAt: when })
+      .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+  }
+}
+
+/**
+ * Makes the projection of an academy again from its events alone: `shot`, and which sessions are through.
+ * @returns how many balls there are
+ */
+export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
+  const { academyId } = actor;
+  return db.transaction(async (tx) => {
+    const events = await tx.select().from(shotEvent).where(eq(shotEvent.academyId, academyId)).orderBy(asc(shotEvent.serverSeq));
+    const rows = projection(academyId, events);
+    await tx.delete(shot).where(eq(shot.academyId, academyId));
+    await insertInParts(rows, (part) => tx.insert(shot).values(part));
+    const sessions = await tx.select({ id: session.sessionId }).from(session).where(eq(session.academyId, academyId));
+    if (sessions.length > 0)
+      await completeSessions(
+        tx,
+        actor,
+        sessions.map((row) => row.id),
+      );
+    return rows.length;
+  });
+}

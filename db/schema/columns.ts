@@ -1,0 +1,14 @@
+import { doublePrecision, text, timestamp } from 'drizzle-orm/pg-core';
+import { authOrganization } from './auth';
+
+/** The first column of every table of ours, of every primary key and of every index: one academy never meets another. */
+export const academyId = () =>
+  text()
+    .notNull()
+    .references(() => authOrganization.id, { onDelete: 'cascade' });
+
+/** A moment, with its time zone. */
+export const at = () => timestamp({ withTimezone: true });
+
+/** A length in metres, on the grid of 0.0001 m. */
+export const metres = () => doublePrecision();

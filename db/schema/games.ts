@@ -1,0 +1,118 @@
+import type { GameSpec } from '@/core/game/spec';
+import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { academyId, at, metres } from './columns';
+import { player } from './people';
+
+export const game = pgTable(
+  'game',
+  {
+    academyId: academyId(),
+    gameId: uuid().notNull(),
+    createdAt: at().notNull().defaultNow(),
+    archivedAt: at(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.gameId] })],
+);
+
+/** A game as it was at one time. Results refer to a version; a version with results is never changed. */
+export const gameVersion = pgTable(
+  'game_version',
+  {
+    academyId: academyId(),
+    gameId: uuid().notNull(),
+    version: integer().notNull(),
+    spec: jsonb().$type<GameSpec>().notNull(),
+    /** SHA-256 of the spec with its keys in order, in hexadecimal: equal games have equal hashes. */
+    hash: text().notNull(),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.gameId, t.version] }),
+    foreignKey({ columns: [t.academyId, t.gameId], foreignColumns: [game.academyId, game.gameId] }).onDelete('cascade'),
+  ],
+);
+
+export const green = pgTable(
+  'green',
+  { academyId: academyId(), greenId: uuid().notNull(), name: text().notNull(), createdAt: at().notNull().defaultNow(), archivedAt: at() },
+  (t) => [primaryKey({ columns: [t.academyId, t.greenId] })],
+);
+
+export const greenVersion = pgTable(
+  'green_version',
+  {
+    academyId: academyId(),
+    greenId: uuid().notNull(),
+    version: integer().notNull(),
+    plan: jsonb().notNull(),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.greenId, t.version] }),
+    foreignKey({ columns: [t.academyId, t.greenId], foreignColumns: [green.academyId, green.greenId] }).onDelete('cascade'),
+  ],
+);
+
+export type Conditions = { stimpFt?: number; firmness?: 'soft' | 'medium' | 'firm'; wind?: string; note?: string };
+
+/** One going-out: a game played, with the spec as it was, so that a later change of the game changes nothing here. */
+export const session = pgTable(
+  'session',
+  {
+    academyId: academyId(),
+    sessionId: uuid().notNull(),
+    /** Null for balls recorded without a game. */
+    gameId: uuid(),
+    gameVersion: integer(),
+    spec: jsonb().$type<GameSpec>().notNull(),
+    greenId: uuid(),
+    greenVersion: integer(),
+    conditions: jsonb().$type<Conditions>().notNull().default({}),
+    startedAt: at().notNull().defaultNow(),
+    /** A fact: somebody ended it before its last ball. */
+    stoppedAt: at(),
+    /** Derived: the moment of the ball with which everybody was through; rebuilt with the shots. */
+    completedAt: at(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.sessionId] }),
+    index('session_by_game').on(t.academyId, t.gameId, t.gameVersion),
+    index('session_by_start').on(t.academyId, t.startedAt),
+    foreignKey({
+      columns: [t.academyId, t.gameId, t.gameVersion],
+      foreignColumns: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],
+    }),
+    foreignKey({
+      columns: [t.academyId, t.greenId, t.greenVersion],
+      foreignColumns: [greenVersion.academyId, greenVersion.greenId, greenVersion.version],
+    }),
+  ],
+);
+
+/** Who plays in a session, in which order. */
+export const sessionPlayer = pgTable(
+  'session_player',
+  { academyId: academyId(), sessionId: uuid().notNull(), playerId: uuid().notNull(), position: integer().notNull() },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.sessionId, t.playerId] }),
+    index('session_player_by_player').on(t.academyId, t.playerId),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+/** How far a station really was on the day, and how that is known. A correction touches the session, never the game. */
+export const sessionStation = pgTable(
+  'session_station',
+  {
+    academyId: academyId(),
+    sessionId: uuid().notNull(),
+    stationKey: text().notNull(),
+    distanceM: metres().notNull(),
+    source: text({ enum: ['tape', 'laser', 'pace', 'eye'] }).notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.sessionId, t.stationKey] }),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+  ],
+);

@@ -1,0 +1,4 @@
+export * from './auth';
+export * from './people';
+export * from './games';
+export * from './shots';

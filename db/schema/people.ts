@@ -1,0 +1,90 @@
+import { sql } from 'drizzle-orm';
+import { check, doublePrecision, foreignKey, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { bytea } from './bytea';
+import { academyId, at, metres } from './columns';
+
+/** What holds for a whole academy: the coach's units and the time zone in which dates are said. */
+export const academy = pgTable(
+  'academy',
+  {
+    academyId: academyId(),
+    units: text({ enum: ['imperial', 'metric'] }).notNull(),
+    timeZone: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId] })],
+);
+
+/** The only place where a name lives. */
+export const player = pgTable(
+  'player',
+  {
+    academyId: academyId(),
+    playerId: uuid().notNull(),
+    /** A name or a nickname. */
+    name: text().notNull(),
+    /** The reference level against which the player is read. */
+    level: doublePrecision().notNull(),
+    handed: text({ enum: ['right', 'left'] }).notNull(),
+    units: text({ enum: ['imperial', 'metric'] }).notNull(),
+    /** The player's own measures, in metres; null where nobody measured them. */
+    paceM: metres(),
+    clubM: metres(),
+    putterM: metres(),
+    /** Counts up whenever the evidence of the player changes. */
+    evidenceRev: integer().notNull().default(0),
+    createdAt: at().notNull().defaultNow(),
+    archivedAt: at(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.playerId] }), check('player_level', sql`${t.level} between -10 and 54`)],
+);
+
+export const club = pgTable(
+  'club',
+  {
+    academyId: academyId(),
+    playerId: uuid().notNull(),
+    clubId: uuid().notNull(),
+    label: text().notNull(),
+    loftDeg: doublePrecision().notNull(),
+    position: integer().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.playerId, t.clubId] }),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+export const squad = pgTable(
+  'squad',
+  { academyId: academyId(), squadId: uuid().notNull(), name: text().notNull(), createdAt: at().notNull().defaultNow() },
+  (t) => [primaryKey({ columns: [t.academyId, t.squadId] })],
+);
+
+export const squadMember = pgTable(
+  'squad_member',
+  { academyId: academyId(), squadId: uuid().notNull(), playerId: uuid().notNull() },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.squadId, t.playerId] }),
+    foreignKey({ columns: [t.academyId, t.squadId], foreignColumns: [squad.academyId, squad.squadId] }).onDelete('cascade'),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+/** A personal link: only the hash of its token is kept. */
+export const playerLink = pgTable(
+  'player_link',
+  {
+    academyId: academyId(),
+    linkId: uuid().notNull(),
+    playerId: uuid().notNull(),
+    tokenHash: bytea().notNull(),
+    createdAt: at().notNull().defaultNow(),
+    expiresAt: at().notNull(),
+    revokedAt: at(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.linkId] }),
+    index('player_link_token').on(t.academyId, t.tokenHash),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);

@@ -1,0 +1,137 @@
+import type { ShotEvent } from '@/core/shot/shot';
+import {
+  COUNTS,
+  FINISHES,
+  FIRMNESSES,
+  MEASURES,
+  MISHITS,
+  SHAPES,
+  SHOT_TYPES,
+  SITS,
+  STANCES,
+  SURFACES,
+  SWING_WIDTHS,
+  TRAJECTORIES,
+} from '@/core/golf/words';
+import {
+  bigint,
+  boolean,
+  date,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { bytea } from './bytea';
+import { academyId, at, metres } from './columns';
+import { session } from './games';
+import { player } from './people';
+
+/** Everything that was ever said about a ball, in the order in which it arrived. Only ever added to. */
+export const shotEvent = pgTable(
+  'shot_event',
+  {
+    academyId: academyId(),
+    /** Made on the device: sending an event twice stores it once. */
+    eventId: uuid().notNull(),
+    shotId: uuid().notNull(),
+    sessionId: uuid().notNull(),
+    kind: text({ enum: ['record', 'amend', 'void'] }).notNull(),
+    payload: jsonb().$type<ShotEvent['payload']>().notNull(),
+    /** Who said it: a user, or later a player's link. */
+    actor: text().notNull(),
+    deviceId: uuid().notNull(),
+    deviceSeq: integer().notNull(),
+    /** What the device's clock said; never used for order. */
+    deviceAt: at().notNull(),
+    serverSeq: bigint({ mode: 'number' }).generatedAlwaysAsIdentity(),
+    receivedAt: at().notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.eventId] }),
+    index('shot_event_by_shot').on(t.academyId, t.shotId, t.serverSeq),
+    index('shot_event_by_session').on(t.academyId, t.sessionId, t.serverSeq),
+    uniqueIndex('shot_event_order').on(t.academyId, t.serverSeq),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+  ],
+);
+
+/** The balls as they are now: a projection of `shot_event`, thrown away and rebuilt at will (`npm run db:rebuild`). */
+export const shot = pgTable(
+  'shot',
+  {
+    academyId: academyId(),
+    shotId: uuid().notNull(),
+    playerId: uuid().notNull(),
+    sessionId: uuid().notNull(),
+    phase: integer().notNull(),
+    stationKey: text().notNull(),
+    ballNo: integer().notNull(),
+    turnNo: integer().notNull(),
+    shotType: text({ enum: SHOT_TYPES }).notNull(),
+    surface: text({ enum: SURFACES }).notNull(),
+    sit: text({ enum: SITS }).notNull(),
+    stance: text({ enum: STANCES }).notNull(),
+    trajectory: text({ enum: TRAJECTORIES }),
+    shape: text({ enum: SHAPES }),
+    swingWidth: text({ enum: SWING_WIDTHS }),
+    swingMark: text(),
+    clubId: uuid(),
+    target: text({ enum: ['hole', 'peg'] }).notNull(),
+    distanceM: metres().notNull(),
+    holed: boolean().notNull(),
+    leftM: metres(),
+    leftMinM: metres(),
+    leftMaxM: metres(),
+    bearingDeg: doublePrecision(),
+    measured: text({ enum: MEASURES }).notNull(),
+    strokes: integer(),
+    penalty: integer().notNull(),
+    finish: text({ enum: FINISHES }),
+    landed: boolean(),
+    carryM: metres(),
+    landingErrorM: doublePrecision(),
+    intendedM: metres(),
+    mishit: text({ enum: MISHITS }),
+    nBalls: integer().notNull(),
+    sumLeftM: metres(),
+    counts: text({ enum: COUNTS }).notNull(),
+    wind: text(),
+    stimpFt: doublePrecision(),
+    firmness: text({ enum: FIRMNESSES }),
+    note: text(),
+    playedAt: at().notNull(),
+    /** Of the event that recorded it: the order in which records came in. */
+    serverSeq: bigint({ mode: 'number' }).notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.shotId] }),
+    index('shot_by_session').on(t.academyId, t.sessionId, t.turnNo, t.serverSeq),
+    index('shot_by_player').on(t.academyId, t.playerId, t.shotType, t.surface),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+/** A fitted skill model, kept only to save time. */
+export const posterior = pgTable(
+  'posterior',
+  {
+    academyId: academyId(),
+    playerId: uuid().notNull(),
+    evidenceRev: integer().notNull(),
+    halfLifeDays: integer().notNull(),
+    asOf: date().notNull(),
+    blob: bytea().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.playerId, t.evidenceRev, t.halfLifeDays, t.asOf] }),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);

@@ -1,0 +1,34 @@
+import { defineConfig, globalIgnores } from 'eslint/config';
+import nextTypescript from 'eslint-config-next/typescript';
+import nextVitals from 'eslint-config-next/core-web-vitals';
+import prettier from 'eslint-config-prettier/flat';
+
+export default defineConfig([
+  ...nextVitals,
+  ...nextTypescript,
+  prettier,
+  globalIgnores(['.next/**', '.data/**', 'node_modules/**', 'next-env.d.ts', 'db/migrations/**']),
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'setTimeout', 'fetch', 'performance', 'crypto'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'The core has no randomness of its own: pass a Random in.',
+        },
+        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'The core has no clock: pass the moment in.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core has no clock: pass the moment in.' },
+      ],
+    },
+  },
+]);

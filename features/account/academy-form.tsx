@@ -1,0 +1,55 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Button, Form } from 'react-bootstrap';
+import { useForm, useWatch } from 'react-hook-form';
+import { academySchema, type AcademyForm as AcademyFields } from '@/core/people/account';
+import { Choice, Field } from '../form/field';
+import { NOT_SENT, showFaults } from '../form/server-faults';
+import { makeAcademy } from './actions';
+
+const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
+/** Makes the academy of somebody who has just signed up: a squad's, or one's own. */
+export function AcademyForm() {
+  const { register, handleSubmit, setError, control, formState } = useForm<AcademyFields>({
+    resolver: zodResolver(academySchema),
+    defaultValues: { who: 'squad', name: '', units: 'imperial', timeZone: 'UTC' },
+  });
+  const { errors, isSubmitting } = formState;
+  const who = useWatch({ control, name: 'who' });
+  const submit = handleSubmit(async (form) => {
+    const result = await makeAcademy({ ...form, timeZone: localZone() }).catch(() => null);
+    if (!result) setError('root', { message: NOT_SENT });
+    else if (result.ok) window.location.assign(result.address);
+    else showFaults(result, setError);
+  });
+  return (
+    <Form noValidate onSubmit={submit} className="d-grid gap-3">
+      <fieldset className="d-grid gap-2">
+        <legend className="fs-6">Who plays?</legend>
+        <Form.Check type="radio" id="who-squad" value="squad" label="I coach others" {...register('who')} />
+        <Form.Check type="radio" id="who-alone" value="alone" label="I practise alone" {...register('who')} />
+      </fieldset>
+      {who === 'squad' && <Field id="academy-name" label="Name of the academy" register={register('name')} error={errors.name?.message} />}
+      <Choice
+        id="units"
+        label="Lengths in"
+        register={register('units')}
+        error={errors.units?.message}
+        options={[
+          ['imperial', 'yards and feet'],
+          ['metric', 'metres'],
+        ]}
+      />
+      {errors.root && (
+        <p role="alert" className="text-danger fw-semibold m-0">
+          {errors.root.message}
+        </p>
+      )}
+      <Button type="submit" size="lg" disabled={isSubmitting}>
+        Begin
+      </Button>
+    </Form>
+  );
+}

@@ -1,0 +1,47 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import Link from 'next/link';
+import { Button, Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import { signInSchema } from '@/core/people/account';
+import { Field } from '../form/field';
+import { authCall } from './auth-call';
+
+/** @param next where to go afterwards: an address of this program */
+export function SignInForm({ next }: { next: string }) {
+  const { register, handleSubmit, setError, formState } = useForm({
+    resolver: zodResolver(signInSchema),
+    defaultValues: { email: '', password: '' },
+  });
+  const { errors, isSubmitting } = formState;
+  const submit = handleSubmit(async (form) => {
+    const answer = await authCall('sign-in/email', form);
+    if (answer.ok) window.location.assign(next);
+    else setError('root', { message: answer.message });
+  });
+  return (
+    <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
+      <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
+      <Field
+        id="password"
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        register={register('password')}
+        error={errors.password?.message}
+      />
+      {errors.root && (
+        <p role="alert" className="text-danger fw-semibold m-0">
+          {errors.root.message}
+        </p>
+      )}
+      <Button type="submit" size="lg" disabled={isSubmitting}>
+        Sign in
+      </Button>
+      <p className="m-0">
+        New here? <Link href="/sign-up">Make an account</Link>
+      </p>
+    </Form>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import Link from 'next/link';
+import { Button, Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import { signUpSchema } from '@/core/people/account';
+import { Field } from '../form/field';
+import { authCall } from './auth-call';
+
+export function SignUpForm() {
+  const { register, handleSubmit, setError, formState } = useForm({
+    resolver: zodResolver(signUpSchema),
+    defaultValues: { name: '', email: '', password: '' },
+  });
+  const { errors, isSubmitting } = formState;
+  const submit = handleSubmit(async (form) => {
+    const answer = await authCall('sign-up/email', form);
+    if (answer.ok) window.location.assign('/begin');
+    else setError('root', { message: answer.message });
+  });
+  return (
+    <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
+      <Field id="name" label="Your name" autoComplete="name" register={register('name')} error={errors.name?.message} />
+      <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
+      <Field
+        id="password"
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        hint="At least 8 characters."
+        register={register('password')}
+        error={errors.password?.message}
+      />
+      {errors.root && (
+        <p role="alert" className="text-danger fw-semibold m-0">
+          {errors.root.message}
+        </p>
+      )}
+      <Button type="submit" size="lg" disabled={isSubmitting}>
+        Make the account
+      </Button>
+      <p className="m-0">
+        Already have one? <Link href="/sign-in">Sign in</Link>
+      </p>
+    </Form>
+  );
+}

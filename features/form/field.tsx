@@ -1,0 +1,56 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { Form, type FormControlProps, type FormSelectProps } from 'react-bootstrap';
+import type { UseFormRegisterReturn } from 'react-hook-form';
+
+type Common = { id: string; label: ReactNode; error?: string | undefined; register: UseFormRegisterReturn; hint?: string };
+
+/** A text or number field with its label, and what is wrong with it right below. */
+export function Field({
+  id,
+  label,
+  error,
+  register,
+  hint,
+  className,
+  ...control
+}: Common & Omit<FormControlProps, 'size'> & { maxLength?: number; autoComplete?: string }) {
+  return (
+    <Form.Group controlId={id} className={className}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Control {...control} {...register} isInvalid={error !== undefined} aria-describedby={error ? `${id}-error` : undefined} />
+      {hint && !error && <div className="small-print mt-1">{hint}</div>}
+      <Form.Control.Feedback type="invalid" id={`${id}-error`}>
+        {error}
+      </Form.Control.Feedback>
+    </Form.Group>
+  );
+}
+
+/** A choice of words. */
+export function Choice({
+  id,
+  label,
+  error,
+  register,
+  options,
+  className,
+  ...select
+}: Omit<Common, 'hint'> & Omit<FormSelectProps, 'size'> & { options: readonly (readonly [value: string, text: string])[] }) {
+  return (
+    <Form.Group controlId={id} className={className}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select {...select} {...register} isInvalid={error !== undefined} aria-describedby={error ? `${id}-error` : undefined}>
+        {options.map(([value, text]) => (
+          <option key={value} value={value}>
+            {text}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Control.Feedback type="invalid" id={`${id}-error`}>
+        {error}
+      </Form.Control.Feedback>
+    </Form.Group>
+  );
+}

@@ -1,0 +1,26 @@
+import { differenceInCalendarDays } from 'date-fns';
+
+/** A moment's calendar day in a time zone, as a local midnight that date arithmetic can use. */
+function dayIn(moment: Date, timeZone: string): Date {
+  const parts = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment);
+  return new Date(`${parts}T00:00:00`);
+}
+
+/** "today", "yesterday", "3 days ago", "4 Oct": the day of a moment, said in the academy's time zone. */
+export function sayDay(moment: Date, timeZone: string, now: Date): string {
+  const days = differenceInCalendarDays(dayIn(now, timeZone), dayIn(moment, timeZone));
+  if (days === 0) return 'today';
+  if (days === 1) return 'yesterday';
+  if (days > 1 && days < 14) return `${days} days ago`;
+  const sameYear = dayIn(moment, timeZone).getFullYear() === dayIn(now, timeZone).getFullYear();
+  return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', ...(sameYear ? {} : { year: 'numeric' }) }).format(
+    moment,
+  );
+}
+
+/** "Sun 22 Nov, 17:05": a moment, in the academy's time zone. */
+export function sayMoment(moment: Date, timeZone: string): string {
+  const day = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', day: 'numeric', month: 'short' }).format(moment);
+  const time = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(moment);
+  return `${day}, ${time}`;
+}

@@ -1,0 +1,40 @@
+import Link from 'next/link';
+import { ballsOf } from '@/core/game/spec';
+import { schemeOf } from '@/core/game/scoring';
+import type { listGames } from '@/db/queries/games';
+import styles from './games.module.scss';
+
+type Props = { slug: string; games: Awaited<ReturnType<typeof listGames>> };
+
+export function GameList({ slug, games }: Props) {
+  if (games.length === 0)
+    return (
+      <p className={styles.empty}>
+        No game yet. <Link href={`/a/${slug}/games/new`}>Design the first one</Link>: a station or two, some rings, and what each is worth.
+      </p>
+    );
+  return (
+    <ul className="rows">
+      {games.map(({ gameId, spec, version, sessions }) => (
+        <li key={gameId}>
+          <Link href={`/a/${slug}/games/${gameId}`} className={styles.gameLink}>
+            <b>{spec.title}</b>
+            <span className="small-print">
+              {schemeOf(spec.scoring).label} · {spec.stations.length} {spec.stations.length === 1 ? 'station' : 'stations'} · version{' '}
+              {version}
+              {spec.goal !== null && ` · goal ${spec.goal}`}
+            </span>
+          </Link>
+          <span className={styles.gameCounts}>
+            <span>
+              <b className="fig">{ballsOf(spec)}</b> balls
+            </span>
+            <span className="small-print">
+              {sessions === 0 ? 'never played' : `played ${sessions} ${sessions === 1 ? 'time' : 'times'}`}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,36 @@
+import Link from 'next/link';
+import type { listPlayers } from '@/db/queries/players';
+import { sayDay } from '../form/when';
+import styles from './players.module.scss';
+
+type Props = { slug: string; timeZone: string; now: Date; players: Awaited<ReturnType<typeof listPlayers>> };
+
+export function PlayerList({ slug, timeZone, now, players }: Props) {
+  if (players.length === 0)
+    return (
+      <p className={styles.empty}>
+        Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.
+      </p>
+    );
+  return (
+    <ul className="rows">
+      {players.map(({ player, balls, lastAt }) => (
+        <li key={player.playerId}>
+          <Link href={`/a/${slug}/players/${player.playerId}`} className={styles.playerLink}>
+            <b>{player.name}</b>
+            <span className="small-print">
+              level {player.level}
+              {player.handed === 'left' && ' · left-handed'}
+            </span>
+          </Link>
+          <span className={styles.playerCounts}>
+            <span>
+              <b className="fig">{balls.toLocaleString('en')}</b> balls
+            </span>
+            <span className="small-print">{lastAt ? `last ${sayDay(lastAt, timeZone, now)}` : 'no ball yet'}</span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

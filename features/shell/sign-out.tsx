@@ -1,0 +1,19 @@
+'use client';
+
+import { authCall } from '../account/auth-call';
+import { forgetSent } from '../play/device/store';
+import styles from './shell.module.scss';
+
+/** Ends the session; what this device had kept of it goes too, except balls that are not sent yet. */
+export function SignOut() {
+  const leave = async () => {
+    await authCall('sign-out', {});
+    await forgetSent().catch(() => undefined);
+    window.location.assign('/sign-in');
+  };
+  return (
+    <button type="button" className={styles.out} onClick={() => void leave()}>
+      Sign out
+    </button>
+  );
+}

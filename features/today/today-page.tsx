@@ -1,0 +1,132 @@
+import Link from 'next/link';
+import { ballsOf } from '@/core/game/spec';
+import type { Academy } from '@/db/queries/academies';
+import type { listGames } from '@/db/queries/games';
+import type { listPlayers } from '@/db/queries/players';
+import type { SessionLine } from '@/db/queries/sessions';
+import { sayDay, sayMoment } from '../form/when';
+import { SessionLines } from '../logbook/session-lines';
+import styles from './today.module.scss';
+import { Unfinished } from './unfinished';
+
+type Props = {
+  academy: Academy;
+  now: Date;
+  players: Awaited<ReturnType<typeof listPlayers>>;
+  games: Awaited<ReturnType<typeof listGames>>;
+  unfinished: SessionLine[];
+  recent: SessionLine[];
+};
+
+/** The first page: what to do next, what waits, what was. */
+export function TodayPage({ academy, now, players, games, unfinished, recent }: Props) {
+  const { slug, timeZone } = academy;
+  const base = `/a/${slug}`;
+  const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now);
+  return (
+    <div className={styles.today}>
+      <section className={styles.main}>
+        <h1>
+          {weekday}{' '}
+          <span className={styles.under}>
+            {players.length} {players.length === 1 ? 'player' : 'players'} · {games.length} {games.length === 1 ? 'game' : 'games'}
+          </span>
+        </h1>
+        <NextStep base={base} players={players.length} games={games.length} />
+        {games.length > 0 && (
+          <>
+            <h2 className="mt-4 mb-1">Play</h2>
+            <ul className="rows">
+              {games.slice(0, 8).map(({ gameId, spec, sessions }) => (
+                <li key={gameId}>
+                  <Link href={`${base}/games/${gameId}`} className={styles.gameLink}>
+                    <b>{spec.title}</b>
+                    <span className="small-print">
+                      {ballsOf(spec)} balls · {spec.stations.length} {spec.stations.length === 1 ? 'station' : 'stations'}
+                      {spec.goal !== null && ` · goal ${spec.goal}`}
+                    </span>
+                  </Link>
+                  <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : `${sessions} sessions`}</span>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {players.length > 0 && (
+          <>
+            <h2 className="mt-4 mb-1">
+              The squad <span className={styles.underSmall}>last here, and balls recorded</span>
+            </h2>
+            <ul className={`rows ${styles.squad}`}>
+              {players.map(({ player, balls, lastAt }) => (
+                <li key={player.playerId}>
+                  <Link href={`${base}/players/${player.playerId}`} className={styles.gameLink}>
+                    <b>{player.name}</b>
+                  </Link>
+                  <span className="small-print text-nowrap">
+                    {lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'} · {balls.toLocaleString('en')} balls
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+      <aside className={styles.side}>
+        <h2>Not finished</h2>
+        <Unfinished
+          slug={slug}
+          lines={unfinished.map(({ session, players: people, balls }) => ({
+            sessionId: session.sessionId,
+            names: people.map((person) => person.name).join(', '),
+            title: session.spec.title,
+            balls,
+            of: ballsOf(session.spec) * people.length,
+            when: sayMoment(session.startedAt, timeZone),
+          }))}
+        />
+        <h2 className="mt-4">Lately</h2>
+        {recent.length === 0 ? (
+          <p className="small-print">No session is over yet.</p>
+        ) : (
+          <SessionLines slug={slug} lines={recent} timeZone={timeZone} now={now} />
+        )}
+      </aside>
+    </div>
+  );
+}
+
+/** What to do now, in the order in which an academy comes about; afterwards, the three things a coach does most. */
+function NextStep({ base, players, games }: { base: string; players: number; games: number }) {
+  if (players === 0)
+    return (
+      <p className={styles.next}>
+        Begin with who plays.{' '}
+        <Link href={`${base}/players/new`} className="btn btn-primary">
+          Add a player
+        </Link>
+      </p>
+    );
+  if (games === 0)
+    return (
+      <p className={styles.next}>
+        Now a game to play.{' '}
+        <Link href={`${base}/games/new`} className="btn btn-primary">
+          Design a game
+        </Link>
+      </p>
+    );
+  return (
+    <p className={styles.next}>
+      <Link href={`${base}/games`} className="btn btn-primary btn-lg">
+        Play a game
+      </Link>
+      <Link href={`${base}/games/new`} className="btn btn-outline-dark btn-lg">
+        Design a game
+      </Link>
+      <Link href={`${base}/players/new`} className="btn btn-outline-dark btn-lg">
+        Add a player
+      </Link>
+    </p>
+  );
+}

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { hashPassword } from 'better-auth/crypto';
+import { DEMO_GAMES } from '@/core/demo/games';
+import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
+import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
+import { shippedReference } from '@/core/skill/reference';
+import type { Coach } from '@/db/actor';
+import type { Db } from '@/db/client';
+import { saveAcademy } from '@/db/queries/academies';
+import { specHash } from '@/db/queries/games';
+import { savePlayer } from '@/db/queries/players';
+import { rebuildShots } from '@/db/queries/shots';
+import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
+
+const SEED = 20;
+
+/** Fills an empty database with the invented academy: coach, players, games, and nine weeks of records up to `now`. */
+export async function loadDemo(db: Db, now: Date): Promise<void> {
+  await db.transaction(async (tx) => {
+    const actor = await addCoach(tx, now);
+    const { academyId } = actor;
+    const playerIds = DEMO_PLAYERS.map(() => randomUUID() as string);
+    for (const [i, { form }] of DEMO_PLAYERS.entries()) {
+      const clubs = form.clubs.map(([label, loftDeg]) => ({ clubId: randomUUID(), label, loftDeg }));
+      await savePlayer(tx, actor, playerIds[i]!, { ...form, clubs });
+    }
+
+    const madeAt = new Date(now.getTime() - (DEMO_WEEKS * 7 + 2) * 86_400_000);
+    const games = DEMO_GAMES.map((spec, i) => ({
+      gameId: randomUUID() as string,
+      spec,
+      createdAt: new Date(madeAt.getTime() - i * 60_000),
+    }));
+    await tx.insert(game).values(games.map(({ gameId, createdAt }) => ({ academyId, gameId, createdAt })));
+    await tx
+      .insert(gameVersion)
+      .values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, hash: specHash(spec), createdAt })));
+
+    const sessions = demoSeason(SEED, now, playerIds, shippedReference).toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
+    for (const { sessionId, game: index, player, startedAt, events } of sessions) {
+      const { gameId, spec } = games[index]!;
+      await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: 1, spec, startedAt });
+      await tx.insert(sessionPlayer).values({ academyId, sessionId, playerId: playerIds[player]!, position: 0 });
+      await tx.insert(shotEvent).values(
+        events.map(({ deviceAt, ...event }) => ({
+          ...event,
+          academyId,
+          actor: `user:${actor.userId}`,
+          deviceAt: new Date(deviceAt),
+          receivedAt: new Date(deviceAt),
+        })),
+      );
+    }
+    await rebuildShots(tx, actor);
+  });
+}
+
+/** The demo coach and the academy, as signing up would make them. */
+async function addCoach(tx: Db, now: Date): Promise<Coach> {
+  const [userId, academyId] = [randomUUID() as string, randomUUID() as string];
+  const { name, email, password } = DEMO_COACH;
+  await tx.insert(authUser).values({ id: userId, name, email });
+  await tx.insert(authAccount).values({
+    id: randomUUID(),
+    accountId: userId,
+    providerId: 'credential',
+    userId,
+    password: await hashPassword(password),
+  });
+  await tx.insert(authOrganization).values({ id: academyId, name: DEMO_ACADEMY.name, slug: DEMO_ACADEMY.slug, createdAt: now });
+  await tx.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId, role: 'owner', createdAt: now });
+  const actor: Coach = { kind: 'coach', academyId, userId };
+  await saveAcademy(tx, actor, { units: 'imperial', timeZone: DEMO_ACADEMY.timeZone });
+  return actor;
+}

@@ -1,0 +1,52 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './install.mjs';
+import { run } from './run.mjs';
+import { say, Stop } from './say.mjs';
+
+const SOURCES = [
+  'app',
+  'core',
+  'db',
+  'features',
+  'server',
+  'ui',
+  'workers',
+  'public',
+  'next.config.ts',
+  'proxy.ts',
+  'tsconfig.json',
+  'tsconfig.base.json',
+  'package-lock.json',
+];
+
+function* files(path) {
+  if (!existsSync(path)) return;
+  if (!/\.[a-z]+$/.test(path) || /(^|\/)\.[^/]+$/.test(path)) {
+    for (const entry of readdirSync(path, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      const inner = join(path, entry.name);
+      if (entry.isDirectory()) yield* files(inner);
+      else if (!/\.test\.tsx?$/.test(entry.name)) yield inner;
+    }
+  } else yield path;
+}
+
+function sourcesHash() {
+  const hash = createHash('sha256');
+  for (const source of SOURCES)
+    for (const file of files(join(root, source))) hash.update(file.slice(root.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Builds the application, if its sources are not those of the build that is there. */
+export async function ensureBuild() {
+  const stamp = join(root, '.next', 'inch-sources');
+  const hash = sourcesHash();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  say('Building the application (about a minute) …');
+  const next = join(root, 'node_modules/next/dist/bin/next');
+  if ((await run(process.execPath, [next, 'build'], { cwd: root })) !== 0) throw new Stop('The build failed, see above.');
+  await import('../static-csp.mjs').then(({ writeStaticHashes }) => writeStaticHashes());
+  writeFileSync(stamp, hash);
+}

@@ -1,0 +1,39 @@
+import 'server-only';
+import { betterAuth } from 'better-auth';
+import { drizzleAdapter } from 'better-auth/adapters/drizzle';
+import { nextCookies } from 'better-auth/next-js';
+import { organization } from 'better-auth/plugins';
+import * as tables from '@/db/schema/auth';
+import { database } from './db';
+import { env } from './env';
+
+function makeAuth() {
+  return betterAuth({
+    appName: 'Inch Game',
+    baseURL: env().PUBLIC_URL,
+    secret: env().AUTH_SECRET,
+    telemetry: { enabled: false },
+    database: drizzleAdapter(database(), {
+      provider: 'pg',
+      schema: {
+        user: tables.authUser,
+        session: tables.authSession,
+        account: tables.authAccount,
+        verification: tables.authVerification,
+        organization: tables.authOrganization,
+        member: tables.authMember,
+        invitation: tables.authInvitation,
+      },
+    }),
+    emailAndPassword: { enabled: true, minPasswordLength: 8, maxPasswordLength: 128 },
+    session: { expiresIn: 60 * 60 * 24 * 30 },
+    plugins: [organization(), nextCookies()],
+  });
+}
+
+let made: ReturnType<typeof makeAuth> | undefined;
+
+/** Sign-in, made when first asked for, so that a build needs no settings. */
+export function auth(): ReturnType<typeof makeAuth> {
+  return (made ??= makeAuth());
+}

@@ -1,0 +1,10 @@
+import 'server-only';
+import { openDb, type Db } from '@/db/client';
+import { env } from './env';
+
+const held = globalThis as { inchGameDb?: Db };
+
+/** The server's database, opened when first asked for and kept over reloads in development. */
+export function database(): Db {
+  return (held.inchGameDb ??= openDb(env().DATABASE_URL).db);
+}
