@@ -1,8 +1,7 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { prepareDatabase, startApp } from './lib/app.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
+import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, portIsFree, startCluster, writableFolder } from './lib/postgres.mjs';
 import { main, say, Stop } from './lib/say.mjs';
 
@@ -13,8 +12,7 @@ await main(async () => {
   const { port, host } = await chosenPort();
   const publicUrl = chosenUrl(port);
   const folder = writableFolder(dataFolder());
-  const lock = takeLock(folder);
-  const undo = [() => rmSync(lock, { force: true })];
+  const undo = [takeLock(folder)];
   const tidy = () => {
     while (undo.length > 0) undo.pop()();
   };
@@ -53,22 +51,4 @@ function chosenUrl(port) {
   const url = process.env.PUBLIC_URL ?? `http://127.0.0.1:${port}`;
   if (!URL.canParse(url)) throw new Stop(`PUBLIC_URL must be an address such as https://golf.example, not "${url}".`);
   return new URL(url).origin;
-}
-
-/** One start at a time in a folder; a lock whose process is gone does not count. */
-function takeLock(folder) {
-  const file = join(folder, 'running');
-  const holder = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-  if (holder && isAlive(holder)) throw new Stop(`Inch Game already runs from this folder (process ${holder}). End it first.`);
-  writeFileSync(file, String(process.pid));
-  return file;
-}
-
-function isAlive(pid) {
-  try {
-    process.kill(pid, 0);
-    return pid !== process.pid;
-  } catch {
-    return false;
-  }
 }

@@ -2,12 +2,13 @@ import 'server-only';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
-import type { Coach } from '@/db/actor';
-import { coachIn, coachOfSession, type Academy } from '@/db/queries/academies';
+import { coachIn, coachOfSession, homeOf, type Academy } from '@/db/queries/academies';
 import { auth } from './auth';
+import { dataOf, type Data } from './data';
 import { database } from './db';
 
-export type Desk = { actor: Coach; academy: Academy; userName: string };
+/** A coach at work in one academy. */
+export type Desk = { data: Data; academy: Academy; userName: string };
 
 /** The signed-in user; null without a session. */
 export const signedIn = cache(async () => {
@@ -25,12 +26,19 @@ export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   if (!user) redirect(`/sign-in?next=${encodeURIComponent(`/a/${slug}`)}`);
   const found = await coachIn(database(), user.id, slug);
   if (!found) notFound();
-  return { ...found, userName: user.name };
+  return { data: dataOf(found.actor), academy: found.academy, userName: user.name };
 });
 
-/** The coach in whichever of their academies has this session; null if none has, or nobody is signed in. */
-export async function coachForSession(sessionId: string): Promise<{ actor: Coach; academy: Academy } | 'signed out' | null> {
+/** The coach in whichever of their academies has this session; null if none has. */
+export async function coachForSession(sessionId: string): Promise<Desk | 'signed out' | null> {
   const user = await signedIn();
   if (!user) return 'signed out';
-  return coachOfSession(database(), user.id, sessionId);
+  const found = await coachOfSession(database(), user.id, sessionId);
+  return found && { data: dataOf(found.actor), academy: found.academy, userName: user.name };
+}
+
+/** Where the user's work is: the address of their academy, or null before there is one. */
+export async function homeAddress(userId: string): Promise<string | null> {
+  const slug = await homeOf(database(), userId);
+  return slug && `/a/${slug}`;
 }

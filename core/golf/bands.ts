@@ -1,4 +1,4 @@
-import { METRES_PER } from '../units/length';
+import { toMetres } from '../units/length';
 import type { ShotType } from './words';
 
 /** A distance band, half-open: the lower bound belongs to it, the upper one to the next. `max` is null where it has no end. */
@@ -22,7 +22,8 @@ export function bandsOf(shotType: ShotType): readonly Band[] {
  */
 export function bandAt(shotType: ShotType, distanceM: number): Band | null {
   for (const band of bandsOf(shotType)) {
-    if (distanceM >= band.min * METRES_PER[band.unit] && (band.max === null || distanceM < band.max * METRES_PER[band.unit])) return band;
+    const end = band.max === null ? Infinity : toMetres(band.max, band.unit);
+    if (distanceM >= toMetres(band.min, band.unit) && distanceM < end) return band;
   }
   return null;
 }
@@ -34,5 +35,5 @@ export function sayBand(band: Band): string {
 
 /** The longest distance a station may have, in metres: the end of the last band off the green, 150 ft for a putt. */
 export function longestM(shotType: ShotType): number {
-  return shotType === 'putt' ? 150 * METRES_PER.ft : 100 * METRES_PER.yd;
+  return shotType === 'putt' ? toMetres(150, 'ft') : toMetres(100, 'yd');
 }

@@ -23,8 +23,12 @@ export type SkillRow = {
   median: MedianLeft | null;
   /** How many of the balls that say anything finished inside the chosen distance: certainly, and at most. */
   inside: { sure: number; possible: number; of: number };
-  /** Mean strokes lost against the level, per shot, and of how many balls; null where none can be set against it. */
-  lost: { perShot: number; of: number } | null;
+  /**
+   * Mean strokes lost against the level, per shot, and of how many balls; null where none can be set against it.
+   * `give`: the mean lies within this much of the truth in eight rows of ten, if balls vary as these did (1.28 standard
+   * errors); null for a thin row, which says nothing about its own spread.
+   */
+  lost: { perShot: number; of: number; give: number | null } | null;
   thin: boolean;
 };
 
@@ -64,9 +68,31 @@ function skillRow(band: Band, shots: readonly Shot[], level: number, reference: 
       possible: left.filter(({ from, to }) => from < insideM || to <= insideM).length,
       of: left.length,
     },
-    lost: losses.length === 0 ? null : { perShot: losses.reduce((a, b) => a + b, 0) / losses.length, of: losses.length },
+    lost: meanLost(losses),
     thin: shots.length < THIN_BELOW,
   };
+}
+
+/** Two-sided 80% point of the standard normal distribution. */
+const Z80 = 1.2815515655446004;
+
+function meanLost(losses: readonly number[]): SkillRow['lost'] {
+  const of = losses.length;
+  if (of === 0) return null;
+  const perShot = losses.reduce((a, b) => a + b, 0) / of;
+  if (of < THIN_BELOW) return { perShot, of, give: null };
+  const variance = losses.reduce((sum, lost) => sum + (lost - perShot) ** 2, 0) / (of - 1);
+  return { perShot, of, give: Z80 * Math.sqrt(variance / of) };
+}
+
+/** The worst row that is not thin, and those that could be as bad: their means reach its own within what both give. */
+export function worstOf(rows: readonly SkillRow[]): { row: SkillRow; near: SkillRow[] } | null {
+  const full = rows.filter((row) => row.lost?.give != null);
+  const row = full[0];
+  if (!row?.lost || row.lost.perShot <= 0) return null;
+  const { perShot, give } = row.lost;
+  const near = full.slice(1).filter(({ lost }) => perShot - lost!.perShot < Math.hypot(give!, lost!.give!));
+  return { row, near };
 }
 
 function worstFirst(a: SkillRow, b: SkillRow): number {

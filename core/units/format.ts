@@ -21,10 +21,10 @@ export function formatLeft(metres: number, system: UnitSystem): string {
   return rest === 0 ? `${feet} ft` : `${feet} ft ${rest}`;
 }
 
-/** The unit in which a distance to the hole is said: feet for putts, yards for the rest; metres for metric readers. */
-export function distanceUnit(onGreen: boolean, system: UnitSystem): LengthUnit {
-  if (system === 'metric') return 'm';
-  return onGreen ? 'ft' : 'yd';
+/** "0.12", "−0.07": strokes with two decimals and a true minus; what rounds to nothing has no sign. */
+export function signed(value: number): string {
+  const text = Math.abs(value).toFixed(2);
+  return value < 0 && text !== '0.00' ? `−${text}` : text;
 }
 
 /** The unit for what is left, for rings and for zones: feet, or metres for metric readers. */

@@ -6,6 +6,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { academySchema, type AcademyForm as AcademyFields } from '@/core/people/account';
 import { Choice, Field } from '../form/field';
 import { NOT_SENT, showFaults } from '../form/server-faults';
+import { goTo } from '../shell/go';
 import { makeAcademy } from './actions';
 
 const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
@@ -21,7 +22,7 @@ export function AcademyForm() {
   const submit = handleSubmit(async (form) => {
     const result = await makeAcademy({ ...form, timeZone: localZone() }).catch(() => null);
     if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) window.location.assign(result.address);
+    else if (result.ok) goTo(result.address);
     else showFaults(result, setError);
   });
   return (

@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signInSchema } from '@/core/people/account';
 import { Field } from '../form/field';
+import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
 
 /** @param next where to go afterwards: an address of this program */
@@ -17,7 +18,7 @@ export function SignInForm({ next }: { next: string }) {
   const { errors, isSubmitting } = formState;
   const submit = handleSubmit(async (form) => {
     const answer = await authCall('sign-in/email', form);
-    if (answer.ok) window.location.assign(next);
+    if (answer.ok) goTo(next);
     else setError('root', { message: answer.message });
   });
   return (

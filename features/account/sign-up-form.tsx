@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signUpSchema } from '@/core/people/account';
 import { Field } from '../form/field';
+import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
 
 export function SignUpForm() {
@@ -16,7 +17,7 @@ export function SignUpForm() {
   const { errors, isSubmitting } = formState;
   const submit = handleSubmit(async (form) => {
     const answer = await authCall('sign-up/email', form);
-    if (answer.ok) window.location.assign('/begin');
+    if (answer.ok) goTo('/begin');
     else setError('root', { message: answer.message });
   });
   return (

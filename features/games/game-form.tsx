@@ -2,6 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
@@ -21,12 +22,13 @@ export function GameForm({ slug, gameId, initial, units, isNew }: Props) {
   const form = useForm<GameSpec>({ resolver: zodResolver(gameSpecSchema), defaultValues: initial, mode: 'onTouched' });
   const { register, handleSubmit, setError, control, formState } = form;
   const { errors, isSubmitting } = formState;
+  const router = useRouter();
   const spec = useWatch({ control }) as GameSpec;
   const address = `/a/${slug}/games/${gameId}`;
   const submit = handleSubmit(async (game) => {
     const result = await saveGameAction(slug, gameId, game).catch(() => null);
     if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) window.location.assign(address);
+    else if (result.ok) router.push(address);
     else showFaults(result, setError);
   });
   return (

@@ -1,10 +1,10 @@
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
 import { schemeOf } from '@/core/game/scoring';
-import type { listGames } from '@/db/queries/games';
+import type { Answer } from '@/server/data';
 import styles from './games.module.scss';
 
-type Props = { slug: string; games: Awaited<ReturnType<typeof listGames>> };
+type Props = { slug: string; games: Answer<'listGames'> };
 
 export function GameList({ slug, games }: Props) {
   if (games.length === 0)

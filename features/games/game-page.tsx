@@ -4,7 +4,7 @@ import { schemeOf } from '@/core/game/scoring';
 import { ballsOf } from '@/core/game/spec';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { GameRow } from '@/db/queries/games';
+import type { GameRow } from '@/server/data';
 import { Target } from '@/ui/target';
 import styles from './games.module.scss';
 import { StartPlay } from './start-play';

@@ -40,6 +40,11 @@ export function RingFields() {
 
   return (
     <div>
+      <div className={styles.ringHead} aria-hidden="true">
+        <span />
+        <span>From the hole, {unit}</span>
+        <span>Points</span>
+      </div>
       <div className={styles.ring}>
         <span className={styles.ringName}>Holed</span>
         <span className={styles.centre}>in the hole</span>

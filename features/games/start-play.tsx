@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { NOT_SENT } from '../form/server-faults';
 import { newId } from '../play/device/ids';
+import { goTo } from '../shell/go';
 import { startAction } from './actions';
 import styles from './games.module.scss';
 
@@ -19,7 +20,7 @@ export function StartPlay({ slug, gameId, players }: Props) {
   const start = async (playerId: string) => {
     setState({ starting: playerId });
     const result = await startAction(slug, sessionId, gameId, playerId).catch(() => null);
-    if (result?.ok) window.location.assign(`/play#${sessionId}`);
+    if (result?.ok) goTo(`/play#${sessionId}`);
     else setState({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
   };
 

@@ -133,7 +133,7 @@ function StationRow({ index }: { index: number }) {
       />
       <Choice
         id={id('unit')}
-        label="in"
+        label="Unit"
         options={[
           ['yd', 'yards'],
           ['ft', 'feet'],

@@ -4,6 +4,7 @@ import { ballsOf, type GameSpec } from '@/core/game/spec';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Target } from '@/ui/target';
+import styles from './games.module.scss';
 
 /** The target to scale while it is being typed: rings that make sense so far, from the hole outwards. */
 export function TargetPreview({ spec, units }: { spec: GameSpec; units: UnitSystem }) {
@@ -13,12 +14,14 @@ export function TargetPreview({ spec, units }: { spec: GameSpec; units: UnitSyst
   const most = Number.isFinite(holedPoints) ? balls * holedPoints : null;
   return (
     <div>
-      <Target
-        label={`The target from above: rings at ${drawn.map((ring) => formatLength(ring.radiusM, ringUnit)).join(', ') || 'no distance yet'}`}
-        rings={drawn.map((ring) => ({ radiusM: ring.radiusM, label: Number.isFinite(ring.points) ? String(ring.points) : '?' }))}
-        system={ringUnit === 'm' ? 'metric' : units}
-        size={460}
-      />
+      <div className={styles.preview}>
+        <Target
+          label={`The target from above: rings at ${drawn.map((ring) => formatLength(ring.radiusM, ringUnit)).join(', ') || 'no distance yet'}`}
+          rings={drawn.map((ring) => ({ radiusM: ring.radiusM, label: Number.isFinite(ring.points) ? String(ring.points) : '?' }))}
+          system={ringUnit === 'm' ? 'metric' : units}
+          size={340}
+        />
+      </div>
       <p className="small-print mt-2 mb-3">
         {spec.stations?.length ?? 0} {spec.stations?.length === 1 ? 'station' : 'stations'} · <b className="fig fs-6">{balls}</b> balls
         {most !== null && (

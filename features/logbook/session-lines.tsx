@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
-import type { SessionLine } from '@/db/queries/sessions';
+import type { SessionLine } from '@/server/data';
 import { sayDay, sayMoment } from '../form/when';
 import styles from './logbook.module.scss';
 

@@ -1,12 +1,12 @@
 import Link from 'next/link';
 import { play } from '@/core/game/play';
-import type { getSession, Best } from '@/db/queries/sessions';
+import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '../form/when';
 import { Summary } from '../play/summary';
 
 type Props = {
   slug: string;
-  data: NonNullable<Awaited<ReturnType<typeof getSession>>>;
+  data: NonNullable<Answer<'getSession'>>;
   /** By player. */
   bests: Map<string, Best | null>;
   timeZone: string;

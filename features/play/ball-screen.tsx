@@ -58,7 +58,10 @@ export function BallScreen({ spec, standing, who, system }: Props) {
         </span>
       </div>
       {entry.way === 'type' ? (
-        <TypePanel system={system} worth={worth} busy={busy} onRecord={record} onCancel={() => setEntry({ way: 'keys' })} />
+        <>
+          <ScoreLine spec={spec} standing={standing} system={system} />
+          <TypePanel system={system} worth={worth} busy={busy} onRecord={record} onCancel={() => setEntry({ way: 'keys' })} />
+        </>
       ) : (
         <>
           <div className={styles.target}>
@@ -72,6 +75,19 @@ export function BallScreen({ spec, standing, who, system }: Props) {
               size={300}
             />
           </div>
+          {entry.way === 'keys' && (
+            <div className={styles.tape}>
+              <Tape
+                label={`Balls at this station: ${here.length}`}
+                balls={left}
+                rings={rings.map((ring) => ({ edgeM: ring.radiusM, label: ring.label }))}
+                medianM={settledMedian(left)}
+                system={system}
+                last={standing.played.at(-1)?.stationKey === turn.station.key}
+              />
+            </div>
+          )}
+          <ScoreLine spec={spec} standing={standing} system={system} />
           {entry.way === 'place' ? (
             <PlacePanel
               place={entry.place}
@@ -85,17 +101,6 @@ export function BallScreen({ spec, standing, who, system }: Props) {
             />
           ) : (
             <>
-              <div className={styles.tape}>
-                <Tape
-                  label={`Balls at this station: ${here.length}`}
-                  balls={left}
-                  rings={rings.map((ring) => ({ edgeM: ring.radiusM, label: ring.label }))}
-                  medianM={settledMedian(left)}
-                  system={system}
-                  last={standing.played.at(-1)?.stationKey === turn.station.key}
-                />
-              </div>
-              <ScoreLine spec={spec} standing={standing} system={system} />
               <div className={styles.two}>
                 <UndoButton spec={spec} who={who} disabled={standing.played.length === 0} />
                 <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'type' })}>

@@ -2,6 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { Button, Form } from 'react-bootstrap';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
@@ -29,6 +30,7 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
     mode: 'onTouched',
   });
   const { errors, isSubmitting } = formState;
+  const router = useRouter();
   const { fields, append, remove } = useFieldArray({ control, name: 'clubs', keyName: 'fieldId' });
   const units = useWatch({ control, name: 'units' });
   const lengthUnit = units === 'metric' ? 'm' : 'ft';
@@ -36,7 +38,7 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
   const submit = handleSubmit(async (form) => {
     const result = await savePlayerAction(slug, playerId, form).catch(() => null);
     if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) window.location.assign(address);
+    else if (result.ok) router.push(address);
     else showFaults(result, setError);
   });
   return (

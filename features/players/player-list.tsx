@@ -1,9 +1,9 @@
 import Link from 'next/link';
-import type { listPlayers } from '@/db/queries/players';
+import type { Answer } from '@/server/data';
 import { sayDay } from '../form/when';
 import styles from './players.module.scss';
 
-type Props = { slug: string; timeZone: string; now: Date; players: Awaited<ReturnType<typeof listPlayers>> };
+type Props = { slug: string; timeZone: string; now: Date; players: Answer<'listPlayers'> };
 
 export function PlayerList({ slug, timeZone, now, players }: Props) {
   if (players.length === 0)

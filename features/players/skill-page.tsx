@@ -1,12 +1,12 @@
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
-import { skillTable, THIN_BELOW } from '@/core/skill/table';
+import { skillTable, THIN_BELOW, worstOf, type SkillRow } from '@/core/skill/table';
 import { shippedReference } from '@/core/skill/reference';
 import type { Shot } from '@/core/shot/shot';
+import { signed } from '@/core/units/format';
 import { toMetres } from '@/core/units/length';
-import type { SessionLine } from '@/db/queries/sessions';
-import type { PlayerRow } from '@/db/queries/players';
+import type { PlayerRow, SessionLine } from '@/server/data';
 import { SessionLines } from '../logbook/session-lines';
 import styles from './players.module.scss';
 import { SkillTable } from './skill-table';
@@ -29,7 +29,7 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
   const unit = player.units === 'metric' ? 'm' : 'ft';
   const rows = skillTable(shots, level, shippedReference, toMetres(inside, unit));
   const balls = rows.reduce((sum, row) => sum + row.balls, 0);
-  const worst = rows.find((row) => !row.thin && row.lost !== null && row.lost.perShot > 0);
+  const worst = worstOf(rows);
   const clamped = shippedReference.clamp(level);
   return (
     <div className={styles.board}>
@@ -52,23 +52,15 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
           </p>
         ) : (
           <>
-            {worst && (
-              <p className={styles.say}>
-                <b>
-                  Most is lost with the {say(worst.shotType)} from {say(worst.surface)}, {sayBand(worst.band)}:
-                </b>{' '}
-                {worst.lost!.perShot.toFixed(2)} strokes a shot, of {worst.lost!.of} balls. How sure that is comes with more balls; rows
-                that lie close together can&rsquo;t be told apart.
-              </p>
-            )}
+            {worst && <WorstLine {...worst} />}
             <TableChoices level={level} ownLevel={player.level} levels={shippedReference.levels} inside={inside} unit={unit} />
             <SkillTable rows={rows} system={player.units} inside={`${inside} ${unit}`} />
             <p className="small-print mt-3">
               Strokes lost per shot against level {level}
-              {clamped !== level && ` (read at level ${clamped}, where the table ends)`}; a minus gains. The reference comes from a
-              simulation with judged constants, not from measured players. Hatched rows are thin: under {THIN_BELOW} balls. Where rings
-              leave it open, a median or a share is given as a range. Re-hits, collisions and the like are left out ({shots.length - balls}{' '}
-              balls).
+              {clamped !== level && ` (read at level ${clamped}, where the table ends)`}; a minus gains, and ± is what eight means in ten
+              stay within. The reference comes from a simulation with judged constants, not from measured players. Hatched rows are thin:
+              under {THIN_BELOW} balls. Where rings leave it open, a median or a share is given as a range. Re-hits, collisions and the like
+              are left out ({shots.length - balls} balls).
             </p>
           </>
         )}
@@ -82,5 +74,19 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
         )}
       </aside>
     </div>
+  );
+}
+
+/** What a coach would say first: where most is lost, how sure that is, and what can't be told apart from it. */
+function WorstLine({ row, near }: NonNullable<ReturnType<typeof worstOf>>) {
+  const { perShot, give, of } = row.lost!;
+  const name = ({ shotType, surface, band }: SkillRow) => `${say(shotType)} from ${say(surface)}, ${sayBand(band)}`;
+  const more = near.length - 2;
+  return (
+    <p className={styles.say}>
+      <b>Most is lost with the {name(row)}:</b> {perShot.toFixed(2)} strokes a shot ({signed(perShot - give!)} to {signed(perShot + give!)},
+      eight times in ten; {of} balls).
+      {near.length > 0 && ` Not told apart from it yet: ${near.slice(0, 2).map(name).join('; ')}${more > 0 ? `; and ${more} more` : ''}.`}
+    </p>
   );
 }

@@ -13,7 +13,7 @@ import { Table } from 'react-bootstrap';
 import { sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { SkillRow } from '@/core/skill/table';
-import { formatLeft } from '@/core/units/format';
+import { formatLeft, signed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './players.module.scss';
 
@@ -36,11 +36,12 @@ function share(low: number, high: number, of: number): string {
 function left(row: SkillRow, system: UnitSystem): string {
   if (!row.median) return '–';
   const { from, to } = row.median;
-  if (from === to) return formatLeft(from, system);
-  return Number.isFinite(to) ? `${formatLeft(from, system)} – ${formatLeft(to, system)}` : `over ${formatLeft(from, system)}`;
+  if (!Number.isFinite(to)) return `over ${formatLeft(from, system)}`;
+  const [near, far] = [formatLeft(from, system), formatLeft(to, system)];
+  return near === far ? near : `${near} – ${far}`;
 }
 
-function columnsFor(system: UnitSystem, inside: string) {
+function columnsFor(system: UnitSystem, inside: string, most: number) {
   return column.columns([
     column.accessor((row) => `${say(row.shotType)}, ${say(row.surface)}`, {
       id: 'shot',
@@ -81,17 +82,17 @@ function columnsFor(system: UnitSystem, inside: string) {
     column.accessor((row) => row.lost?.perShot ?? null, {
       id: 'lost',
       header: 'Lost a shot',
-      cell: ({ row }) => <Lost row={row.original} />,
+      cell: ({ row }) => <Lost row={row.original} most={most} />,
       sortFn: by((row) => row.lost?.perShot ?? null),
     }),
   ]);
 }
 
 /** The figure and a bar from the level outwards: right and ochre loses, left and blue gains. */
-function Lost({ row }: { row: SkillRow }) {
+function Lost({ row, most }: { row: SkillRow; most: number }) {
   if (!row.lost) return <span className="small-print">no reference</span>;
-  const { perShot } = row.lost;
-  const width = Math.min(50, Math.abs(perShot) * 100);
+  const { perShot, give } = row.lost;
+  const width = (50 * Math.abs(perShot)) / most;
   return (
     <span className={styles.lost}>
       <span className={styles.bar} aria-hidden="true">
@@ -100,7 +101,8 @@ function Lost({ row }: { row: SkillRow }) {
           style={perShot > 0 ? { left: '50%', width: `${width}%` } : { right: '50%', width: `${width}%` }}
         />
       </span>
-      <b className="fig">{perShot.toFixed(2).replace('-', '−')}</b>
+      <b className="fig">{signed(perShot)}</b>
+      <small>{give === null ? '' : `±${give.toFixed(2)}`}</small>
     </span>
   );
 }
@@ -108,7 +110,8 @@ function Lost({ row }: { row: SkillRow }) {
 const NUMERIC = new Set(['balls', 'left', 'inside', 'holed', 'lost']);
 
 export function SkillTable({ rows, system, inside }: { rows: SkillRow[]; system: UnitSystem; inside: string }) {
-  const table = useTable({ features, columns: columnsFor(system, inside), data: rows });
+  const most = Math.max(0.1, ...rows.map((row) => Math.abs(row.lost?.perShot ?? 0)));
+  const table = useTable({ features, columns: columnsFor(system, inside, most), data: rows });
   return (
     <div className={styles.scroll} role="region" aria-label="Strokes lost by shot" tabIndex={0}>
       <Table className={styles.table}>

@@ -2,6 +2,7 @@
 
 import { authCall } from '../account/auth-call';
 import { forgetSent } from '../play/device/store';
+import { goTo } from './go';
 import styles from './shell.module.scss';
 
 /** Ends the session; what this device had kept of it goes too, except balls that are not sent yet. */
@@ -9,7 +10,7 @@ export function SignOut() {
   const leave = async () => {
     await authCall('sign-out', {});
     await forgetSent().catch(() => undefined);
-    window.location.assign('/sign-in');
+    goTo('/sign-in');
   };
   return (
     <button type="button" className={styles.out} onClick={() => void leave()}>

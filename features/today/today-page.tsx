@@ -1,9 +1,6 @@
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
-import type { Academy } from '@/db/queries/academies';
-import type { listGames } from '@/db/queries/games';
-import type { listPlayers } from '@/db/queries/players';
-import type { SessionLine } from '@/db/queries/sessions';
+import type { Academy, Answer, SessionLine } from '@/server/data';
 import { sayDay, sayMoment } from '../form/when';
 import { SessionLines } from '../logbook/session-lines';
 import styles from './today.module.scss';
@@ -12,8 +9,8 @@ import { Unfinished } from './unfinished';
 type Props = {
   academy: Academy;
   now: Date;
-  players: Awaited<ReturnType<typeof listPlayers>>;
-  games: Awaited<ReturnType<typeof listGames>>;
+  players: Answer<'listPlayers'>;
+  games: Answer<'listGames'>;
   unfinished: SessionLine[];
   recent: SessionLine[];
 };

@@ -1,11 +1,5 @@
-import { Shell } from '@/features/shell/shell';
-import { requireCoach } from '@/server/actor';
+import { Desk } from '@/features/shell/desk';
 
-export default async function DeskLayout({ children, params }: LayoutProps<'/a/[academy]'>) {
-  const { academy, userName } = await requireCoach((await params).academy);
-  return (
-    <Shell academy={academy} userName={userName}>
-      {children}
-    </Shell>
-  );
+export default async function Layout({ children, params }: LayoutProps<'/a/[academy]'>) {
+  return <Desk slug={(await params).academy}>{children}</Desk>;
 }

@@ -1,5 +1,1 @@
-import { auth } from '@/server/auth';
-
-const handle = (request: Request) => auth().handler(request);
-
-export { handle as GET, handle as POST };
+export { answerAuth as GET, answerAuth as POST } from '@/features/shell/services';

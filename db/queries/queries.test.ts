@@ -1,0 +1,197 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { asc, eq } from 'drizzle-orm';
+import { newPlayer } from '@/core/people/player';
+import type { ShotEvent } from '@/core/shot/shot';
+import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
+import type { Coach } from '../actor';
+import { openDb } from '../client';
+import { authMember, authOrganization, authUser, player, session, shot, shotEvent } from '../schema';
+import { coachIn, coachOfSession, saveAcademy } from './academies';
+import { getGame, listGames, saveGame, specHash } from './games';
+import { getPlayer, listPlayers, savePlayer } from './players';
+import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
+import { rebuildShots, RefusedBatch, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
+
+const { db, pool } = openDb(process.env.TEST_DATABASE_URL!);
+afterAll(() => pool.end());
+
+let made = 0;
+
+/** An academy of its own for a test: a coach, a player, a game of two stations, a session just started. */
+async function academy() {
+  const n = ++made;
+  const actor: Coach = { kind: 'coach', academyId: `academy-${n}`, userId: `user-${n}` };
+  await db.insert(authUser).values({ id: actor.userId, name: 'Coach', email: `coach-${n}@test.example` });
+  await db.insert(authOrganization).values({ id: actor.academyId, name: `Academy ${n}`, slug: `academy-${n}` });
+  await db.insert(authMember).values({ id: `member-${n}`, organizationId: actor.academyId, userId: actor.userId, role: 'owner' });
+  await saveAcademy(db, actor, { units: 'imperial', timeZone: 'UTC' });
+  const [playerId, gameId, sessionId] = [idOf(n * 100_000 + 1), idOf(n * 100_000 + 2), idOf(n * 100_000 + 3)];
+  await savePlayer(db, actor, playerId, newPlayer('Otto', 'imperial'));
+  await saveGame(db, actor, gameId, game());
+  await startSession(db, actor, sessionId, gameId, [playerId]);
+  return { n, actor, playerId, gameId, sessionId };
+}
+type Academy = Awaited<ReturnType<typeof academy>>;
+
+/** An event of the made game as a device of this academy would send it. */
+function own({ n, playerId, sessionId }: Academy, event: ShotEvent, inSession = sessionId): ShotEvent {
+  const shift = (id: string) => idOf(n * 100_000 + Number.parseInt(id.slice(-12), 16));
+  const moved = { ...event, eventId: shift(event.eventId), shotId: shift(event.shotId), sessionId: inSession };
+  return moved.kind === 'record' ? { ...moved, payload: { ...moved.payload, playerId, sessionId: inSession } } : moved;
+}
+
+const rowsOf = (actor: Coach) => db.select().from(shot).where(eq(shot.academyId, actor.academyId)).orderBy(asc(shot.shotId));
+
+test('what a device sends is stored once, however often it is sent', async () => {
+  const at = await academy();
+  const events = [left(2), between(3, 6), holed].map((result, turn) => own(at, record(game(), turn, result)));
+  expect(await takeIn(db, at.actor, at.sessionId, events)).toBe(3);
+  expect(await takeIn(db, at.actor, at.sessionId, events)).toBe(0);
+  expect(await takeIn(db, at.actor, at.sessionId, [...events, own(at, record(game(), 3, left(9)))])).toBe(1);
+  const shots = await shotsOfSessions(db, at.actor, [at.sessionId]);
+  expect(shots.map((one) => one.turnNo)).toEqual([0, 1, 2, 3]);
+  expect(shots.map(({ leftM, leftMinM, leftMaxM, holed: inHole }) => [leftM, leftMinM, leftMaxM, inHole])).toEqual([
+    [0.6096, null, null, false],
+    [null, 0.9144, 1.8288, false],
+    [null, null, null, true],
+    [2.7432, null, null, false],
+  ]);
+});
+
+test('the same batch from two connections at once is stored once', async () => {
+  const at = await academy();
+  const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
+  const stored = await Promise.all([1, 2, 3].map(() => takeIn(db, at.actor, at.sessionId, events)));
+  expect(stored.reduce((a, b) => a + b)).toBe(6);
+  expect(await rowsOf(at.actor)).toHaveLength(6);
+});
+
+test('a rebuild from the events alone gives the same rows, to the last field', async () => {
+  const at = await academy();
+  const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, turn % 2 ? left(turn + 1) : between(3, 6))));
+  const amended: ShotEvent = { ...own(at, voidOf(record(game(), 1, holed), 9)), kind: 'amend', payload: { leftM: 1.5, mishit: 'fat' } };
+  await takeIn(db, at.actor, at.sessionId, events.slice(0, 3));
+  await takeIn(db, at.actor, at.sessionId, [amended, own(at, voidOf(record(game(), 2, holed), 2)), ...events.slice(3)]);
+  const before = await rowsOf(at.actor);
+  const sessionBefore = await getSession(db, at.actor, at.sessionId);
+  expect(before).toHaveLength(5);
+  expect(before.find((row) => row.turnNo === 1)).toMatchObject({ leftM: 1.5, mishit: 'fat' });
+
+  await db.delete(shot).where(eq(shot.academyId, at.actor.academyId));
+  await db.update(session).set({ completedAt: new Date() }).where(eq(session.academyId, at.actor.academyId));
+  expect(await rebuildShots(db, at.actor)).toBe(5);
+  expect(await rowsOf(at.actor)).toEqual(before);
+  expect((await getSession(db, at.actor, at.sessionId))?.session).toEqual(sessionBefore?.session);
+});
+
+test('a session is complete with its last ball, and open again when that is taken back', async () => {
+  const at = await academy();
+  const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
+  const open = async () => (await unfinishedSessions(db, at.actor, 10)).length;
+  await takeIn(db, at.actor, at.sessionId, events.slice(0, 5));
+  expect(await open()).toBe(1);
+  await takeIn(db, at.actor, at.sessionId, events.slice(5));
+  expect([await open(), (await finishedSessions(db, at.actor, 10))[0]?.balls]).toEqual([0, 6]);
+  await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 5, left(5)), 5))]);
+  expect(await open()).toBe(1);
+});
+
+test('stopping a session keeps its balls, and can be taken back', async () => {
+  const at = await academy();
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5)))]);
+  await stopSession(db, at.actor, at.sessionId);
+  expect([(await unfinishedSessions(db, at.actor, 10)).length, (await finishedSessions(db, at.actor, 10)).length]).toEqual([0, 1]);
+  expect(await shotsOfPlayer(db, at.actor, at.playerId)).toHaveLength(1);
+  await resumeSession(db, at.actor, at.sessionId);
+  expect(await unfinishedSessions(db, at.actor, 10)).toHaveLength(1);
+});
+
+test('one academy finds nothing of another, and can write nothing into it', async () => {
+  const [mine, theirs] = [await academy(), await academy()];
+  await takeIn(db, theirs.actor, theirs.sessionId, [own(theirs, record(game(), 0, left(5)))]);
+  expect(await getPlayer(db, mine.actor, theirs.playerId)).toBeNull();
+  expect(await getGame(db, mine.actor, theirs.gameId)).toBeNull();
+  expect(await getSession(db, mine.actor, theirs.sessionId)).toBeNull();
+  expect(await shotsOfSessions(db, mine.actor, [theirs.sessionId])).toEqual([]);
+  expect(await shotsOfPlayer(db, mine.actor, theirs.playerId)).toEqual([]);
+  expect((await listPlayers(db, mine.actor)).map((row) => row.player.playerId)).toEqual([mine.playerId]);
+  expect((await listGames(db, mine.actor)).map((row) => row.gameId)).toEqual([mine.gameId]);
+  expect(await startSession(db, mine.actor, idOf(77), mine.gameId, [theirs.playerId])).toBe(false);
+  expect(await startSession(db, mine.actor, idOf(78), theirs.gameId, [mine.playerId])).toBe(false);
+  await expect(takeIn(db, mine.actor, theirs.sessionId, [own(theirs, record(game(), 1, left(5)))])).rejects.toThrow(RefusedBatch);
+  await stopSession(db, mine.actor, theirs.sessionId);
+  expect(await unfinishedSessions(db, theirs.actor, 10)).toHaveLength(1);
+  expect(await coachIn(db, mine.actor.userId, `academy-${theirs.n}`)).toBeNull();
+  expect(await coachOfSession(db, mine.actor.userId, theirs.sessionId)).toBeNull();
+});
+
+test('a batch with a ball of another session or of a stranger is refused whole', async () => {
+  const at = await academy();
+  const other = idOf(at.n * 100_000 + 50);
+  await startSession(db, at.actor, other, at.gameId, [at.playerId]);
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5)))]);
+  const good = own(at, record(game(), 1, left(5)), other);
+  const foreignShot = own(at, voidOf(record(game(), 0, left(5)), 0), other);
+  await expect(takeIn(db, at.actor, other, [good, foreignShot])).rejects.toThrow('another session');
+  const stranger = own(at, record(game(), 2, left(5)), other);
+  const payload = { ...(stranger.payload as object), playerId: idOf(1) };
+  await expect(takeIn(db, at.actor, other, [good, { ...stranger, payload } as ShotEvent])).rejects.toThrow('not in this session');
+  expect(await shotsOfSessions(db, at.actor, [other])).toEqual([]);
+});
+
+test('a game without results is replaced, one with results becomes a new version', async () => {
+  const at = await academy();
+  const changed = game({ title: 'Changed' });
+  expect(await saveGame(db, at.actor, at.gameId, game())).toBe(1);
+  expect(await saveGame(db, at.actor, at.gameId, changed)).toBe(2);
+  expect(await saveGame(db, at.actor, at.gameId, game({ title: 'Changed again' }))).toBe(2);
+  expect((await getGame(db, at.actor, at.gameId))?.spec.title).toBe('Changed again');
+  expect((await getSession(db, at.actor, at.sessionId))?.session.spec.title).toBe('Two spots');
+});
+
+test('equal games have equal hashes, whatever the order of their keys', () => {
+  const spec = game();
+  const turned = Object.fromEntries(Object.entries(spec).reverse()) as typeof spec;
+  expect(specHash(turned)).toBe(specHash(spec));
+  expect(specHash(game({ goal: 3 }))).not.toBe(specHash(spec));
+});
+
+test('the best is that of earlier complete sessions of the same version', async () => {
+  const at = await academy();
+  const later = idOf(at.n * 100_000 + 60);
+  await takeIn(
+    db,
+    at.actor,
+    at.sessionId,
+    Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(2)))),
+  );
+  await startSession(db, at.actor, later, at.gameId, [at.playerId]);
+  const row = (await getSession(db, at.actor, later))!.session;
+  expect(await bestBefore(db, at.actor, row, at.playerId)).toEqual({ score: 24, sessions: 1 });
+  const first = (await getSession(db, at.actor, at.sessionId))!.session;
+  expect(await bestBefore(db, at.actor, first, at.playerId)).toBeNull();
+});
+
+test('new evidence moves the player’s revision, a repeated batch does not', async () => {
+  const at = await academy();
+  const revision = async () => (await db.select().from(player).where(eq(player.playerId, at.playerId)))[0]!.evidenceRev;
+  const events = [own(at, record(game(), 0, left(5)))];
+  await takeIn(db, at.actor, at.sessionId, events);
+  await takeIn(db, at.actor, at.sessionId, events);
+  expect(await revision()).toBe(1);
+  await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 0, left(5)), 0))]);
+  expect(await revision()).toBe(2);
+  expect(await db.$count(shotEvent, eq(shotEvent.academyId, at.actor.academyId))).toBe(2);
+});
+
+test('there is no query without an actor, but for those that find out who somebody is', () => {
+  const finders = ['coachIn', 'coachOfSession', 'homeOf'];
+  const folder = join(__dirname);
+  const exported = readdirSync(folder)
+    .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+    .flatMap((file) => [...readFileSync(join(folder, file), 'utf8').matchAll(/export async function (\w+)\(([^)]*)\)/g)]);
+  expect(exported.length).toBeGreaterThan(15);
+  for (const [, name, parameters] of exported)
+    if (!finders.includes(name!)) expect([name, /^\s*db: Db,\s*actor: Actor/.test(parameters!)]).toEqual([name, true]);
+});

@@ -1,0 +1,34 @@
+import { ownAddress } from '../account/own-address';
+import { sayDay, sayMoment } from './when';
+
+const now = new Date('2026-05-20T00:30:00Z');
+
+test('days are those of the academy’s clock, not of the server’s', () => {
+  const late = new Date('2026-05-19T22:30:00Z');
+  expect(sayDay(late, 'UTC', now)).toBe('yesterday');
+  expect(sayDay(late, 'Europe/Dublin', now)).toBe('yesterday');
+  expect(sayDay(late, 'America/Chicago', now)).toBe('today');
+  expect(sayDay(late, 'Asia/Tokyo', now)).toBe('today');
+});
+
+test('longer ago is said in days, then as a date, with the year where it is another', () => {
+  expect(sayDay(new Date('2026-05-16T12:00:00Z'), 'UTC', now)).toBe('4 days ago');
+  expect(sayDay(new Date('2026-04-02T12:00:00Z'), 'UTC', now)).toBe('2 Apr');
+  expect(sayDay(new Date('2025-04-02T12:00:00Z'), 'UTC', now)).toBe('2 Apr 2025');
+});
+
+test('a moment has weekday, day and time', () => {
+  expect(sayMoment(new Date('2026-05-19T17:05:00Z'), 'Europe/Dublin')).toBe('Tue 19 May, 18:05');
+});
+
+test('after signing in one is sent to an address of this program only', () => {
+  expect(['/a/x', '/play#0-1', '//evil.example', 'https://evil.example', '/\\evil', undefined, ['/a', '/b']].map(ownAddress)).toEqual([
+    '/a/x',
+    '/play#0-1',
+    '/',
+    '/',
+    '/',
+    '/',
+    '/',
+  ]);
+});

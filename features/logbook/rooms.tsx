@@ -1,0 +1,35 @@
+import { notFound } from 'next/navigation';
+import { requireCoach } from '@/server/actor';
+import { uuidOr404 } from '@/server/params';
+import { SessionLines } from './session-lines';
+import { SessionPage } from './session-page';
+
+const SHOWN = 100;
+
+export async function LogbookRoom({ slug }: { slug: string }) {
+  const { data, academy } = await requireCoach(slug);
+  const lines = await data.finishedSessions(SHOWN);
+  return (
+    <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
+      <h1 className="mb-1">Logbook</h1>
+      <p className="small-print">
+        {lines.length === 0
+          ? 'No session is over yet. What is played to the end or ended early comes here.'
+          : lines.length === SHOWN
+            ? `The last ${SHOWN} sessions.`
+            : `${lines.length} sessions.`}
+      </p>
+      <SessionLines slug={slug} lines={lines} timeZone={academy.timeZone} now={new Date()} />
+    </div>
+  );
+}
+
+export async function SessionRoom({ slug, sessionId }: { slug: string; sessionId: string }) {
+  const { data, academy } = await requireCoach(slug);
+  const found = await data.getSession(uuidOr404(sessionId));
+  if (!found) notFound();
+  const bests = await Promise.all(
+    found.players.map(async ({ playerId }) => [playerId, await data.bestBefore(found.session, playerId)] as const),
+  );
+  return <SessionPage slug={slug} data={found} bests={new Map(bests)} timeZone={academy.timeZone} />;
+}

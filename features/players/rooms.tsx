@@ -1,0 +1,86 @@
+import { randomUUID } from 'node:crypto';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { z } from 'zod';
+import { newPlayer } from '@/core/people/player';
+import { requireCoach } from '@/server/actor';
+import { uuidOr404 } from '@/server/params';
+import { PlayerForm } from './player-form';
+import { PlayerList } from './player-list';
+import { SkillPage } from './skill-page';
+
+export async function PlayersRoom({ slug }: { slug: string }) {
+  const { data, academy } = await requireCoach(slug);
+  return (
+    <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
+      <div className="d-flex justify-content-between align-items-center mb-3">
+        <h1>Players</h1>
+        <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
+          Add a player
+        </Link>
+      </div>
+      <PlayerList slug={slug} timeZone={academy.timeZone} now={new Date()} players={await data.listPlayers()} />
+    </div>
+  );
+}
+
+export async function NewPlayerRoom({ slug }: { slug: string }) {
+  const { academy } = await requireCoach(slug);
+  return (
+    <div className="p-3 p-md-4">
+      <h1 className="mb-3">A new player</h1>
+      <PlayerForm slug={slug} playerId={randomUUID()} initial={newPlayer('', academy.units)} isNew />
+    </div>
+  );
+}
+
+const number = (least: number, most: number) => z.coerce.number().min(least).max(most);
+
+/** @param asked the choices of the table, as they stand in the address; what makes no sense is passed over */
+export async function PlayerRoom({
+  slug,
+  playerId,
+  asked,
+}: {
+  slug: string;
+  playerId: string;
+  asked: { level?: unknown; inside?: unknown };
+}) {
+  const { data, academy } = await requireCoach(slug);
+  const found = await data.getPlayer(uuidOr404(playerId));
+  if (!found) notFound();
+  const { player } = found;
+  const [shots, sessions] = await Promise.all([data.shotsOfPlayer(player.playerId), data.finishedSessions(12, player.playerId)]);
+  const usual = player.units === 'metric' ? 2 : 6;
+  return (
+    <SkillPage
+      slug={slug}
+      player={player}
+      shots={shots}
+      sessions={sessions}
+      level={number(-10, 54).catch(player.level).parse(asked.level)}
+      inside={number(0.1, 100).catch(usual).parse(asked.inside)}
+      timeZone={academy.timeZone}
+      now={new Date()}
+    />
+  );
+}
+
+export async function EditPlayerRoom({ slug, playerId }: { slug: string; playerId: string }) {
+  const { data } = await requireCoach(slug);
+  const found = await data.getPlayer(uuidOr404(playerId));
+  if (!found) notFound();
+  const { name, level, handed, units, paceM, clubM, putterM } = found.player;
+  const clubs = found.clubs.map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg }));
+  return (
+    <div className="p-3 p-md-4">
+      <h1 className="mb-3">{name}</h1>
+      <PlayerForm
+        slug={slug}
+        playerId={found.player.playerId}
+        initial={{ name, level, handed, units, paceM, clubM, putterM, clubs }}
+        isNew={false}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,13 @@
+import { requireCoach } from '@/server/actor';
+import { TodayPage } from './today-page';
+
+export async function TodayRoom({ slug }: { slug: string }) {
+  const { data, academy } = await requireCoach(slug);
+  const [players, games, unfinished, recent] = await Promise.all([
+    data.listPlayers(),
+    data.listGames(),
+    data.unfinishedSessions(20),
+    data.finishedSessions(8),
+  ]);
+  return <TodayPage academy={academy} now={new Date()} players={players} games={games} unfinished={unfinished} recent={recent} />;
+}

@@ -1,0 +1,35 @@
+import nextJest from 'next/jest.js';
+
+const createJestConfig = nextJest({ dir: './' });
+
+/** Packages that ship as modules only and have to be transformed. */
+const MODULES = ['@tanstack', 'better-auth', '@better-auth', 'd3-array', 'internmap', 'dexie', 'pure-rand'].join('|');
+
+async function project(name, testEnvironment, testMatch, more = {}) {
+  const config = await createJestConfig({
+    displayName: name,
+    testEnvironment,
+    testMatch,
+    moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1', '^server-only$': '<rootDir>/node_modules/next/dist/compiled/server-only/empty.js' },
+    modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
+    ...more,
+  })();
+  return { ...config, transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`, '^.+\\.module\\.(css|sass|scss)$'] };
+}
+
+const projects = [
+  await project('core', 'node', [
+    '<rootDir>/core/**/*.test.ts',
+    '<rootDir>/db/*.test.ts',
+    '<rootDir>/scripts/**/*.test.ts',
+    '<rootDir>/features/**/*.test.ts',
+  ]),
+  await project('screens', 'jsdom', ['<rootDir>/features/**/*.test.tsx', '<rootDir>/ui/**/*.test.tsx'], {
+    setupFilesAfterEnv: ['@testing-library/jest-dom'],
+  }),
+];
+// With a database to write to (`npm test` brings one), the queries are tested too.
+if (process.env.TEST_DATABASE_URL) projects.push(await project('db', 'node', ['<rootDir>/db/queries/*.test.ts']));
+
+const config = { projects };
+export default config;

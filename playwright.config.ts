@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test';
+
+/** The application under test is started by `scripts/test.mjs`, which names it in E2E_URL. */
+const baseURL = process.env.E2E_URL ?? 'http://127.0.0.1:3000';
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL,
+    trace: 'retain-on-failure',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'sign-in', testMatch: 'sign-in.setup.ts' },
+    { name: 'browser', testMatch: '*.spec.ts', dependencies: ['sign-in'], use: { storageState: 'test-results/coach.json' } },
+    { name: 'screenshots', testMatch: 'screenshots.shots.ts', dependencies: ['sign-in'], use: { storageState: 'test-results/coach.json' } },
+  ],
+});

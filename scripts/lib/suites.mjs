@@ -1,0 +1,45 @@
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './install.mjs';
+import { bin, run } from './run.mjs';
+
+/** Runs a test command that writes its result as JSON, and reads how many passed and failed; one that wrote nothing failed. */
+async function counted(command, read) {
+  const folder = mkdtempSync(join(tmpdir(), 'inch-results-'));
+  const file = join(folder, 'results.json');
+  try {
+    const status = await command(file);
+    if (!existsSync(file)) return { passed: 0, failed: 1 };
+    const counts = read(JSON.parse(readFileSync(file, 'utf8')));
+    return status !== 0 && counts.failed === 0 ? { ...counts, failed: 1 } : counts;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** The unit tests; with a database address also those of the queries. */
+export function runJest(databaseUrl, args = []) {
+  const env = databaseUrl ? { TEST_DATABASE_URL: databaseUrl } : {};
+  return counted(
+    (file) =>
+      run(process.execPath, ['--no-warnings', bin('jest'), '--json', `--outputFile=${file}`, ...args], {
+        cwd: root,
+        env,
+        stdio: ['ignore', 'ignore', 'inherit'],
+      }),
+    (result) => ({ passed: result.numPassedTests, failed: result.numFailedTests + result.numRuntimeErrorTestSuites }),
+  );
+}
+
+/** The browser tests, against an application that is already running. */
+export function runPlaywright(url, databaseUrl, args = []) {
+  return counted(
+    (file) =>
+      run(process.execPath, [bin('playwright'), 'test', ...args], {
+        cwd: root,
+        env: { E2E_URL: url, E2E_DATABASE_URL: databaseUrl, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
+      }),
+    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+  );
+}
