@@ -40,6 +40,10 @@ module.exports = {
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(^|/)\\.next/' },
-    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.cjs', '.js', '.json', '.scss', '.css'], exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.mjs', '.cjs', '.js', '.json', '.scss', '.css'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

@@ -8,11 +8,13 @@ import { database } from './db';
 import { env } from './env';
 
 function makeAuth() {
+  const logLevel = env().LOG_LEVEL;
   return betterAuth({
     appName: 'Inch Game',
     baseURL: env().PUBLIC_URL,
     secret: env().AUTH_SECRET,
     telemetry: { enabled: false },
+    logger: logLevel === 'silent' ? { disabled: true } : { level: logLevel },
     database: drizzleAdapter(database(), {
       provider: 'pg',
       schema: {

@@ -27,7 +27,7 @@ export type ShotType = (typeof SHOT_TYPES)[number];
 export type Surface = (typeof SURFACES)[number];
 export type Sit = (typeof SITS)[number];
 export type Stance = (typeof STANCES)[number];
-export type Finish = (typeof FINISHES)[number];
+
 export type Measure = (typeof MEASURES)[number];
 
 /** The surfaces each shot type is played from. A putt is on the green by definition, a bunker shot from sand. */

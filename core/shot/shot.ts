@@ -92,7 +92,6 @@ export const shotAmendSchema = z
   .omit({ playerId: true, sessionId: true })
   .partial()
   .refine((fields) => Object.keys(fields).length > 0, 'A correction changes something.');
-export type ShotAmend = z.infer<typeof shotAmendSchema>;
 
 const eventFields = {
   eventId: z.uuid(),

@@ -27,6 +27,11 @@ export function signed(value: number): string {
   return value < 0 && text !== '0.00' ? `−${text}` : text;
 }
 
+/** "1 ball", "3 balls", "1,012 balls": a count with its noun. */
+export function counted(count: number, noun: string): string {
+  return `${count.toLocaleString('en')} ${noun}${count === 1 ? '' : 's'}`;
+}
+
 /** The unit for what is left, for rings and for zones: feet, or metres for metric readers. */
 export function leftUnit(system: UnitSystem): LengthUnit {
   return system === 'metric' ? 'm' : 'ft';

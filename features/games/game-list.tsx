@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
 import { schemeOf } from '@/core/game/scoring';
@@ -20,8 +21,7 @@ export function GameList({ slug, games }: Props) {
           <Link href={`/a/${slug}/games/${gameId}`} className={styles.gameLink}>
             <b>{spec.title}</b>
             <span className="small-print">
-              {schemeOf(spec.scoring).label} · {spec.stations.length} {spec.stations.length === 1 ? 'station' : 'stations'} · version{' '}
-              {version}
+              {schemeOf(spec.scoring).label} · {counted(spec.stations.length, 'station')} · version {version}
               {spec.goal !== null && ` · goal ${spec.goal}`}
             </span>
           </Link>
@@ -29,9 +29,7 @@ export function GameList({ slug, games }: Props) {
             <span>
               <b className="fig">{ballsOf(spec)}</b> balls
             </span>
-            <span className="small-print">
-              {sessions === 0 ? 'never played' : `played ${sessions} ${sessions === 1 ? 'time' : 'times'}`}
-            </span>
+            <span className="small-print">{sessions === 0 ? 'never played' : `played ${counted(sessions, 'time')}`}</span>
           </span>
         </li>
       ))}

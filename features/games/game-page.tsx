@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { sayStation, sayStationLie } from '@/core/game/describe';
 import { schemeOf } from '@/core/game/scoring';
 import { ballsOf } from '@/core/game/spec';
-import { formatLength } from '@/core/units/format';
+import { counted, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
 import { Target } from '@/ui/target';
@@ -26,7 +26,7 @@ export function GamePage({ slug, game, units, players }: Props) {
           </Link>
         </div>
         <p className="small-print mb-3">
-          {schemeOf(spec.scoring).label} · version {game.version} · {ballsOf(spec)} balls
+          {schemeOf(spec.scoring).label} · version {game.version} · {counted(ballsOf(spec), 'ball')}
           {spec.goal !== null && ` · goal ${spec.goal}`}
         </p>
         <StartPlay slug={slug} gameId={game.gameId} players={players} />

@@ -1,7 +1,7 @@
 'use client';
 
 import { ballsOf, type GameSpec } from '@/core/game/spec';
-import { formatLength } from '@/core/units/format';
+import { counted, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Target } from '@/ui/target';
 import styles from './games.module.scss';
@@ -23,7 +23,7 @@ export function TargetPreview({ spec, units }: { spec: GameSpec; units: UnitSyst
         />
       </div>
       <p className="small-print mt-2 mb-3">
-        {spec.stations?.length ?? 0} {spec.stations?.length === 1 ? 'station' : 'stations'} · <b className="fig fs-6">{balls}</b> balls
+        {counted(spec.stations?.length ?? 0, 'station')} · <b className="fig fs-6">{balls}</b> balls
         {most !== null && (
           <>
             {' '}

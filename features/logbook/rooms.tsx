@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import { notFound } from 'next/navigation';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
@@ -17,7 +18,7 @@ export async function LogbookRoom({ slug }: { slug: string }) {
           ? 'No session is over yet. What is played to the end or ended early comes here.'
           : lines.length === SHOWN
             ? `The last ${SHOWN} sessions.`
-            : `${lines.length} sessions.`}
+            : `${counted(lines.length, 'session')}.`}
       </p>
       <SessionLines slug={slug} lines={lines} timeZone={academy.timeZone} now={new Date()} />
     </div>

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
 import type { SessionLine } from '@/server/data';
@@ -20,7 +21,8 @@ export function SessionLines({ slug, lines, timeZone, now, withNames = true }: P
                 {session.spec.title}
               </span>
               <span className="small-print">
-                {sayMoment(session.startedAt, timeZone)} · {balls === all ? `${balls} balls` : `${balls} of ${all} balls, stopped`}
+                {sayMoment(session.startedAt, timeZone)} ·{' '}
+                {balls === all ? counted(balls, 'ball') : `${balls} of ${counted(all, 'ball')}, stopped`}
               </span>
             </Link>
             <span className="small-print text-nowrap">{sayDay(session.startedAt, timeZone, now)}</span>

@@ -9,7 +9,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
-import { formatLength } from '@/core/units/format';
+import { counted, formatLength } from '@/core/units/format';
 import { leftUnit } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Who } from '@/core/game/record';
@@ -142,7 +142,7 @@ function ScoreLine({ spec, standing, system }: Pick<Props, 'spec' | 'standing' |
             <br />
           </>
         )}
-        {ballsLeft} {ballsLeft === 1 ? 'ball' : 'balls'} left · then {standing.after ? then : 'the end'}
+        {counted(ballsLeft, 'ball')} left · then {standing.after ? then : 'the end'}
       </p>
     </div>
   );

@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import type { Result } from '@/core/game/scoring/scheme';
 import { sayBearing } from '@/core/shot/direction';
-import { formatLeft } from '@/core/units/format';
+import { counted, formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { tappedResult } from './entry';
@@ -54,7 +54,7 @@ export function PlacePanel({ place, reachM, system, worth, busy, onMove, onRecor
       <p className={styles.readout} aria-live="polite">
         <b className="fig">{formatLeft(result.leftM!, system)}</b>
         <span>
-          {sayBearing(result.bearingDeg!)} · {points} {points === 1 ? 'point' : 'points'} · by eye
+          {sayBearing(result.bearingDeg!)} · {counted(points, 'point')} · by eye
         </span>
       </p>
       <div className={styles.nudges}>

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import { sayStation } from '@/core/game/describe';
 import { goalMet, type Standing } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
@@ -82,9 +83,7 @@ export function Summary({ spec, standing, best, system }: Props) {
               <td className={styles.bar}>
                 <span style={{ width: `${(100 * points) / most}%` }} />
               </td>
-              <td className="small-print">
-                {balls} {balls === 1 ? 'ball' : 'balls'}
-              </td>
+              <td className="small-print">{counted(balls, 'ball')}</td>
               <td className="fig">{points}</td>
             </tr>
           ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/format';
 import { useEffect, useState } from 'react';
 import type { Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
@@ -28,6 +29,11 @@ function lastWay(): Measure {
   return WAYS.find(([way]) => way === kept)?.[0] ?? 'tape';
 }
 
+/** A pressed key does not take the focus, so that Enter on a keyboard records and does not press that key again. */
+function keepFocus(event: React.MouseEvent) {
+  event.preventDefault();
+}
+
 /** A number pad for the distance left, and how it was measured. */
 export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
   const [typed, setTyped] = useState(NOTHING_TYPED);
@@ -54,15 +60,11 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
   });
 
   return (
-    <div className={styles.typing}>
+    <div className={styles.typing} onMouseDown={keepFocus}>
       <p className={styles.readout} aria-live="polite">
         <b className="fig">{sayTyped(typed, system)}</b>
         <span>
-          {result
-            ? `${points} ${points === 1 ? 'point' : 'points'}`
-            : tried || typed !== NOTHING_TYPED
-              ? (read as { why: string }).why
-              : 'left to the hole'}
+          {result ? counted(points!, 'point') : tried || typed !== NOTHING_TYPED ? (read as { why: string }).why : 'left to the hole'}
         </span>
       </p>
       <div className={styles.ways} role="radiogroup" aria-label="How it was measured">

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
 import type { Academy, Answer, SessionLine } from '@/server/data';
@@ -26,7 +27,7 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
         <h1>
           {weekday}{' '}
           <span className={styles.under}>
-            {players.length} {players.length === 1 ? 'player' : 'players'} · {games.length} {games.length === 1 ? 'game' : 'games'}
+            {counted(players.length, 'player')} · {counted(games.length, 'game')}
           </span>
         </h1>
         <NextStep base={base} players={players.length} games={games.length} />
@@ -39,11 +40,11 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
                   <Link href={`${base}/games/${gameId}`} className={styles.gameLink}>
                     <b>{spec.title}</b>
                     <span className="small-print">
-                      {ballsOf(spec)} balls · {spec.stations.length} {spec.stations.length === 1 ? 'station' : 'stations'}
+                      {counted(ballsOf(spec), 'ball')} · {counted(spec.stations.length, 'station')}
                       {spec.goal !== null && ` · goal ${spec.goal}`}
                     </span>
                   </Link>
-                  <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : `${sessions} sessions`}</span>
+                  <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : counted(sessions, 'session')}</span>
                 </li>
               ))}
             </ul>
@@ -61,7 +62,7 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
                     <b>{player.name}</b>
                   </Link>
                   <span className="small-print text-nowrap">
-                    {lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'} · {balls.toLocaleString('en')} balls
+                    {lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'} · {counted(balls, 'ball')}
                   </span>
                 </li>
               ))}

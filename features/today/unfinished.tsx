@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button } from 'react-bootstrap';
 import { resumeAction, stopAction } from './actions';
@@ -16,7 +17,7 @@ export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
       {ended && (
         <p className={styles.undo} role="status">
           <span>
-            Ended {ended.names}, {ended.title}. Its {ended.balls} balls stay.
+            Ended {ended.names}, {ended.title}. {ended.balls === 0 ? 'No ball was recorded.' : `${counted(ended.balls, 'ball')} kept.`}
           </span>
           <Button
             size="sm"

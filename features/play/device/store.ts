@@ -31,13 +31,14 @@ function store(): DeviceStore {
 /** Own events come after all that the server had when the session was opened. */
 const OWN_FROM = 1_000_000;
 
-/** Keeps what the server sent of a session, beside what this device has not sent yet. */
+/**
+ * Keeps what the server sent of a session. Facts are only ever added: a ball that was sent while the server was
+ * answering is not in its answer, and stays.
+ */
 export async function keepBundle(bundle: Bundle): Promise<void> {
   const db = store();
   await db.transaction('rw', db.bundles, db.events, async () => {
     await db.bundles.put({ sessionId: bundle.sessionId, bundle: { ...bundle, events: [] } });
-    const known = await inSession(bundle.sessionId).toArray();
-    await db.events.bulkDelete(known.filter((entry) => entry.sent === 1).map((entry) => entry.eventId));
     await db.events.bulkPut(
       bundle.events.map((event, order) => ({ eventId: event.eventId, sessionId: event.sessionId, order, sent: 1 as const, event })),
     );

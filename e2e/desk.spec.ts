@@ -1,0 +1,77 @@
+import { expect, test } from '@playwright/test';
+import { addPlayer, designGame, pressKey, signUp, startPlay } from './steps';
+
+test.use({ storageState: { cookies: [], origins: [] } });
+
+test('a player alone has an academy of one, and changes clubs, lengths and units', async ({ page }) => {
+  test.setTimeout(90_000);
+  const home = await signUp(page, 'alone', 'Zip');
+  await expect(page.getByText('Now a game to play.')).toBeVisible();
+  await page.getByRole('link', { name: 'Players' }).click();
+  await page.getByRole('link', { name: /Zip level/ }).click();
+  await expect(page.getByText('No ball yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Change' }).click();
+  await page.getByLabel('Plays').selectOption('left');
+  await page.getByLabel('One pace').fill('2.5');
+  await page.getByRole('button', { name: 'Add club' }).click();
+  await page.getByLabel('Club', { exact: true }).fill('sand wedge');
+  await page.getByLabel('Loft, degrees').fill('fifty');
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText('Give the loft in degrees.')).toBeVisible();
+  await expect(page.getByLabel('Loft, degrees')).toHaveValue('fifty');
+  await page.getByLabel('Loft, degrees').fill('56');
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByRole('heading', { name: /left-handed/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Change' }).click();
+  await expect(page.getByLabel('One pace')).toHaveValue('2.5');
+  await page.getByLabel('Reads lengths in').selectOption('metric');
+  await expect(page.getByLabel('One pace')).toHaveValue('0.762');
+  await page.goto(`${home}/settings`);
+  await page.getByLabel('Lengths at the desk in').selectOption('metric');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.goto(`${home}/games/new`);
+  await expect(page.getByLabel(/^From the hole/).first()).toHaveValue('0.6');
+});
+
+test('changing a game that has results makes a new version; the old session stays as it was', async ({ page }) => {
+  test.setTimeout(90_000);
+  const home = await signUp(page, { academy: 'Versions' });
+  await addPlayer(page, home, 'Otto', '12');
+  await designGame(page, home, {
+    title: 'Once',
+    stations: [{ shot: 'pitch', distance: '20', from: 'light rough', balls: '1' }],
+    rings: [['3', '4']],
+    holed: '6',
+  });
+  await page.getByRole('link', { name: 'Change' }).click();
+  await page.getByLabel('Title').fill('Once, better');
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText('version 1')).toBeVisible();
+  await startPlay(page, 'Otto');
+  await pressKey(page, 'Holed', 6);
+  await page.getByRole('link', { name: 'Again' }).click();
+  await page.getByRole('link', { name: 'Change' }).click();
+  await page.getByLabel('Points', { exact: true }).first().fill('9');
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText('version 2')).toBeVisible();
+  await page.goto(`${home}/logbook`);
+  await page.getByRole('link', { name: /Once, better/ }).click();
+  await expect(page.getByLabel('Score', { exact: true })).toHaveText('6');
+});
+
+test('signing out forgets what the device had kept', async ({ page }) => {
+  test.setTimeout(90_000);
+  const home = await signUp(page, { academy: 'Leaving' });
+  await addPlayer(page, home, 'Otto', '12');
+  await designGame(page, home, { title: 'Bye', stations: [{ shot: 'putt', distance: '6', balls: '3' }], rings: [['1', '4']], holed: '6' });
+  await startPlay(page, 'Otto');
+  await pressKey(page, 'Holed', 6);
+  await expect(page.getByText('all sent')).toBeVisible();
+  const session = page.url();
+  await page.goto(home);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/\/sign-in$/);
+  await page.goto(session);
+  await expect(page.getByText('Sign in to play')).toBeVisible();
+});

@@ -1,0 +1,113 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { ask } from './database';
+import { complaints, targetScale } from './steps';
+
+/** Every screen, looked at by axe, for what sticks out sideways, and for what it complains about. */
+async function examine(page: Page, name: string) {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice']).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${name}: ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+  const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect([name, wider <= 0]).toEqual([name, true]);
+}
+
+const SIZES = [
+  { width: 360, height: 740 },
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+];
+
+async function ids() {
+  const [row] = await ask<{ player_id: string; game_id: string; session_id: string }>(
+    `select s.player_id, n.game_id, n.session_id from shot s join session n using (academy_id, session_id)
+     join auth_organization o on o.id = s.academy_id where o.slug = 'lantern-hollow' and n.completed_at is not null limit 1`,
+  );
+  return row!;
+}
+
+for (const size of SIZES)
+  test(`the desk at ${size.width}x${size.height}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    const complained = complaints(page);
+    await page.setViewportSize(size);
+    const { player_id, game_id, session_id } = await ids();
+    const rooms = [
+      '',
+      '/games',
+      '/games/new',
+      `/games/${game_id}`,
+      `/games/${game_id}/edit`,
+      '/players',
+      '/players/new',
+      `/players/${player_id}`,
+      `/players/${player_id}/edit`,
+      `/sessions/${session_id}`,
+      '/logbook',
+      '/settings',
+    ];
+    for (const room of rooms) {
+      await page.goto(`/a/lantern-hollow${room}`);
+      await page.waitForLoadState('networkidle');
+      await examine(page, room || 'today');
+    }
+    expect(complained).toEqual([]);
+  });
+
+for (const size of SIZES)
+  test(`play at ${size.width}x${size.height}: readable, and everything in sight`, async ({ page }) => {
+    const complained = complaints(page);
+    await page.setViewportSize(size);
+    await page.goto('/a/lantern-hollow/games');
+    await page.getByRole('link', { name: /Lantern Six/ }).click();
+    await page.getByRole('button', { name: 'Ruaridh' }).click();
+    await expect(page.getByText('Before the first ball')).toBeVisible();
+    const inSight = async (name: string) => {
+      await examine(page, name);
+      const taller = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
+      expect([name, taller <= 0]).toEqual([name, true]);
+      const small = await page
+        .locator('main button')
+        .evaluateAll(
+          (all) => all.map((one) => one.getBoundingClientRect()).filter(({ width, height }) => width < 48 || height < 48).length,
+        );
+      expect([name, small]).toEqual([name, 0]);
+    };
+    await inSight('care');
+    await page.getByRole('button', { name: 'Ready' }).click();
+    await page.getByRole('button', { name: /^5 ft, / }).click();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+    await inSight('keys');
+    const { x, y, perFt } = await targetScale(page, 9);
+    await page.mouse.click(x - 3 * perFt, y + 3 * perFt);
+    await expect(page.getByText(/short left/)).toBeVisible();
+    await inSight('place');
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await page.getByRole('button', { name: 'Type distance' }).click();
+    await inSight('type');
+    expect(complained).toEqual([]);
+  });
+
+test.describe('before signing in', () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+  test('the doors', async ({ page }) => {
+    const complained = complaints(page);
+    for (const door of ['/sign-in', '/sign-up', '/play', '/nowhere']) {
+      await page.setViewportSize({ width: 360, height: 740 });
+      await page.goto(door);
+      await page.waitForLoadState('networkidle');
+      await examine(page, door);
+    }
+    expect(complained.filter((text) => !text.includes('404'))).toEqual([]);
+  });
+});
+
+test('every page forbids foreign scripts', async ({ page }) => {
+  for (const path of ['/a/lantern-hollow', '/play']) {
+    const response = await page.goto(path);
+    const policy = response!.headers()['content-security-policy']!;
+    const scripts = policy.split(';').find((part) => part.trim().startsWith('script-src'))!;
+    expect(scripts).not.toContain('unsafe-inline');
+    expect(scripts).toMatch(path === '/play' ? /'sha256-/ : /'nonce-/);
+  }
+});

@@ -1,0 +1,67 @@
+import { expect, test } from '@playwright/test';
+import { pressKey, startPlay, targetScale } from './steps';
+
+/** The pictures of docs/screenshots, from the demo data: `npm run screenshots`. */
+const folder = 'docs/screenshots';
+const base = '/a/lantern-hollow';
+
+test('the desk', async ({ page }) => {
+  await page.goto(base);
+  await page.screenshot({ path: `${folder}/today.png` });
+  await page.goto(`${base}/games`);
+  await page.getByRole('link', { name: /Lantern Six/ }).click();
+  await expect(page.getByText('Play it now')).toBeVisible();
+  await page.screenshot({ path: `${folder}/game.png` });
+  await page.getByRole('link', { name: 'Change' }).click();
+  await expect(page.getByLabel('Title')).toBeVisible();
+  await page.screenshot({ path: `${folder}/designer.png` });
+  await page.goto(`${base}/players`);
+  await page.getByRole('link', { name: /Ottilie/ }).click();
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.screenshot({ path: `${folder}/player.png` });
+  await page.goto(`${base}/logbook`);
+  await page.screenshot({ path: `${folder}/logbook.png` });
+});
+
+test('play', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${base}/games`);
+  await page.getByRole('link', { name: /Low Road/ }).click();
+  await page.getByRole('button', { name: 'Zélie' }).waitFor();
+  await startPlay(page, 'Inga');
+  let score = 0;
+  for (const [key, points] of [
+    ['5 ft', 2],
+    ['2 ft', 4],
+    ['out', 0],
+    ['9 ft', 1],
+  ] as const)
+    await pressKey(page, key, (score += points));
+  const { x, y, perFt } = await targetScale(page, 9);
+  for (const [right, beyond] of [
+    [-1.5, -3.8],
+    [2.2, 1.6],
+  ] as const) {
+    await page.mouse.click(x + right * perFt, y - beyond * perFt);
+    await page.getByRole('button', { name: /^Record/ }).click();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  }
+  await page.screenshot({ path: `${folder}/play.png` });
+  await page.mouse.click(x - 2.6 * perFt, y + 3.4 * perFt);
+  await page.screenshot({ path: `${folder}/play-place.png` });
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.getByRole('button', { name: 'Type distance' }).click();
+  for (const key of ['4', 'ft', '3']) await page.getByRole('button', { name: key, exact: true }).click();
+  await page.screenshot({ path: `${folder}/play-type.png` });
+  await page.getByRole('button', { name: /^Record/ }).click();
+  for (let ball = 9; ball <= 28; ball++) {
+    await page
+      .getByRole('button', { name: /^(5 ft|9 ft|out), / })
+      .nth(ball % 3)
+      .click();
+    await page.waitForTimeout(420);
+  }
+  await expect(page.getByText('28 of 28 balls')).toBeVisible();
+  await page.screenshot({ path: `${folder}/summary.png` });
+});

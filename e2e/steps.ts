@@ -1,0 +1,100 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What tests do again and again, as a coach would do it. */
+
+let accounts = 0;
+
+/** Makes an account and its academy; sign-ups are limited, so a refused one is tried again. */
+export async function signUp(page: Page, who: { academy: string } | 'alone', name = 'Coach Test'): Promise<string> {
+  const email = `coach-${Date.now()}-${process.pid}-${++accounts}@test.example`;
+  await page.goto('/sign-up');
+  await page.getByLabel('Your name').fill(name);
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill('a long enough one');
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Make the account' }).click();
+    await expect(page).toHaveURL(/\/begin$/, { timeout: 4_000 });
+  }).toPass({ intervals: [5_000, 8_000], timeout: 50_000 });
+  if (who === 'alone') await page.getByLabel('I practise alone').check();
+  else await page.getByLabel('Name of the academy').fill(who.academy);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page).toHaveURL(/\/a\/[a-z0-9-]+$/);
+  return new URL(page.url()).pathname;
+}
+
+/** Adds a player at the desk and ends on their page. */
+export async function addPlayer(page: Page, home: string, name: string, level: string): Promise<void> {
+  await page.goto(`${home}/players/new`);
+  await page.getByLabel('Name or nickname').fill(name);
+  await page.getByLabel('Level').fill(level);
+  await page.getByRole('button', { name: 'Add the player' }).click();
+  await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
+}
+
+type StationText = { shot: string; distance: string; from?: string; balls: string };
+
+/** Designs a ring game at the desk and ends on its page. */
+export async function designGame(
+  page: Page,
+  home: string,
+  game: { title: string; stations: StationText[]; rings: [string, string][]; holed: string; goal?: string },
+): Promise<void> {
+  await page.goto(`${home}/games/new`);
+  await page.getByLabel('Title').fill(game.title);
+  for (const [i, station] of game.stations.entries()) {
+    if (i > 0) await page.getByRole('button', { name: 'Add station' }).click();
+    await page.getByLabel('Shot', { exact: true }).nth(i).selectOption({ label: station.shot });
+    await page
+      .getByLabel(/^Distance/)
+      .nth(i)
+      .fill(station.distance);
+    if (station.from) await page.getByLabel('From', { exact: true }).nth(i).selectOption({ label: station.from });
+    await page.getByLabel('Balls', { exact: true }).nth(i).fill(station.balls);
+  }
+  for (const [i, [edge, points]] of game.rings.entries()) {
+    await page
+      .getByLabel(/^From the hole/)
+      .nth(i)
+      .fill(edge);
+    await page
+      .getByLabel('Points', { exact: true })
+      .nth(i + 1)
+      .fill(points);
+  }
+  await page.getByLabel('Points', { exact: true }).first().fill(game.holed);
+  if (game.goal) await page.getByLabel('Goal, in points').fill(game.goal);
+  await page.getByRole('button', { name: 'Save the game' }).click();
+  await expect(page.getByRole('heading', { name: game.title })).toBeVisible();
+}
+
+/** From a game's page to its first ball. */
+export async function startPlay(page: Page, player: string): Promise<void> {
+  await page.getByRole('button', { name: player }).click();
+  await expect(page).toHaveURL(/\/play#/);
+  await expect(page.getByText('Before the first ball')).toBeVisible();
+  await page.getByRole('button', { name: 'Ready' }).click();
+}
+
+export const score = (page: Page) => page.getByLabel('Score', { exact: true });
+
+/** Presses the key of a ring, "Holed" or "out", and waits for the score that follows. */
+export async function pressKey(page: Page, key: string, scoreAfter: number): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
+  await expect(score(page)).toHaveText(String(scoreAfter));
+}
+
+/** The middle of the target, and its pixels per foot, for a game whose outermost ring has this radius. */
+export async function targetScale(page: Page, outermostFt: number): Promise<{ x: number; y: number; perFt: number }> {
+  const box = (await page.getByLabel('The target from above: tap where the ball stopped').boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2, perFt: box.width / 2 / (outermostFt * 1.18) };
+}
+
+/** Collects what a page complains about: refused scripts, failed requests, errors. */
+export function complaints(page: Page): string[] {
+  const found: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') found.push(message.text());
+  });
+  page.on('pageerror', (error) => found.push(error.message));
+  return found;
+}
