@@ -140,12 +140,11 @@ test('designs a game, plays ten balls by all ways of entry, and finds everything
   const chipLost = (1 + 4 + inside(0, 3) + 0 + inside(10, 400) + putts(4.25) + putts(left)) / 5 - 2.549;
   const puttLost = (5 + 2 * evenly(0, 3) + putts(2)) / 5 - putts(8);
   const chip = await cells(/^chip fairway/);
-  expect(chip.slice(0, 6)).toEqual(['chip fairway', '10–20 yd', '5', '4 ft 3', '80%', '20%']);
-  expect(lost(chip[6]!)).toBeCloseTo(chipLost, 1);
-  expect(Math.abs(lost(chip[6]!) - chipLost)).toBeLessThan(0.012);
+  expect(chip.toSpliced(2, 1)).toEqual(['chip fairway', '10–20 yd', '5', '4 ft 3', '80%', '20%']);
+  expect(Math.abs(lost(chip[2]!) - chipLost)).toBeLessThan(0.012);
   const putt = await cells(/^putt green/);
-  expect(putt.slice(0, 6)).toEqual(['putt green', '6–10 ft', '5', '0 in – 3 ft leave of 3', '100%', '40%']);
-  expect(Math.abs(lost(putt[6]!) - puttLost)).toBeLessThan(0.012);
+  expect(putt.toSpliced(2, 1)).toEqual(['putt green', '6–10 ft', '5', '0 in – 3 ft leave of 3', '100%', '40%']);
+  expect(Math.abs(lost(putt[2]!) - puttLost)).toBeLessThan(0.012);
 
   // Today has nothing left to finish, and the session among the last ones.
   await page.goto(home);

@@ -1,26 +1,33 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { pressKey, startPlay, targetScale } from './steps';
 
 /** The pictures of docs/screenshots, from the demo data: `npm run screenshots`. */
 const folder = 'docs/screenshots';
 const base = '/a/lantern-hollow';
 
+/** Takes the picture when no key is resting and no pointer hovers. */
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.mouse.move(0, 0);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+}
+
 test('the desk', async ({ page }) => {
   await page.goto(base);
-  await page.screenshot({ path: `${folder}/today.png` });
+  await shoot(page, 'today');
   await page.goto(`${base}/games`);
   await page.getByRole('link', { name: /Lantern Six/ }).click();
   await expect(page.getByText('Play it now')).toBeVisible();
-  await page.screenshot({ path: `${folder}/game.png` });
+  await shoot(page, 'game');
   await page.getByRole('link', { name: 'Change' }).click();
   await expect(page.getByLabel('Title')).toBeVisible();
-  await page.screenshot({ path: `${folder}/designer.png` });
+  await shoot(page, 'designer');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /Ottilie/ }).click();
   await expect(page.getByRole('table')).toBeVisible();
-  await page.screenshot({ path: `${folder}/player.png` });
+  await shoot(page, 'player');
   await page.goto(`${base}/logbook`);
-  await page.screenshot({ path: `${folder}/logbook.png` });
+  await shoot(page, 'logbook');
 });
 
 test('play', async ({ page }) => {
@@ -47,13 +54,13 @@ test('play', async ({ page }) => {
     await page.getByRole('button', { name: /^Record/ }).click();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   }
-  await page.screenshot({ path: `${folder}/play.png` });
+  await shoot(page, 'play');
   await page.mouse.click(x - 2.6 * perFt, y + 3.4 * perFt);
-  await page.screenshot({ path: `${folder}/play-place.png` });
+  await shoot(page, 'play-place');
   await page.getByRole('button', { name: /^Record/ }).click();
   await page.getByRole('button', { name: 'Type distance' }).click();
   for (const key of ['4', 'ft', '3']) await page.getByRole('button', { name: key, exact: true }).click();
-  await page.screenshot({ path: `${folder}/play-type.png` });
+  await shoot(page, 'play-type');
   await page.getByRole('button', { name: /^Record/ }).click();
   for (let ball = 9; ball <= 28; ball++) {
     await page
@@ -63,5 +70,5 @@ test('play', async ({ page }) => {
     await page.waitForTimeout(420);
   }
   await expect(page.getByText('28 of 28 balls')).toBeVisible();
-  await page.screenshot({ path: `${folder}/summary.png` });
+  await shoot(page, 'summary');
 });

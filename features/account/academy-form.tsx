@@ -29,7 +29,7 @@ export function AcademyForm() {
     <Form noValidate onSubmit={submit} className="d-grid gap-3">
       <fieldset className="d-grid gap-2">
         <legend className="fs-6">Who plays?</legend>
-        <Form.Check type="radio" id="who-squad" value="squad" label="I coach others" {...register('who')} />
+        <Form.Check type="radio" id="who-squad" value="squad" defaultChecked label="I coach others" {...register('who')} />
         <Form.Check type="radio" id="who-alone" value="alone" label="I practise alone" {...register('who')} />
       </fieldset>
       {who === 'squad' && <Field id="academy-name" label="Name of the academy" register={register('name')} error={errors.name?.message} />}

@@ -61,7 +61,7 @@ export function Summary({ spec, standing, best, system }: Props) {
         rings={rings}
         medianM={settledMedian(left)}
         system={system}
-        width={520}
+        width={380}
       />
       <p className="small-print">
         {left.length} balls · {measured} with a distance, holed ones included
@@ -95,17 +95,17 @@ export function Summary({ spec, standing, best, system }: Props) {
 
 function BestLine({ spec, score, best }: { spec: GameSpec; score: number; best: Props['best'] }) {
   if (!best) return <b>first time: the mark to beat</b>;
-  const of = `of ${best.sessions} earlier`;
+  const of = counted(best.sessions, 'earlier round');
   const gain = schemeOf(spec.scoring).better === 'higher' ? score - best.score : best.score - score;
   if (gain > 0)
     return (
       <>
-        <b>personal best</b>, {gain} better than {best.score} ({of})
+        <b>personal best</b>, {gain} better than {best.score}, of {of}
       </>
     );
   return (
     <>
-      {gain === 0 ? 'equals the best' : 'best'} {best.score} ({of})
+      {gain === 0 ? 'equals the best' : 'best'} {best.score}, of {of}
     </>
   );
 }

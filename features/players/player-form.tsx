@@ -4,7 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Button, Form } from 'react-bootstrap';
-import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { Controller, FormProvider, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../form/field';
@@ -24,135 +24,138 @@ const OWN_LENGTHS = [
 
 /** Who somebody is, as far as the program needs it: a nickname is enough. */
 export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
-  const { register, control, handleSubmit, setError, formState } = useForm<PlayerFields>({
+  const form = useForm<PlayerFields>({
     resolver: zodResolver(playerSchema),
     defaultValues: initial,
     mode: 'onTouched',
   });
+  const { register, control, handleSubmit, setError, formState } = form;
   const { errors, isSubmitting } = formState;
   const router = useRouter();
   const { fields, append, remove } = useFieldArray({ control, name: 'clubs', keyName: 'fieldId' });
   const units = useWatch({ control, name: 'units' });
   const lengthUnit = units === 'metric' ? 'm' : 'ft';
   const address = `/a/${slug}/players/${playerId}`;
-  const submit = handleSubmit(async (form) => {
-    const result = await savePlayerAction(slug, playerId, form).catch(() => null);
+  const submit = handleSubmit(async (player) => {
+    const result = await savePlayerAction(slug, playerId, player).catch(() => null);
     if (!result) setError('root', { message: NOT_SENT });
     else if (result.ok) router.push(address);
     else showFaults(result, setError);
   });
   return (
-    <Form noValidate onSubmit={submit} className={styles.form}>
-      <Field
-        id="name"
-        label="Name or nickname"
-        register={register('name')}
-        error={errors.name?.message}
-        hint="Only what is needed: a nickname will do."
-        autoComplete="off"
-      />
-      <div className={styles.three}>
+    <FormProvider {...form}>
+      <Form noValidate onSubmit={submit} className={styles.form}>
         <Field
-          id="level"
-          label="Level"
-          inputMode="decimal"
+          id="name"
+          label="Name or nickname"
+          register={register('name')}
+          error={errors.name?.message}
+          hint="Only what is needed: a nickname will do."
           autoComplete="off"
-          register={register('level', { setValueAs: asNumber })}
-          error={errors.level?.message}
-          hint="About a handicap: 0 is very strong, 28 a beginner."
         />
-        <Choice
-          id="handed"
-          label="Plays"
-          register={register('handed')}
-          error={errors.handed?.message}
-          options={[
-            ['right', 'right-handed'],
-            ['left', 'left-handed'],
-          ]}
-        />
-        <Choice
-          id="units"
-          label="Reads lengths in"
-          register={register('units')}
-          error={errors.units?.message}
-          options={[
-            ['imperial', 'yards and feet'],
-            ['metric', 'metres'],
-          ]}
-        />
-      </div>
-      <fieldset>
-        <legend>Own lengths</legend>
-        <p className="small-print mb-2">For setting up with what is at hand. Leave empty what nobody measured.</p>
         <div className={styles.three}>
-          {OWN_LENGTHS.map(([name, label]) => (
-            <Controller
-              key={name}
-              control={control}
-              name={name}
-              render={({ field }) => (
-                <LengthInput
-                  id={name}
-                  label={label}
-                  unit={lengthUnit}
-                  value={field.value}
-                  onChange={field.onChange}
-                  onBlur={field.onBlur}
-                  inputRef={field.ref}
-                  error={errors[name]?.message}
-                />
-              )}
-            />
-          ))}
+          <Field
+            id="level"
+            label="Level"
+            inputMode="decimal"
+            autoComplete="off"
+            register={register('level', { setValueAs: asNumber })}
+            error={errors.level?.message}
+            hint="About a handicap: 0 is very strong, 28 a beginner."
+          />
+          <Choice
+            id="handed"
+            label="Plays"
+            register={register('handed')}
+            error={errors.handed?.message}
+            options={[
+              ['right', 'right-handed'],
+              ['left', 'left-handed'],
+            ]}
+          />
+          <Choice
+            id="units"
+            label="Reads lengths in"
+            register={register('units')}
+            error={errors.units?.message}
+            options={[
+              ['imperial', 'yards and feet'],
+              ['metric', 'metres'],
+            ]}
+          />
         </div>
-      </fieldset>
-      <fieldset>
-        <legend>Clubs</legend>
-        {fields.length === 0 && <p className="small-print">None yet. They are needed to compare clubs, not to play.</p>}
-        {fields.map((club, i) => (
-          <div key={club.fieldId} className={styles.club}>
-            <Field
-              id={`club-${i}-label`}
-              label="Club"
-              register={register(`clubs.${i}.label`)}
-              error={errors.clubs?.[i]?.label?.message}
-              autoComplete="off"
-            />
-            <Field
-              id={`club-${i}-loft`}
-              label="Loft, degrees"
-              inputMode="decimal"
-              autoComplete="off"
-              register={register(`clubs.${i}.loftDeg`, { setValueAs: asNumber })}
-              error={errors.clubs?.[i]?.loftDeg?.message}
-            />
-            <Button variant="outline-dark" onClick={() => remove(i)}>
-              Remove<span className="visually-hidden"> club {i + 1}</span>
-            </Button>
+        <fieldset>
+          <legend>Own lengths</legend>
+          <p className="small-print mb-2">For setting up with what is at hand. Leave empty what nobody measured.</p>
+          <div className={styles.three}>
+            {OWN_LENGTHS.map(([name, label]) => (
+              <Controller
+                key={name}
+                control={control}
+                name={name}
+                render={({ field }) => (
+                  <LengthInput
+                    id={name}
+                    label={label}
+                    unit={lengthUnit}
+                    value={field.value}
+                    onChange={field.onChange}
+                    onBlur={field.onBlur}
+                    inputRef={field.ref}
+                    error={errors[name]?.message}
+                  />
+                )}
+              />
+            ))}
           </div>
-        ))}
-        <Button
-          variant="outline-dark"
-          disabled={fields.length >= 20}
-          onClick={() => append({ clubId: newId(), label: '', loftDeg: null as unknown as number })}
-        >
-          Add club
-        </Button>
-      </fieldset>
-      {errors.root && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          {errors.root.message}
-        </p>
-      )}
-      <div className="d-flex gap-2">
-        <Button type="submit" size="lg" disabled={isSubmitting}>
-          {isNew ? 'Add the player' : 'Save the change'}
-        </Button>
-        <Link href={isNew ? `/a/${slug}/players` : address} className="btn btn-outline-dark">
-          Cancel
-        </Link>
-      </div>
-    </Form>
+        </fieldset>
+        <fieldset>
+          <legend>Clubs</legend>
+          {fields.length === 0 && <p className="small-print">None yet. They are needed to compare clubs, not to play.</p>}
+          {fields.map((club, i) => (
+            <div key={club.fieldId} className={styles.club}>
+              <Field
+                id={`club-${i}-label`}
+                label="Club"
+                register={register(`clubs.${i}.label`)}
+                error={errors.clubs?.[i]?.label?.message}
+                autoComplete="off"
+              />
+              <Field
+                id={`club-${i}-loft`}
+                label="Loft, degrees"
+                inputMode="decimal"
+                autoComplete="off"
+                register={register(`clubs.${i}.loftDeg`, { setValueAs: asNumber })}
+                error={errors.clubs?.[i]?.loftDeg?.message}
+              />
+              <Button variant="outline-dark" onClick={() => remove(i)}>
+                Remove<span className="visually-hidden"> club {i + 1}</span>
+              </Button>
+            </div>
+          ))}
+          <Button
+            variant="outline-dark"
+            disabled={fields.length >= 20}
+            onClick={() => append({ clubId: newId(), label: '', loftDeg: null as unknown as number })}
+          >
+            Add club
+          </Button>
+        </fieldset>
+        {errors.root && (
+          <p role="alert" className="text-danger fw-semibold m-0">
+            {errors.root.message}
+          </p>
+        )}
+        <div className="d-flex gap-2">
+          <Button type="submit" size="lg" disabled={isSubmitting}>
+            {isNew ? 'Add the player' : 'Save the change'}
+          </Button>
+          <Link href={isNew ? `/a/${slug}/players` : address} className="btn btn-outline-dark">
+            Cancel
+          </Link>
+        </div>
+      </Form>
+    </FormProvider>
   );
 }

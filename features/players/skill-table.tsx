@@ -58,6 +58,12 @@ function columnsFor(system: UnitSystem, inside: string, most: number) {
       header: 'Distance',
       sortFn: by((row) => (row.band.unit === 'ft' ? row.band.min / 3 : row.band.min)),
     }),
+    column.accessor((row) => row.lost?.perShot ?? null, {
+      id: 'lost',
+      header: 'Lost a shot',
+      cell: ({ row }) => <Lost row={row.original} most={most} />,
+      sortFn: by((row) => row.lost?.perShot ?? null),
+    }),
     column.accessor('balls', { header: 'Balls', sortFn: by((row) => row.balls) }),
     column.accessor((row) => left(row, system), {
       id: 'left',
@@ -78,12 +84,6 @@ function columnsFor(system: UnitSystem, inside: string, most: number) {
       id: 'holed',
       header: 'Holed',
       sortFn: by((row) => row.holed / row.balls),
-    }),
-    column.accessor((row) => row.lost?.perShot ?? null, {
-      id: 'lost',
-      header: 'Lost a shot',
-      cell: ({ row }) => <Lost row={row.original} most={most} />,
-      sortFn: by((row) => row.lost?.perShot ?? null),
     }),
   ]);
 }

@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { useForm } from 'react-hook-form';
+import { FormProvider, useForm } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
 import { Choice } from '../form/field';
 import { NOT_SENT, showFaults } from '../form/server-faults';
@@ -12,48 +12,51 @@ import { saveSettings } from './actions';
 type Props = { slug: string; initial: Settings; timeZones: readonly string[] };
 
 export function SettingsForm({ slug, initial, timeZones }: Props) {
-  const { register, handleSubmit, setError, formState } = useForm<Settings>({
+  const form = useForm<Settings>({
     resolver: zodResolver(settingsSchema),
     defaultValues: initial,
   });
+  const { register, handleSubmit, setError, formState } = form;
   const [saved, setSaved] = useState(false);
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async (form) => {
-    const result = await saveSettings(slug, form).catch(() => null);
+  const submit = handleSubmit(async (settings) => {
+    const result = await saveSettings(slug, settings).catch(() => null);
     setSaved(result?.ok ?? false);
     if (!result) setError('root', { message: NOT_SENT });
     else showFaults(result, setError);
   });
   return (
-    <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }}>
-      <Choice
-        id="units"
-        label="Lengths at the desk in"
-        register={register('units')}
-        error={errors.units?.message}
-        options={[
-          ['imperial', 'yards and feet'],
-          ['metric', 'metres'],
-        ]}
-      />
-      <Choice
-        id="time-zone"
-        label="Time zone in which dates are said"
-        register={register('timeZone')}
-        error={errors.timeZone?.message}
-        options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
-      />
-      {errors.root && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          {errors.root.message}
-        </p>
-      )}
-      <div className="d-flex gap-3 align-items-center">
-        <Button type="submit" disabled={isSubmitting}>
-          Save
-        </Button>
-        <span role="status">{saved && !isSubmitting ? 'Saved.' : ''}</span>
-      </div>
-    </Form>
+    <FormProvider {...form}>
+      <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }}>
+        <Choice
+          id="units"
+          label="Lengths at the desk in"
+          register={register('units')}
+          error={errors.units?.message}
+          options={[
+            ['imperial', 'yards and feet'],
+            ['metric', 'metres'],
+          ]}
+        />
+        <Choice
+          id="time-zone"
+          label="Time zone in which dates are said"
+          register={register('timeZone')}
+          error={errors.timeZone?.message}
+          options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
+        />
+        {errors.root && (
+          <p role="alert" className="text-danger fw-semibold m-0">
+            {errors.root.message}
+          </p>
+        )}
+        <div className="d-flex gap-3 align-items-center">
+          <Button type="submit" disabled={isSubmitting}>
+            Save
+          </Button>
+          <span role="status">{saved && !isSubmitting ? 'Saved.' : ''}</span>
+        </div>
+      </Form>
+    </FormProvider>
   );
 }
