@@ -31,5 +31,5 @@ const projects = [
 // With a database to write to (`npm test` brings one), the queries are tested too.
 if (process.env.TEST_DATABASE_URL) projects.push(await project('db', 'node', ['<rootDir>/db/queries/*.test.ts']));
 
-const config = { projects };
+const config = { projects, maxWorkers: 2 };
 export default config;

@@ -12,7 +12,7 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await expect(page.getByText('No ball yet.')).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();
   await page.getByLabel('Plays').selectOption('left');
-  await page.getByLabel('One pace').fill('2.5');
+  await page.getByLabel('One pace').fill('30');
   await page.getByRole('button', { name: 'Add club' }).click();
   await page.getByLabel('Club', { exact: true }).fill('sand wedge');
   await page.getByLabel('Loft, degrees').fill('fifty');
@@ -23,7 +23,7 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByRole('heading', { name: /left-handed/ })).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();
-  await expect(page.getByLabel('One pace')).toHaveValue('2.5');
+  await expect(page.getByLabel('One pace')).toHaveValue('30');
   await page.getByLabel('Reads lengths in').selectOption('metric');
   await expect(page.getByLabel('One pace')).toHaveValue('0.762');
   await page.goto(`${home}/settings`);

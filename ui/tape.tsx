@@ -27,7 +27,7 @@ const HEIGHT = 74;
 /** The length a tape needs for these balls and rings: to the farthest of them and a little more. */
 export function tapeLength(balls: readonly TapeBall[], rings: readonly TapeRing[]): number {
   const ends = [
-    ...balls.flatMap(({ from, to }) => (Number.isFinite(to) ? [to] : [from * 1.15])),
+    ...balls.flatMap(({ from, to }) => (Number.isFinite(to) ? [to] : [from * OUTSIDE])),
     ...rings.map((ring) => ring.edgeM * 1.15),
   ];
   return Math.max(0.9, ...ends) * 1.04;
@@ -119,9 +119,14 @@ export function Tape({ label, balls, rings = [], system, medianM: median = null,
   );
 }
 
+/** How far beyond the last ring balls are drawn of which no more is known than "outside": a third as far again. */
+const OUTSIDE = 4 / 3;
+
 /** Spreads the balls of each ring evenly over it: they lie somewhere in there. */
 function ringMarks(balls: readonly TapeBall[], lengthM: number): { atM: number; index: number }[] {
-  const places = balls.flatMap(({ from, to }, index) => (from === to ? [] : [{ from, to: Math.min(to, lengthM), index }]));
+  const places = balls.flatMap(({ from, to }, index) =>
+    from === to ? [] : [{ from, to: Math.min(Number.isFinite(to) ? to : from * OUTSIDE, lengthM), index }],
+  );
   return places.map(({ from, to, index }) => {
     const same = places.filter((other) => other.from === from && other.to === to);
     const rank = same.findIndex((other) => other.index === index);

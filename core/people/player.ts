@@ -22,9 +22,9 @@ export const playerSchema = z
     level: z.number({ error: 'Give the level as a number.' }).min(-10, 'A level is from −10 to 54.').max(54, 'A level is from −10 to 54.'),
     handed: z.enum(HANDS),
     units: z.enum(UNIT_SYSTEMS),
-    paceM: ownLength('pace', 0.3, 1.5, '1 to 5 ft (0.3 to 1.5 m)'),
-    clubM: ownLength('club', 0.6, 1.4, '2 to 4½ ft (0.6 to 1.4 m)'),
-    putterM: ownLength('putter', 0.5, 1.4, '1½ to 4½ ft (0.5 to 1.4 m)'),
+    paceM: ownLength('pace', 0.3, 1.5, '12 to 60 in (0.3 to 1.5 m)'),
+    clubM: ownLength('club', 0.6, 1.4, '24 to 55 in (0.6 to 1.4 m)'),
+    putterM: ownLength('putter', 0.5, 1.4, '20 to 55 in (0.5 to 1.4 m)'),
     clubs: z.array(clubSchema).max(20, 'At most 20 clubs.'),
   })
   .superRefine(({ clubs }, ctx) => {

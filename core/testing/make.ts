@@ -82,9 +82,10 @@ export function voidOf(event: ShotEvent, n: number): ShotEvent {
   return { eventId: idOf(3000 + n), shotId, sessionId, deviceId, deviceSeq: 500 + n, deviceAt, kind: 'void', payload: {} };
 }
 
+const PLAIN = game();
+
 /** One ball of one kind of shot, outside any game. */
 export function shot(kind: Partial<Shot>, result: Result, n = 1): Shot {
-  const spec = game();
-  const event = record(spec, 0, result, n);
+  const event = record(PLAIN, 0, result, n);
   return { ...(event.payload as Shot), shotId: event.shotId, ...kind };
 }

@@ -34,7 +34,7 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
   const router = useRouter();
   const { fields, append, remove } = useFieldArray({ control, name: 'clubs', keyName: 'fieldId' });
   const units = useWatch({ control, name: 'units' });
-  const lengthUnit = units === 'metric' ? 'm' : 'ft';
+  const lengthUnit = units === 'metric' ? 'm' : 'in';
   const address = `/a/${slug}/players/${playerId}`;
   const submit = handleSubmit(async (player) => {
     const result = await savePlayerAction(slug, playerId, player).catch(() => null);

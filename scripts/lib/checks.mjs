@@ -1,7 +1,8 @@
+import { execFile } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './install.mjs';
-import { bin, run } from './run.mjs';
+import { bin, quietEnv } from './run.mjs';
 import { say } from './say.mjs';
 
 const ROOMS = ['core', 'db', 'server', 'features', 'app', 'ui', 'workers', 'cli', 'scripts', 'e2e'].filter((room) =>
@@ -10,7 +11,7 @@ const ROOMS = ['core', 'db', 'server', 'features', 'app', 'ui', 'workers', 'cli'
 
 /** The checks that need no database and no browser: what each is called, and its command. */
 const CHECKS = [
-  ['types', async () => (await next('typegen')) || (await tool('tsc', '--noEmit', '-p', '.'))],
+  ['types', async () => (await next('typegen'), tool('tsc', '--noEmit', '-p', '.'))],
   ['types of the core alone', () => tool('tsc', '--noEmit', '-p', 'core')],
   ['lint', () => tool('eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.next/eslint-cache')],
   ['format', () => tool('prettier', '--check', '--log-level', 'warn', '--cache', '.')],
@@ -21,18 +22,31 @@ const CHECKS = [
   ['unused code', () => tool('knip', '--no-progress')],
 ];
 
-const tool = (name, ...args) => run(bin(name), args, { cwd: root });
-const next = (...args) =>
-  run(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), ...args], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+/** Runs a tool of the project and gives whether it was content, and what it said. */
+const tool = (name, ...args) => heard(bin(name), args);
+const next = (...args) => heard(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), ...args]);
 
-/** Runs the checks one after the other; each counts as one that passed or failed. */
+function heard(command, args) {
+  return new Promise((resolve) => {
+    execFile(command, args, { cwd: root, env: quietEnv, maxBuffer: 64 << 20 }, (error, out, err) =>
+      resolve({ ok: !error, said: out + err }),
+    );
+  });
+}
+
+/** Runs the checks, two at a time; each counts as one that passed or failed, and one that failed shows what it said. */
 export async function runChecks(tally) {
-  for (const [name, check] of CHECKS) {
-    const started = Date.now();
-    const ok = (await check()) === 0;
-    tally.count(ok);
-    say(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - started) / 1000).toFixed(0)} s)`);
-  }
+  const waiting = [...CHECKS];
+  const work = async () => {
+    for (let entry = waiting.shift(); entry; entry = waiting.shift()) {
+      const [name, check] = entry;
+      const started = Date.now();
+      const { ok, said } = await check();
+      tally.count(ok);
+      say(`${ok ? '' : said}${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - started) / 1000).toFixed(0)} s)`);
+    }
+  };
+  await Promise.all([work(), work()]);
 }
 
 /** Adds up what passed and failed over all kinds of tests. */
