@@ -31,19 +31,21 @@ await main(async () => {
   try {
     if (part === 'all') await runChecks(tally);
     if (part === 'all' || part === 'unit') {
-      await prepareDatabase(cluster.url, { demo: false });
+      const databaseUrl = cluster.addDatabase('unit');
+      await prepareDatabase(databaseUrl, { demo: false });
       say('Unit tests …');
-      tally.add(await runJest(cluster.url, rest));
+      tally.add(await runJest(databaseUrl, rest));
     }
     if (part !== 'unit') {
       await ensureBuild();
-      await prepareDatabase(cluster.url, { demo: true });
+      const databaseUrl = cluster.addDatabase('browser');
+      await prepareDatabase(databaseUrl, { demo: true });
       const port = await freePort();
       const url = `http://127.0.0.1:${port}`;
       const app = await startApp('start', {
         port,
         host: '127.0.0.1',
-        databaseUrl: cluster.url,
+        databaseUrl,
         publicUrl: url,
         secret: randomBytes(32).toString('hex'),
         logLevel: 'error',
@@ -52,7 +54,7 @@ await main(async () => {
       undo.push(() => app.kill('SIGTERM'));
       say('Browser tests …');
       const project = part === 'screenshots' ? ['--project=screenshots'] : ['--project=browser'];
-      tally.add(await runPlaywright(url, cluster.url, [...project, ...rest]));
+      tally.add(await runPlaywright(url, databaseUrl, [...project, ...rest]));
     }
   } finally {
     tidy();
