@@ -12,6 +12,7 @@ function makeAuth() {
   return betterAuth({
     appName: 'Inch Game',
     baseURL: env().PUBLIC_URL,
+    trustedOrigins: [env().PUBLIC_URL.replace('//127.0.0.1', '//localhost')],
     secret: env().AUTH_SECRET,
     telemetry: { enabled: false },
     logger: logLevel === 'silent' ? { disabled: true } : { level: logLevel },

@@ -38,12 +38,13 @@ export async function coachOfSession(db: Db, userId: string, sessionId: string):
   return row ? coachIn(db, userId, row.slug) : null;
 }
 
-/** The address of the first academy a user belongs to; null before there is one. */
+/** The address of the first academy a user belongs to; null before there is one that was made to its end. */
 export async function homeOf(db: Db, userId: string): Promise<string | null> {
   const [row] = await db
     .select({ slug: authOrganization.slug })
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
+    .innerJoin(academy, eq(academy.academyId, authOrganization.id))
     .where(eq(authMember.userId, userId))
     .orderBy(authMember.createdAt)
     .limit(1);

@@ -5,7 +5,8 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm, useWatch } from 'react-hook-form';
 import { academySchema, type AcademyForm as AcademyFields } from '@/core/people/account';
 import { Choice, Field } from '../form/field';
-import { NOT_SENT, showFaults } from '../form/server-faults';
+import { FormAlert } from '../form/form-alert';
+import { useSave } from '../form/use-save';
 import { goTo } from '../shell/go';
 import { makeAcademy } from './actions';
 
@@ -13,18 +14,18 @@ const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC
 
 /** Makes the academy of somebody who has just signed up: a squad's, or one's own. */
 export function AcademyForm() {
-  const { register, handleSubmit, setError, control, formState } = useForm<AcademyFields>({
+  const form = useForm<AcademyFields>({
     resolver: zodResolver(academySchema),
     defaultValues: { who: 'squad', name: '', units: 'imperial', timeZone: 'UTC' },
   });
+  const { register, control, formState } = form;
   const { errors, isSubmitting } = formState;
   const who = useWatch({ control, name: 'who' });
-  const submit = handleSubmit(async (form) => {
-    const result = await makeAcademy({ ...form, timeZone: localZone() }).catch(() => null);
-    if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) goTo(result.address);
-    else showFaults(result, setError);
-  });
+  const submit = useSave(
+    form,
+    (academy) => makeAcademy({ ...academy, timeZone: localZone() }),
+    ({ address }) => goTo(address),
+  );
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3">
       <fieldset className="d-grid gap-2">
@@ -43,11 +44,7 @@ export function AcademyForm() {
           ['metric', 'metres'],
         ]}
       />
-      {errors.root && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          {errors.root.message}
-        </p>
-      )}
+      <FormAlert message={errors.root?.message} />
       <Button type="submit" size="lg" disabled={isSubmitting}>
         Begin
       </Button>

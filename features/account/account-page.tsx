@@ -5,7 +5,7 @@ import styles from './account-page.module.scss';
 export function AccountPage({ title, children }: { title: string; children: ReactNode }) {
   return (
     <main className={styles.page}>
-      <div className={styles.rule} aria-hidden="true" />
+      <div className="tape-strip" aria-hidden="true" />
       <div className={styles.box}>
         <p className={styles.name}>Inch Game</p>
         <p className={styles.line}>Design a short game, score every ball, see what costs strokes.</p>

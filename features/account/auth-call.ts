@@ -18,6 +18,7 @@ async function reason(response: Response | null): Promise<string> {
   const answer = (await response.json().catch(() => ({}))) as { code?: string; message?: string };
   if (answer.code === 'INVALID_EMAIL_OR_PASSWORD') return 'E-mail or password is not right.';
   if (answer.code?.startsWith('USER_ALREADY_EXISTS')) return 'There is an account with this e-mail already: sign in instead.';
+  if (response.status === 403) return 'The program was started for another address (PUBLIC_URL): open it under that one.';
   if (response.status >= 500) return 'The server could not do this. Nothing is lost; try again.';
   return answer.message ?? 'This was refused.';
 }

@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signInSchema } from '@/core/people/account';
 import { Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
 import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
 
@@ -32,11 +33,7 @@ export function SignInForm({ next }: { next: string }) {
         register={register('password')}
         error={errors.password?.message}
       />
-      {errors.root && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          {errors.root.message}
-        </p>
-      )}
+      <FormAlert message={errors.root?.message} />
       <Button type="submit" size="lg" disabled={isSubmitting}>
         Sign in
       </Button>

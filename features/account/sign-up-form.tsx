@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signUpSchema } from '@/core/people/account';
 import { Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
 import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
 
@@ -33,11 +34,7 @@ export function SignUpForm() {
         register={register('password')}
         error={errors.password?.message}
       />
-      {errors.root && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          {errors.root.message}
-        </p>
-      )}
+      <FormAlert message={errors.root?.message} />
       <Button type="submit" size="lg" disabled={isSubmitting}>
         Make the account
       </Button>

@@ -8,10 +8,11 @@ import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';
 import { Field } from '../form/field';
-import { NOT_SENT, showFaults } from '../form/server-faults';
+import { FormAlert } from '../form/form-alert';
+import { useSave } from '../form/use-save';
 import { saveGameAction } from './actions';
-import styles from './games.module.scss';
 import { RingFields } from './ring-fields';
+import { SIDE } from './side';
 import { StationFields } from './station-fields';
 import { TargetPreview } from './target-preview';
 
@@ -20,33 +21,28 @@ type Props = { slug: string; gameId: string; initial: GameSpec; units: UnitSyste
 /** Designs a ring game: stations on the left, the target to scale and its rings beside them. */
 export function GameForm({ slug, gameId, initial, units, isNew }: Props) {
   const form = useForm<GameSpec>({ resolver: zodResolver(gameSpecSchema), defaultValues: initial, mode: 'onTouched' });
-  const { register, handleSubmit, setError, control, formState } = form;
+  const { register, control, formState } = form;
   const { errors, isSubmitting } = formState;
   const router = useRouter();
   const spec = useWatch({ control }) as GameSpec;
   const address = `/a/${slug}/games/${gameId}`;
-  const submit = handleSubmit(async (game) => {
-    const result = await saveGameAction(slug, gameId, game).catch(() => null);
-    if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) router.push(address);
-    else showFaults(result, setError);
-  });
+  const submit = useSave(
+    form,
+    (game) => saveGameAction(slug, gameId, game),
+    () => router.push(address),
+  );
   return (
     <FormProvider {...form}>
-      <Form noValidate onSubmit={submit} className={styles.designer}>
-        <section className={styles.column} aria-label="Stations">
+      <Form noValidate onSubmit={submit} className="desk" style={SIDE}>
+        <section aria-label="Stations">
           <Field id="title" label="Title" register={register('title')} error={errors.title?.message} maxLength={80} autoComplete="off" />
           <StationFields units={units} />
         </section>
-        <section className={`${styles.column} ${styles.targetColumn}`} aria-label="Rings at the hole">
+        <section aria-label="Rings at the hole">
           <h2>Rings at the hole</h2>
           <TargetPreview spec={spec} units={units} />
           <RingFields />
-          {errors.root && (
-            <p role="alert" className="text-danger fw-semibold m-0">
-              {errors.root.message}
-            </p>
-          )}
+          <FormAlert message={errors.root?.message} />
           <div className="d-flex gap-2">
             <Button type="submit" size="lg" disabled={isSubmitting} className="flex-grow-1">
               {isNew ? 'Save the game' : 'Save the change'}

@@ -3,14 +3,13 @@ import Link from 'next/link';
 import { ballsOf } from '@/core/game/spec';
 import { schemeOf } from '@/core/game/scoring';
 import type { Answer } from '@/server/data';
-import styles from './games.module.scss';
 
 type Props = { slug: string; games: Answer<'listGames'> };
 
 export function GameList({ slug, games }: Props) {
   if (games.length === 0)
     return (
-      <p className={styles.empty}>
+      <p className="empty">
         No game yet. <Link href={`/a/${slug}/games/new`}>Design the first one</Link>: a station or two, some rings, and what each is worth.
       </p>
     );
@@ -18,14 +17,14 @@ export function GameList({ slug, games }: Props) {
     <ul className="rows">
       {games.map(({ gameId, spec, version, sessions }) => (
         <li key={gameId}>
-          <Link href={`/a/${slug}/games/${gameId}`} className={styles.gameLink}>
+          <Link href={`/a/${slug}/games/${gameId}`} className="row-link">
             <b>{spec.title}</b>
             <span className="small-print">
               {schemeOf(spec.scoring).label} · {counted(spec.stations.length, 'station')} · version {version}
               {spec.goal !== null && ` · goal ${spec.goal}`}
             </span>
           </Link>
-          <span className={styles.gameCounts}>
+          <span className="row-counts">
             <span>
               <b className="fig">{ballsOf(spec)}</b> balls
             </span>

@@ -7,6 +7,7 @@ import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
 import { Target } from '@/ui/target';
 import styles from './games.module.scss';
+import { SIDE } from './side';
 import { StartPlay } from './start-play';
 
 type Props = { slug: string; game: GameRow; units: UnitSystem; players: { playerId: string; name: string }[] };
@@ -17,8 +18,8 @@ export function GamePage({ slug, game, units, players }: Props) {
   const { rings, holedPoints, ringUnit } = spec.scoring;
   const edge = (metres: number) => formatLength(metres, units === 'metric' ? 'm' : ringUnit === 'm' ? 'm' : 'ft', 2);
   return (
-    <div className={styles.designer}>
-      <section className={styles.column}>
+    <div className="desk" style={SIDE}>
+      <section>
         <div className="d-flex justify-content-between align-items-start gap-3">
           <h1>{spec.title}</h1>
           <Link href={`/a/${slug}/games/${game.gameId}/edit`} className="btn btn-outline-dark flex-shrink-0">
@@ -49,7 +50,7 @@ export function GamePage({ slug, game, units, players }: Props) {
           ))}
         </ol>
       </section>
-      <section className={`${styles.column} ${styles.targetColumn}`}>
+      <section>
         <h2 className="mb-2">Rings at the hole</h2>
         <Target
           label="The target from above"

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { NOT_SENT } from '../form/server-faults';
+import { NOT_SENT } from '../form/use-save';
 import { newId } from '../play/device/ids';
 import { goTo } from '../shell/go';
 import { startAction } from './actions';
@@ -26,7 +26,7 @@ export function StartPlay({ slug, gameId, players }: Props) {
 
   if (players.length === 0)
     return (
-      <p className={styles.empty}>
+      <p className="empty">
         Nobody to play it yet: <Link href={`/a/${slug}/players/new`}>add a player</Link> first.
       </p>
     );

@@ -7,6 +7,7 @@ import { counted, formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { tappedResult } from './entry';
+import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
 
 type Props = {
@@ -70,14 +71,7 @@ export function PlacePanel({ place, reachM, system, worth, busy, onMove, onRecor
           </button>
         ))}
       </div>
-      <div className={styles.finish}>
-        <button type="button" className="btn btn-outline-dark" onClick={onCancel}>
-          Cancel
-        </button>
-        <button type="button" className="btn btn-primary" disabled={busy} onClick={() => onRecord(result)}>
-          Record {formatLeft(result.leftM!, system)}
-        </button>
-      </div>
+      <FinishKeys record={formatLeft(result.leftM!, system)} busy={busy} onRecord={() => onRecord(result)} onCancel={onCancel} />
     </div>
   );
 }

@@ -6,6 +6,7 @@ import type { Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
 import type { UnitSystem } from '@/core/units/length';
 import { NOTHING_TYPED, pressPad, sayTyped, typedMetres, typedResult } from './entry';
+import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
 
 type Props = {
@@ -99,14 +100,7 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
           ⌫
         </button>
       </div>
-      <div className={styles.finish}>
-        <button type="button" className="btn btn-outline-dark" onClick={onCancel}>
-          Cancel
-        </button>
-        <button type="button" className="btn btn-primary" disabled={busy} onClick={finish}>
-          Record {sayTyped(typed, system)}
-        </button>
-      </div>
+      <FinishKeys record={sayTyped(typed, system)} busy={busy} onRecord={finish} onCancel={onCancel} />
     </div>
   );
 }

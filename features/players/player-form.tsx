@@ -8,8 +8,9 @@ import { Controller, FormProvider, useFieldArray, useForm, useWatch } from 'reac
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
 import { asNumber } from '../form/numbers';
-import { NOT_SENT, showFaults } from '../form/server-faults';
+import { useSave } from '../form/use-save';
 import { newId } from '../play/device/ids';
 import { savePlayerAction } from './actions';
 import styles from './players.module.scss';
@@ -29,19 +30,18 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
     defaultValues: initial,
     mode: 'onTouched',
   });
-  const { register, control, handleSubmit, setError, formState } = form;
+  const { register, control, formState } = form;
   const { errors, isSubmitting } = formState;
   const router = useRouter();
   const { fields, append, remove } = useFieldArray({ control, name: 'clubs', keyName: 'fieldId' });
   const units = useWatch({ control, name: 'units' });
   const lengthUnit = units === 'metric' ? 'm' : 'in';
   const address = `/a/${slug}/players/${playerId}`;
-  const submit = handleSubmit(async (player) => {
-    const result = await savePlayerAction(slug, playerId, player).catch(() => null);
-    if (!result) setError('root', { message: NOT_SENT });
-    else if (result.ok) router.push(address);
-    else showFaults(result, setError);
-  });
+  const submit = useSave(
+    form,
+    (player) => savePlayerAction(slug, playerId, player),
+    () => router.push(address),
+  );
   return (
     <FormProvider {...form}>
       <Form noValidate onSubmit={submit} className={styles.form}>
@@ -142,11 +142,7 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
             Add club
           </Button>
         </fieldset>
-        {errors.root && (
-          <p role="alert" className="text-danger fw-semibold m-0">
-            {errors.root.message}
-          </p>
-        )}
+        <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-2">
           <Button type="submit" size="lg" disabled={isSubmitting}>
             {isNew ? 'Add the player' : 'Save the change'}

@@ -1,14 +1,13 @@
 import Link from 'next/link';
 import type { Answer } from '@/server/data';
 import { sayDay } from '../form/when';
-import styles from './players.module.scss';
 
 type Props = { slug: string; timeZone: string; now: Date; players: Answer<'listPlayers'> };
 
 export function PlayerList({ slug, timeZone, now, players }: Props) {
   if (players.length === 0)
     return (
-      <p className={styles.empty}>
+      <p className="empty">
         Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.
       </p>
     );
@@ -16,14 +15,14 @@ export function PlayerList({ slug, timeZone, now, players }: Props) {
     <ul className="rows">
       {players.map(({ player, balls, lastAt }) => (
         <li key={player.playerId}>
-          <Link href={`/a/${slug}/players/${player.playerId}`} className={styles.playerLink}>
+          <Link href={`/a/${slug}/players/${player.playerId}`} className="row-link">
             <b>{player.name}</b>
             <span className="small-print">
               level {player.level}
               {player.handed === 'left' && ' · left-handed'}
             </span>
           </Link>
-          <span className={styles.playerCounts}>
+          <span className="row-counts">
             <span>
               <b className="fig">{balls.toLocaleString('en')}</b> balls
             </span>

@@ -32,12 +32,12 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
   const worst = worstOf(rows);
   const clamped = shippedReference.clamp(level);
   return (
-    <div className={styles.board}>
-      <section className={styles.main}>
+    <div className="desk">
+      <section>
         <div className="d-flex justify-content-between align-items-start gap-3">
           <h1>
             {player.name}{' '}
-            <span className={styles.under}>
+            <span className="beside">
               against level {level} · {balls.toLocaleString('en')} balls
               {player.handed === 'left' && ' · left-handed'}
             </span>
@@ -47,7 +47,7 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
           </Link>
         </div>
         {shots.length === 0 ? (
-          <p className={styles.empty}>
+          <p className="empty">
             No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the table fills by itself.
           </p>
         ) : (
@@ -65,7 +65,7 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
           </>
         )}
       </section>
-      <aside className={styles.side}>
+      <aside className="no-print">
         <h2>Sessions</h2>
         {sessions.length === 0 ? (
           <p className="small-print">None finished yet.</p>

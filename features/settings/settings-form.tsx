@@ -6,7 +6,8 @@ import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
 import { Choice } from '../form/field';
-import { NOT_SENT, showFaults } from '../form/server-faults';
+import { FormAlert } from '../form/form-alert';
+import { useSave } from '../form/use-save';
 import { saveSettings } from './actions';
 
 type Props = { slug: string; initial: Settings; timeZones: readonly string[] };
@@ -16,15 +17,14 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
     resolver: zodResolver(settingsSchema),
     defaultValues: initial,
   });
-  const { register, handleSubmit, setError, formState } = form;
+  const { register, formState } = form;
   const [saved, setSaved] = useState(false);
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async (settings) => {
-    const result = await saveSettings(slug, settings).catch(() => null);
-    setSaved(result?.ok ?? false);
-    if (!result) setError('root', { message: NOT_SENT });
-    else showFaults(result, setError);
-  });
+  const submit = useSave(
+    form,
+    (settings) => saveSettings(slug, settings),
+    () => setSaved(true),
+  );
   return (
     <FormProvider {...form}>
       <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }}>
@@ -45,16 +45,12 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
           error={errors.timeZone?.message}
           options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
         />
-        {errors.root && (
-          <p role="alert" className="text-danger fw-semibold m-0">
-            {errors.root.message}
-          </p>
-        )}
+        <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">
           <Button type="submit" disabled={isSubmitting}>
             Save
           </Button>
-          <span role="status">{saved && !isSubmitting ? 'Saved.' : ''}</span>
+          <span role="status">{saved && !isSubmitting && !errors.root ? 'Saved.' : ''}</span>
         </div>
       </Form>
     </FormProvider>

@@ -25,7 +25,7 @@ export function Shell({ academy, userName, children }: Props) {
           <SignOut />
         </div>
       </header>
-      <div className={`${styles.rule} no-print`} aria-hidden="true" />
+      <div className="tape-strip no-print" aria-hidden="true" />
       <main id="main">{children}</main>
     </>
   );

@@ -1,5 +1,6 @@
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
+import type { CSSProperties } from 'react';
 import { ballsOf } from '@/core/game/spec';
 import type { Academy, Answer, SessionLine } from '@/server/data';
 import { sayDay, sayMoment } from '../form/when';
@@ -22,11 +23,11 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
   const base = `/a/${slug}`;
   const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now);
   return (
-    <div className={styles.today}>
-      <section className={styles.main}>
+    <div className="desk" style={{ '--side': '27rem' } as CSSProperties}>
+      <section>
         <h1>
           {weekday}{' '}
-          <span className={styles.under}>
+          <span className="beside">
             {counted(players.length, 'player')} · {counted(games.length, 'game')}
           </span>
         </h1>
@@ -70,7 +71,7 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
           </>
         )}
       </section>
-      <aside className={styles.side}>
+      <aside>
         <h2>Not finished</h2>
         <Unfinished
           slug={slug}
