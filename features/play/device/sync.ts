@@ -9,7 +9,7 @@ const RETRY_FIRST_MS = 2_000;
 const RETRY_MOST_MS = 60_000;
 
 let state: SyncState = 'idle';
-let running = false;
+let running: Promise<void> | undefined;
 let again = false;
 let retryMs = RETRY_FIRST_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -32,33 +32,30 @@ function become(next: SyncState) {
 /**
  * Sends what waits, in batches, until nothing does. Called after every ball and whenever the network may be back; where
  * it fails it tries again by itself, after 2 s, then ever more slowly up to a minute. Sending twice stores once.
+ * @returns when everything that waited at the call is sent, or could not be
  */
-export async function sendWaiting(): Promise<void> {
-  if (running) {
-    again = true;
-    return;
-  }
-  running = true;
+export function sendWaiting(): Promise<void> {
+  again = true;
+  return (running ??= send().finally(() => (running = undefined)));
+}
+
+async function send(): Promise<void> {
   clearTimeout(timer);
-  try {
-    do {
-      again = false;
-      for (let batch = await nextBatch(BATCH); batch; batch = await nextBatch(BATCH)) {
-        become('sending');
-        const outcome = await post(batch);
-        if (outcome !== 'stored') {
-          become(outcome);
-          if (outcome !== 'refused') retryLater();
-          return;
-        }
-        await markSent(batch.events.map((event) => event.eventId));
-        retryMs = RETRY_FIRST_MS;
+  while (again) {
+    again = false;
+    for (let batch = await nextBatch(BATCH); batch; batch = await nextBatch(BATCH)) {
+      become('sending');
+      const outcome = await post(batch);
+      if (outcome !== 'stored') {
+        become(outcome);
+        if (outcome !== 'refused') retryLater();
+        return;
       }
-    } while (again);
-    become('idle');
-  } finally {
-    running = false;
+      await markSent(batch.events.map((event) => event.eventId));
+      retryMs = RETRY_FIRST_MS;
+    }
   }
+  become('idle');
 }
 
 function retryLater() {

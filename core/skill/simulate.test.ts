@@ -1,0 +1,46 @@
+import { seededRandom } from '../math/random';
+import { median } from '../math/median';
+import { METRES_PER } from '../units/length';
+import { yd } from '../testing/make';
+import { referencePutting } from './putting';
+import { shippedReference as reference } from './reference';
+import { cellKey, simulateShot, type PlayerTruth } from './simulate';
+
+const kind = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;
+const truth = (level: number, effects: PlayerTruth['effects'] = {}): PlayerTruth => ({ level, putting: referencePutting(level), effects });
+
+function leftOf(player: PlayerTruth, balls = 8000) {
+  const random = seededRandom(11);
+  return Array.from({ length: balls }, () => simulateShot(player, kind, 0, reference, random));
+}
+
+test('a player without effects leaves the level’s median, a little more for the mishits', () => {
+  const level = reference.shot(0, 'chip', 'fairway', yd(15))!;
+  const ratio = median(leftOf(truth(0)).map((ball) => ball.leftM)) / (level.medianLeftFt * METRES_PER.ft);
+  expect(ratio).toBeGreaterThan(0.96);
+  expect(ratio).toBeLessThan(1.06);
+});
+
+test('an effect moves the logarithm of the median by itself', () => {
+  const planted = { [cellKey('chip', 'fairway', yd(15))]: 0.5 };
+  const moved = Math.log(median(leftOf(truth(0, planted)).map((b) => b.leftM)) / median(leftOf(truth(0)).map((b) => b.leftM)));
+  expect(moved).toBeGreaterThan(0.45);
+  expect(moved).toBeLessThan(0.55);
+});
+
+test('most balls finish short, some go in, and weaker levels mishit more', () => {
+  const strong = leftOf(truth(0));
+  const short = strong.filter((ball) => ball.bearingDeg > 90 && ball.bearingDeg < 270).length / strong.length;
+  expect(short).toBeGreaterThan(0.52);
+  expect(short).toBeLessThan(0.6);
+  const holedShare = strong.filter((ball) => ball.holed).length / strong.length;
+  expect(holedShare).toBeGreaterThan(0.001);
+  expect(holedShare).toBeLessThan(0.03);
+  const far = (level: number) => leftOf(truth(level)).filter((ball) => ball.leftM > yd(7)).length;
+  expect(far(28)).toBeGreaterThan(3 * far(0));
+});
+
+test('a shot without a reference can’t be simulated, and says so', () => {
+  const nowhere = { shotType: 'fringe_putt', surface: 'fringe', distanceM: yd(5) } as const;
+  expect(() => simulateShot(truth(0), nowhere, 0, reference, seededRandom(1))).toThrow('the reference has no fringe_putt from fringe');
+});

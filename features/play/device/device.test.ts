@@ -1,0 +1,164 @@
+import 'fake-indexeddb/auto';
+import type { Bundle } from '@/core/game/bundle';
+import { play } from '@/core/game/play';
+import { turnsOf } from '@/core/game/order';
+import type { ShotEvent } from '@/core/shot/shot';
+import { between, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
+import { recordBall, undoBall } from '../record';
+import { countWaiting, forgetSent, keepBundle, nextBatch, readSession } from './store';
+import { sendWaiting, syncState } from './sync';
+
+const spec = game();
+const turns = turnsOf(spec);
+const who = { playerId: PLAYER, sessionId: SESSION };
+
+function bundle(events: ShotEvent[] = [], sessionId = SESSION): Bundle {
+  return {
+    academy: { slug: 'here', name: 'Here' },
+    sessionId,
+    gameId: idOf(9),
+    startedAt: '2026-05-01T18:00:00.000Z',
+    spec,
+    players: [{ playerId: PLAYER, name: 'Otto', handed: 'right', units: 'imperial', best: null }],
+    events,
+  };
+}
+
+/** A server for the tests: keeps what is posted, once each, and answers as it is told. */
+const server = {
+  events: [] as ShotEvent[],
+  answer: 'stored' as 'stored' | number | 'no network',
+  posts: 0,
+};
+const respond = (status: number) => ({ ok: status < 300, status }) as Response;
+
+beforeEach(async () => {
+  server.events = [];
+  server.answer = 'stored';
+  server.posts = 0;
+  global.fetch = jest.fn(async (_url, init) => {
+    server.posts++;
+    if (server.answer === 'no network') throw new TypeError('no network');
+    if (server.answer !== 'stored') return respond(server.answer);
+    const { events } = JSON.parse(String((init as RequestInit).body)) as { events: ShotEvent[] };
+    for (const event of events) if (!server.events.some((known) => known.eventId === event.eventId)) server.events.push(event);
+    return respond(200);
+  });
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
+  await sendWaiting();
+  await forgetSent();
+  await keepBundle(bundle());
+  server.events = [];
+});
+afterEach(() => jest.useRealTimers());
+
+const standing = async () => play(spec, (await readSession(SESSION))!.shots);
+const settled = async () => {
+  await sendWaiting();
+  await sendWaiting();
+};
+
+test('a ball is on the device as soon as it is recorded, and reaches the server once', async () => {
+  expect(await recordBall(spec, turns[0]!, left(2), who)).toBe(true);
+  expect((await standing()).running).toEqual([4]);
+  await settled();
+  expect(await countWaiting()).toBe(0);
+  expect(server.events.map((event) => event.kind)).toEqual(['record']);
+  expect(server.events[0]).toMatchObject({ deviceSeq: expect.any(Number), payload: { turnNo: 0, stationKey: 'a', leftM: 0.6096 } });
+});
+
+test('a press for a turn that is taken records nothing: twice, late, or in another tab', async () => {
+  const stored = await Promise.all([1, 2, 3].map(() => recordBall(spec, turns[0]!, holed, who)));
+  expect(stored.filter(Boolean)).toHaveLength(1);
+  expect(await recordBall(spec, turns[2]!, holed, who)).toBe(false);
+  expect((await standing()).played).toHaveLength(1);
+});
+
+test('undo takes the last ball back, ball by ball, and then does nothing', async () => {
+  await recordBall(spec, turns[0]!, left(2), who);
+  await recordBall(spec, turns[1]!, left(5), who);
+  expect(await undoBall(spec, who)).toBe(true);
+  expect((await standing()).running).toEqual([4]);
+  await undoBall(spec, who);
+  expect(await undoBall(spec, who)).toBe(false);
+  await settled();
+  expect(server.events.map((event) => event.kind)).toEqual(['record', 'record', 'void', 'void']);
+});
+
+test('without a network balls wait in their order; they go by themselves when it is back', async () => {
+  server.answer = 'no network';
+  for (const [turn, result] of [left(2), between(3, 6), holed].entries()) await recordBall(spec, turns[turn]!, result, who);
+  await settled();
+  expect([await countWaiting(), syncState()]).toEqual([3, 'unreachable']);
+  expect((await standing()).score).toBe(12);
+  server.answer = 'stored';
+  await jest.advanceTimersByTimeAsync(60_000);
+  await settled();
+  expect([await countWaiting(), syncState()]).toEqual([0, 'idle']);
+  expect(server.events.map((event) => (event.kind === 'record' ? event.payload.turnNo : null))).toEqual([0, 1, 2]);
+});
+
+test('an answer that got lost makes a batch go twice, and it is stored once', async () => {
+  server.answer = 'no network';
+  await recordBall(spec, turns[0]!, holed, who);
+  await settled();
+  server.events.push(...(await nextBatch(10))!.events);
+  server.answer = 'stored';
+  await settled();
+  expect(server.events).toHaveLength(1);
+});
+
+test.each([
+  [401, 'signed-out'],
+  [409, 'refused'],
+  [503, 'unreachable'],
+  [429, 'unreachable'],
+] as const)('an answer of %d keeps the balls and says %s', async (status, state) => {
+  server.answer = status;
+  await recordBall(spec, turns[0]!, holed, who);
+  await settled();
+  expect([await countWaiting(), syncState()]).toEqual([1, state]);
+});
+
+test('what is refused is not sent again and again; what could not be reached is', async () => {
+  server.answer = 409;
+  await recordBall(spec, turns[0]!, holed, who);
+  await settled();
+  const posts = server.posts;
+  await jest.advanceTimersByTimeAsync(300_000);
+  expect(server.posts).toBe(posts);
+  server.answer = 503;
+  await settled();
+  const before = server.posts;
+  await jest.advanceTimersByTimeAsync(300_000);
+  expect(server.posts).toBeGreaterThan(before + 2);
+  expect(server.posts).toBeLessThan(before + 15);
+});
+
+test('a bundle that was on its way while a ball was sent does not lose that ball', async () => {
+  const early = bundle();
+  await recordBall(spec, turns[0]!, left(2), who);
+  await settled();
+  await keepBundle(early);
+  expect((await standing()).running).toEqual([4]);
+});
+
+test('balls that another device recorded come with the bundle and keep their order', async () => {
+  await keepBundle(bundle([record(spec, 0, left(2)), record(spec, 1, left(8))]));
+  expect((await standing()).running).toEqual([4, 5]);
+  await recordBall(spec, turns[2]!, holed, who);
+  expect((await standing()).running).toEqual([4, 5, 11]);
+});
+
+test('signing out forgets what is sent, and keeps what is not', async () => {
+  await recordBall(spec, turns[0]!, left(2), who);
+  await settled();
+  await forgetSent();
+  expect(await readSession(SESSION)).toBeUndefined();
+  await keepBundle(bundle());
+  server.answer = 401;
+  await recordBall(spec, turns[0]!, left(2), who);
+  await settled();
+  await forgetSent();
+  expect((await readSession(SESSION))?.shots).toHaveLength(1);
+});

@@ -1,0 +1,66 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { newPlayer, type PlayerForm as PlayerFields } from '@/core/people/player';
+import { savePlayerAction } from './actions';
+import { PlayerForm } from './player-form';
+
+const push = jest.fn();
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
+jest.mock('./actions', () => ({ savePlayerAction: jest.fn(async () => ({ ok: true })) }));
+const sent = () => jest.mocked(savePlayerAction).mock.calls.at(-1)![2] as PlayerFields;
+
+function show(initial = newPlayer('', 'imperial')) {
+  jest.mocked(savePlayerAction).mockClear();
+  render(<PlayerForm slug="here" playerId="00000000-0000-7000-8000-000000000001" initial={initial} isNew />);
+  return userEvent.setup();
+}
+const beside = (label: string | RegExp) => within(screen.getByLabelText(label).parentElement!);
+
+test('a nickname and a level are enough', async () => {
+  const user = show();
+  await user.type(screen.getByLabelText('Name or nickname'), 'Zip');
+  await user.clear(screen.getByLabelText('Level'));
+  await user.type(screen.getByLabelText('Level'), '12,5');
+  await user.selectOptions(screen.getByLabelText('Plays'), 'left-handed');
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent()).toMatchObject({ name: 'Zip', level: 12.5, handed: 'left', paceM: null, clubs: [] });
+  expect(push).toHaveBeenCalledWith('/a/here/players/00000000-0000-7000-8000-000000000001');
+});
+
+test('own lengths are typed in inches or metres and kept in metres', async () => {
+  const user = show(newPlayer('Zip', 'imperial'));
+  await user.type(screen.getByLabelText(/^One pace/), '30');
+  await user.selectOptions(screen.getByLabelText('Reads lengths in'), 'metres');
+  expect(screen.getByLabelText(/^One pace/)).toHaveValue('0.762');
+  await user.type(screen.getByLabelText(/^Club length/), '0.9');
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent()).toMatchObject({ paceM: 0.762, clubM: 0.9, putterM: null, units: 'metric' });
+});
+
+test('what is wrong is said beside its field and nothing is sent', async () => {
+  const user = show();
+  await user.clear(screen.getByLabelText('Level'));
+  await user.type(screen.getByLabelText('Level'), 'good');
+  await user.type(screen.getByLabelText(/^One pace/), '300');
+  await user.click(screen.getByRole('button', { name: 'Add club' }));
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(beside('Name or nickname').getByText('Give a name or a nickname.')).toBeVisible();
+  expect(beside('Level').getByText('Give the level as a number.')).toBeVisible();
+  expect(beside(/^One pace/).getByText(/A pace is 12 to 60 in/)).toBeVisible();
+  expect(beside('Club').getByText('Name the club.')).toBeVisible();
+  expect(beside('Loft, degrees').getByText('Give the loft in degrees.')).toBeVisible();
+  expect(screen.getByLabelText('Level')).toHaveValue('good');
+  expect(savePlayerAction).not.toHaveBeenCalled();
+});
+
+test('clubs are added and taken out', async () => {
+  const user = show(newPlayer('Zip', 'imperial'));
+  for (const [i, label] of ['lob', 'gap'].entries()) {
+    await user.click(screen.getByRole('button', { name: 'Add club' }));
+    await user.type(screen.getAllByLabelText('Club')[i]!, label);
+    await user.type(screen.getAllByLabelText('Loft, degrees')[i]!, String(60 - 9 * i));
+  }
+  await user.click(screen.getByRole('button', { name: 'Remove club 1' }));
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent().clubs).toEqual([{ clubId: expect.any(String), label: 'gap', loftDeg: 51 }]);
+});
