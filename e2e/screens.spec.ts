@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { ask } from './database';
-import { complaints, targetScale } from './steps';
+import { addPlayer, complaints, designGame, pressKey, signUp, startPlay, targetScale } from './steps';
 
 /** Every screen, looked at by axe, for what sticks out sideways, and for what it complains about. */
 async function examine(page: Page, name: string, inTheSun = false) {
@@ -104,6 +104,32 @@ test.describe('before signing in', () => {
       await examine(page, door);
     }
     expect(complained.filter((text) => !text.includes('404'))).toEqual([]);
+  });
+});
+
+test.describe('an academy that has just begun', () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+  test('its first screens, and the end of a game', async ({ page }) => {
+    test.setTimeout(120_000);
+    const complained = complaints(page);
+    await page.setViewportSize({ width: 360, height: 740 });
+    const home = await signUp(page, { academy: 'New Here' }, 'Coach Test', () => examine(page, 'begin'));
+    for (const room of ['', '/games', '/players', '/logbook']) {
+      await page.goto(home + room);
+      await examine(page, `empty ${room}`);
+    }
+    await addPlayer(page, home, 'Otto', '12');
+    await examine(page, 'a player without balls');
+    await designGame(page, home, {
+      title: 'One',
+      stations: [{ shot: 'putt', distance: '6', balls: '1' }],
+      rings: [['1', '4']],
+      holed: '6',
+    });
+    await startPlay(page, 'Otto');
+    await pressKey(page, 'Holed', 6);
+    await examine(page, 'summary', true);
+    expect(complained).toEqual([]);
   });
 });
 

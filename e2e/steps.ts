@@ -4,8 +4,17 @@ import { expect, type Page } from '@playwright/test';
 
 let accounts = 0;
 
-/** Makes an account and its academy; sign-ups are limited, so a refused one is tried again. */
-export async function signUp(page: Page, who: { academy: string } | 'alone', name = 'Coach Test'): Promise<string> {
+/**
+ * Makes an account and its academy; sign-ups are limited, so a refused one is tried again.
+ * @param atBegin runs on the page between the two
+ * @returns the academy's address
+ */
+export async function signUp(
+  page: Page,
+  who: { academy: string } | 'alone',
+  name = 'Coach Test',
+  atBegin = async () => {},
+): Promise<string> {
   const email = `coach-${Date.now()}-${process.pid}-${++accounts}@test.example`;
   await page.goto('/sign-up');
   await page.getByLabel('Your name').fill(name);
@@ -15,6 +24,7 @@ export async function signUp(page: Page, who: { academy: string } | 'alone', nam
     await page.getByRole('button', { name: 'Make the account' }).click();
     await expect(page).toHaveURL(/\/begin$/, { timeout: 4_000 });
   }).toPass({ intervals: [5_000, 8_000], timeout: 50_000 });
+  await atBegin();
   if (who === 'alone') await page.getByLabel('I practise alone').check();
   else await page.getByLabel('Name of the academy').fill(who.academy);
   await page.getByRole('button', { name: 'Begin' }).click();
