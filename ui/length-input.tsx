@@ -23,6 +23,8 @@ export function readNumber(text: string): number | null {
   return tidy === '' ? null : Number(tidy);
 }
 
+const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = { m: 'metres', yd: 'yards', ft: 'feet', in: 'inches' };
+
 /** A length, typed in the coach's unit and kept in metres. What was typed stays as it was typed, right or wrong. */
 export function LengthInput({ id, label, value, onChange, onBlur, unit, error, inputRef, className }: Props) {
   const shown = value === null || Number.isNaN(value) ? '' : String(fromMetres(value, unit));
@@ -32,7 +34,7 @@ export function LengthInput({ id, label, value, onChange, onBlur, unit, error, i
   return (
     <Form.Group controlId={id} className={className}>
       <Form.Label>
-        {label} <span className="small-print">{unit}</span>
+        {label} <span className="small-print">{UNIT_WORDS[unit]}</span>
       </Form.Label>
       <Form.Control
         ref={inputRef}

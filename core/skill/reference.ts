@@ -74,9 +74,9 @@ export class Reference {
     return Math.min(this.levels.at(-1)!, Math.max(this.levels[0]!, level));
   }
 
-  /** Expected putts of the level from `metres` away, by the putting model; 0 in the hole. */
+  /** Expected putts of the level (to a tenth) from `metres` away, by the putting model; 0 in the hole. */
   putts(level: number, metres: number): number {
-    const at = this.clamp(level);
+    const at = Math.round(this.clamp(level) * 10) / 10;
     let putts = this.#putts.get(at);
     if (!putts) this.#putts.set(at, (putts = expectedPutts(referencePutting(at))));
     return putts(metres / METRES_PER.ft);

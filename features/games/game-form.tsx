@@ -35,6 +35,7 @@ export function GameForm({ slug, gameId, initial, units, isNew }: Props) {
     <FormProvider {...form}>
       <Form noValidate onSubmit={submit} className="desk" style={SIDE}>
         <section aria-label="Stations">
+          <h1 className="mb-2">{isNew ? 'A new game' : 'Change a game'}</h1>
           <Field id="title" label="Title" register={register('title')} error={errors.title?.message} maxLength={80} autoComplete="off" />
           <StationFields units={units} />
         </section>

@@ -1,6 +1,5 @@
 import { freshKey, type GameSpec, type Station } from '@/core/game/spec';
-import type { UnitSystem } from '@/core/units/length';
-import { toMetres } from '@/core/units/length';
+import { toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
 export function firstStation(units: UnitSystem): Station {

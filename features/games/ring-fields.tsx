@@ -42,7 +42,7 @@ export function RingFields() {
     <div>
       <div className={styles.ringHead} aria-hidden="true">
         <span />
-        <span>From the hole, {unit}</span>
+        <span>From the hole, {unit === 'm' ? 'metres' : 'feet'}</span>
         <span>Points</span>
       </div>
       <div className={styles.ring}>

@@ -3,16 +3,15 @@
 import { useEffect, useState } from 'react';
 import { sayStation, sayStationLie } from '@/core/game/describe';
 import type { Standing } from '@/core/game/play';
+import type { Who } from '@/core/game/record';
 import { schemeOf } from '@/core/game/scoring';
 import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
 import type { GameSpec } from '@/core/game/spec';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
-import { counted, formatLength } from '@/core/units/format';
-import { leftUnit } from '@/core/units/format';
+import { counted, formatLength, leftUnit } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { Who } from '@/core/game/record';
 import { Tape } from '@/ui/tape';
 import { Target, targetReach, type Place } from '@/ui/target';
 import { PlacePanel } from './place-panel';

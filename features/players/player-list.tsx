@@ -26,7 +26,7 @@ export function PlayerList({ slug, timeZone, now, players }: Props) {
             <span>
               <b className="fig">{balls.toLocaleString('en')}</b> balls
             </span>
-            <span className="small-print">{lastAt ? `last ${sayDay(lastAt, timeZone, now)}` : 'no ball yet'}</span>
+            <span className="small-print">{lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'}</span>
           </span>
         </li>
       ))}

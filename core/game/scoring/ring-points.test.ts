@@ -1,8 +1,7 @@
 import fc from 'fast-check';
-import { between, ft, game, holed, left } from '../../testing/make';
+import { between, ft, game, holed, left, record } from '../../testing/make';
 import { play } from '../play';
 import { projectShots } from '../../shot/project';
-import { record } from '../../testing/make';
 import { ringPoints, ringPointsFor, type RingPoints } from './ring-points';
 
 const rings = game().scoring;
