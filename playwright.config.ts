@@ -8,6 +8,8 @@ export default defineConfig({
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: false,
+  // A second try where nobody watches; the run says how many needed one.
+  retries: process.env.CI ? 1 : 0,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json']],

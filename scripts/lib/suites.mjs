@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { root } from './install.mjs';
 import { bin, run } from './run.mjs';
+import { say } from './say.mjs';
 
 /** Runs a test command that writes its result as JSON, and reads how many passed and failed; one that wrote nothing failed. */
 async function counted(command, read) {
@@ -40,6 +41,9 @@ export function runPlaywright(url, databaseUrl, args = []) {
         cwd: root,
         env: { E2E_URL: url, E2E_DATABASE_URL: databaseUrl, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       }),
-    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+    ({ stats }) => {
+      if (stats.flaky > 0) say(`${stats.flaky} of the browser tests needed a second try`);
+      return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+    },
   );
 }
