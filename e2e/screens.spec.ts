@@ -59,9 +59,10 @@ for (const size of SIZES)
     expect(complained).toEqual([]);
   });
 
-for (const size of SIZES)
-  test(`play at ${size.width}x${size.height}: readable, and everything in sight`, async ({ page }) => {
+for (const [size, colorScheme] of [...SIZES.map((one) => [one, 'light'] as const), [SIZES[0]!, 'dark'] as const])
+  test(`play at ${size.width}x${size.height}, ${colorScheme}: readable, and everything in sight`, async ({ page }) => {
     const complained = complaints(page);
+    await page.emulateMedia({ colorScheme });
     await page.setViewportSize(size);
     await page.goto('/a/lantern-hollow/games');
     await page.getByRole('link', { name: /Lantern Six/ }).click();
@@ -90,6 +91,8 @@ for (const size of SIZES)
     await page.getByRole('button', { name: 'Cancel' }).click();
     await page.getByRole('button', { name: 'Type distance' }).click();
     await inSight('type');
+    const ground = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    expect(ground).toBe(colorScheme === 'dark' ? 'rgb(17, 24, 31)' : 'rgb(245, 241, 230)');
     expect(complained).toEqual([]);
   });
 

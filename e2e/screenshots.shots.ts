@@ -55,6 +55,9 @@ test('play', async ({ page }) => {
     await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   }
   await shoot(page, 'play');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await shoot(page, 'play-dusk');
+  await page.emulateMedia({ colorScheme: 'light' });
   await page.mouse.click(x - 2.6 * perFt, y + 3.4 * perFt);
   await shoot(page, 'play-place');
   await page.getByRole('button', { name: /^Record/ }).click();

@@ -56,7 +56,7 @@ export function Tape({ label, balls, rings = [], system, medianM: median = null,
         );
       })}
       <rect x={8} y={TOP} width={width - 16} height={BAND} fill="var(--tape)" />
-      <rect x={8} y={TOP} width={4} height={BAND} fill="var(--flag)" />
+      <rect x={8} y={TOP} width={4} height={BAND} fill="var(--hole)" />
       {marks(lengthM, division).map(({ atM, label: text }) => (
         <g key={atM}>
           <line
@@ -82,8 +82,8 @@ export function Tape({ label, balls, rings = [], system, medianM: median = null,
           width={4}
           height={13}
           rx={2}
-          fill="var(--card)"
-          stroke="var(--ink)"
+          fill="var(--mark)"
+          stroke="var(--tape-ink)"
           strokeWidth={last && index === balls.length - 1 ? 2.4 : 1}
         />
       ))}
@@ -95,7 +95,7 @@ export function Tape({ label, balls, rings = [], system, medianM: median = null,
             x2={x(from)}
             y1={TOP - 4}
             y2={TOP + BAND - 7}
-            stroke="var(--ink)"
+            stroke="var(--tape-ink)"
             strokeWidth={last && i === balls.length - 1 ? 3.6 : 1.9}
           />
         ) : null,

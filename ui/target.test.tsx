@@ -34,5 +34,5 @@ test('a ball lies where it stopped: beyond the hole is up, right is right', () =
 
 test('with no ring yet it still draws the hole', () => {
   const { container } = render(<Target label="Target" rings={[]} system="metric" />);
-  expect(container.querySelector('circle[fill="var(--flag)"]')).not.toBeNull();
+  expect(container.querySelector('circle[fill="var(--hole)"]')).not.toBeNull();
 });

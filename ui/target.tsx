@@ -110,7 +110,7 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
           )}
         </g>
       ))}
-      <circle cx={middle} cy={middle} r={holeR} fill="var(--flag)" />
+      <circle cx={middle} cy={middle} r={holeR} fill="var(--hole)" />
       {balls.map((ball, i) => (
         <circle key={i} cx={at(ball).x} cy={at(ball).y} r={5} fill="var(--card)" stroke="var(--ink)" strokeWidth={1.8} />
       ))}

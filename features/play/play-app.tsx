@@ -57,7 +57,7 @@ function PlaySession({ sessionId }: { sessionId: string }) {
 
 function Notice({ title, text, children }: { title: string; text?: string; children?: React.ReactNode }) {
   return (
-    <main className={styles.notice}>
+    <main className={`${styles.notice} dusk`}>
       <h1>{title}</h1>
       {text && <p>{text}</p>}
       {children ?? (
@@ -77,7 +77,7 @@ function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
   const [ready, setReady] = useState(false);
 
   return (
-    <div className={styles.screen}>
+    <div className={`${styles.screen} dusk`}>
       <PlayHeader bundle={bundle} player={player} standing={standing} />
       {standing.over ? (
         <main className={styles.over}>

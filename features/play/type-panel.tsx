@@ -100,7 +100,7 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
           ⌫
         </button>
       </div>
-      <FinishKeys record={sayTyped(typed, system)} busy={busy} onRecord={finish} onCancel={onCancel} />
+      <FinishKeys record={result ? sayTyped(typed, system) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
     </div>
   );
 }
