@@ -68,13 +68,13 @@ test('without a network balls are kept on the device, said to be waiting, and se
 });
 
 test('a game left in the middle waits on Today, and can be ended and taken back there', async ({ page }) => {
-  await startHalfMoon(page, 'Maren');
+  const sessionId = await startHalfMoon(page, 'Maren');
   // Maren reads metres: 6, 12 and 20 ft are 1.8, 3.7 and 6.1 m.
   await pressKey(page, '1.8 m', 4);
   await expect(page.getByText(waitingLine)).toHaveText('all sent');
   await page.getByRole('link', { name: 'Leave play, to Today' }).click();
-  const line = page.getByRole('listitem').filter({ hasText: 'Maren, Half Moon, ball 2 of 28' });
-  await expect(line).toBeVisible();
+  const line = page.getByRole('listitem').filter({ has: page.locator(`a[href="/play#${sessionId}"]`) });
+  await expect(line).toContainText('Maren, Half Moon, ball 2 of 28');
   await line.getByRole('button', { name: /^End/ }).click();
   await expect(page.getByText('Ended Maren, Half Moon. 1 ball kept.')).toBeVisible();
   await expect(line).toBeHidden();
