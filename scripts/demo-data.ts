@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
+import { plainEntrant } from '@/core/game/entrant';
 import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
@@ -40,7 +41,9 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
     for (const { sessionId, game: index, player, startedAt, events } of sessions) {
       const { gameId, spec } = games[index]!;
       await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: 1, spec, startedAt });
-      await tx.insert(sessionPlayer).values({ academyId, sessionId, playerId: playerIds[player]!, position: 0 });
+      await tx
+        .insert(sessionPlayer)
+        .values({ academyId, sessionId, position: 0, ...plainEntrant(playerIds[player]!, DEMO_PLAYERS[player]!.form.level) });
       await tx.insert(shotEvent).values(
         events.map(({ deviceAt, ...event }) => ({
           ...event,

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { fromMetres, toMetres, type LengthUnit } from '@/core/units/length';
+import { fromMetres, snap, toMetres, type LengthUnit } from '@/core/units/length';
 
 type Props = {
   id: string;
@@ -11,7 +11,9 @@ type Props = {
   value: number | null;
   onChange: (metres: number | null) => void;
   onBlur?: () => void;
-  unit: LengthUnit;
+  /** A unit of length, or a measure of somebody's own: a word in the plural and how long one is. */
+  unit: LengthUnit | { word: string; metres: number };
+  hint?: string;
   error?: string | undefined;
   inputRef?: React.Ref<HTMLInputElement>;
   className?: string;
@@ -25,16 +27,22 @@ export function readNumber(text: string): number | null {
 
 const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = { m: 'metres', yd: 'yards', ft: 'feet', in: 'inches' };
 
+const inUnit = (metres: number, unit: Props['unit']) =>
+  typeof unit === 'string' ? fromMetres(metres, unit) : Math.round((metres / unit.metres) * 1e3) / 1e3;
+const ofUnit = (value: number, unit: Props['unit']) => (typeof unit === 'string' ? toMetres(value, unit) : snap(value * unit.metres));
+
 /** A length, typed in the coach's unit and kept in metres. What was typed stays as it was typed, right or wrong. */
-export function LengthInput({ id, label, value, onChange, onBlur, unit, error, inputRef, className }: Props) {
-  const shown = value === null || Number.isNaN(value) ? '' : String(fromMetres(value, unit));
-  const [typed, setTyped] = useState({ text: shown, unit, metres: value });
+export function LengthInput({ id, label, value, onChange, onBlur, unit, error, inputRef, className, hint }: Props) {
+  const shown = value === null || Number.isNaN(value) ? '' : String(inUnit(value, unit));
+  const word = typeof unit === 'string' ? UNIT_WORDS[unit] : unit.word;
+  const measure = typeof unit === 'string' ? unit : `${unit.word} of ${unit.metres}`;
+  const [typed, setTyped] = useState({ text: shown, measure, metres: value });
   // Another unit, or another value from outside, shows anew; what the user types is left alone.
-  if (typed.unit !== unit || (!Object.is(typed.metres, value) && typed.unit === unit)) setTyped({ text: shown, unit, metres: value });
+  if (typed.measure !== measure || !Object.is(typed.metres, value)) setTyped({ text: shown, measure, metres: value });
   return (
     <Form.Group controlId={id} className={className}>
       <Form.Label>
-        {label} <span className="small-print">{UNIT_WORDS[unit]}</span>
+        {label} <span className="small-print">{word}</span>
       </Form.Label>
       <Form.Control
         ref={inputRef}
@@ -47,11 +55,12 @@ export function LengthInput({ id, label, value, onChange, onBlur, unit, error, i
         onBlur={onBlur}
         onChange={(event) => {
           const number = readNumber(event.target.value);
-          const metres = number === null || Number.isNaN(number) ? number : toMetres(number, unit);
-          setTyped({ text: event.target.value, unit, metres });
+          const metres = number === null || Number.isNaN(number) ? number : ofUnit(number, unit);
+          setTyped({ text: event.target.value, measure, metres });
           onChange(metres);
         }}
       />
+      {hint && !error && <div className="small-print mt-1">{hint}</div>}
       <Form.Control.Feedback type="invalid" id={`${id}-error`}>
         {error}
       </Form.Control.Feedback>

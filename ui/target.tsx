@@ -2,12 +2,14 @@
 
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
-import { METRES_PER, type UnitSystem } from '@/core/units/length';
+import { METRES_PER, snap, type UnitSystem } from '@/core/units/length';
 import { divide, marks } from './scale';
 
 /** A place on the green seen from the hole, in metres: to the right of the line of play, and beyond the hole. */
 export type Place = { right: number; beyond: number };
 export type TargetRing = { radiusM: number; label: string };
+/** An edge that can be taken hold of on the tape: dragged, or moved with the arrow keys, from step to step. */
+export type TargetHandle = { radiusM: number; name: string; says: string; stepM: number; onMove: (radiusM: number) => void };
 
 type Props = {
   label: string;
@@ -18,6 +20,10 @@ type Props = {
   placing?: Place | null;
   /** Called while a finger or pen moves over the target. */
   onPlace?: (place: Place) => void;
+  /** Edges that can be dragged along the tape. */
+  handles?: readonly TargetHandle[];
+  /** How far out it is drawn, in metres; by itself to the outermost ring. */
+  reachM?: number;
   size?: number;
 };
 
@@ -29,10 +35,10 @@ export function targetReach(rings: readonly TargetRing[]): number {
 }
 
 /** The hole from above, to scale: rings, the line of play upwards, the tape laid out to the right. */
-export function Target({ label, rings, system, balls = [], placing = null, onPlace, size = 340 }: Props) {
+export function Target({ label, rings, system, balls = [], placing = null, onPlace, handles = [], reachM: reach, size = 340 }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const middle = size / 2;
-  const reachM = targetReach(rings);
+  const reachM = reach ?? targetReach(rings);
   const k = middle / reachM;
   const at = ({ right, beyond }: Place) => ({ x: middle + right * k, y: middle - beyond * k });
 
@@ -57,7 +63,7 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
       {...(onPlace ? bind() : {})}
       viewBox={`0 0 ${size} ${size}`}
       width="100%"
-      role="img"
+      role={handles.length > 0 ? 'group' : 'img'}
       aria-label={label}
       style={{ display: 'block', borderRadius: 4, touchAction: onPlace ? 'none' : 'auto', cursor: onPlace ? 'crosshair' : 'default' }}
     >
@@ -125,6 +131,9 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
           />
         </g>
       )}
+      {handles.map((handle) => (
+        <Handle key={handle.name} handle={handle} middle={middle} k={k} reachM={reachM} svg={svg} />
+      ))}
       <text x={8} y={19} fontSize={13} fontWeight={600} fill="var(--ink)">
         long
       </text>
@@ -132,5 +141,51 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
         short
       </text>
     </svg>
+  );
+}
+
+type HandleProps = { handle: TargetHandle; middle: number; k: number; reachM: number; svg: React.RefObject<SVGSVGElement | null> };
+
+/** A grip on the tape. It moves from step to step, never into the hole, and as far as the drawing reaches. */
+function Handle({ handle: { radiusM, name, says, stepM, onMove }, middle, k, reachM, svg }: HandleProps) {
+  const most = Math.floor((reachM * 0.99) / stepM) * stepM;
+  const to = (metres: number) => {
+    const next = snap(Math.min(most, Math.max(stepM, Math.round(metres / stepM) * stepM)));
+    if (next !== radiusM) onMove(next);
+  };
+  const bind = useDrag(
+    ({ xy: [clientX], event }) => {
+      event.stopPropagation();
+      const box = svg.current?.getBoundingClientRect();
+      if (box) to(((clientX - box.left) / box.width - 0.5) * ((2 * middle) / k));
+    },
+    { pointer: { touch: true }, filterTaps: true },
+  );
+  const x = middle + radiusM * k;
+  return (
+    <g
+      {...bind()}
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(most * 100) / 100}
+      aria-valuenow={Math.round(radiusM * 100) / 100}
+      aria-valuetext={says}
+      style={{ cursor: 'ew-resize', touchAction: 'none' }}
+      onKeyDown={(event) => {
+        const steps = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 4, PageDown: -4 }[event.key];
+        if (steps === undefined) return;
+        event.preventDefault();
+        to(radiusM + steps * stepM);
+      }}
+    >
+      <rect x={x - 20} y={middle - 24} width={40} height={48} fill="transparent" />
+      <rect x={x - 7} y={middle - 14} width={14} height={28} rx={3} fill="var(--card)" stroke="var(--ink)" strokeWidth={2} />
+      <line x1={x} x2={x} y1={middle - 6} y2={middle + 6} stroke="var(--ink)" strokeWidth={1.4} />
+      <text x={x} y={middle - 19} fontSize={13} fontWeight={700} textAnchor="middle" fill="var(--ink)">
+        {says}
+      </text>
+    </g>
   );
 }

@@ -1,4 +1,5 @@
-import { gameSpecSchema, type GameSpec, type Station } from '../game/spec';
+import { gameSpecSchema, type GameSpec } from '../game/spec';
+import type { Station } from '../game/station';
 import { toMetres } from '../units/length';
 
 type StationLine = [distance: number, ...kind: [Station['shotType'], Station['surface']], balls: number, more?: Partial<Station>];
@@ -24,9 +25,9 @@ function ringGame(title: string, lines: StationLine[], rings: [number, number][]
         ...more,
       };
     }),
+    sizes: { unit: 'ft' },
     scoring: {
       scheme: 'ring_points',
-      ringUnit: 'ft',
       holedPoints,
       rings: rings.map(([radius, points], i) => ({ key: `r${i + 1}`, radiusM: toMetres(radius, 'ft'), points })),
     },

@@ -1,4 +1,5 @@
-import { turnsOf } from '../game/order';
+import { turnsOf } from '../game/turn';
+import { phasesOf } from '../game/phases';
 import { recordOf } from '../game/record';
 import { schemeOf } from '../game/scoring';
 import type { Result } from '../game/scoring/scheme';
@@ -110,7 +111,7 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
 
 /** How a player writes a ball down: mostly by the ring, often by a tap on the target, sometimes with the tape. */
 function writtenDown(spec: GameSpec, { holed, leftM, bearingDeg }: Stopped, random: Random): Result {
-  const keys = schemeOf(spec.scoring).asks(spec.scoring);
+  const keys = schemeOf(spec.scoring).asks(phasesOf(spec)[0]!, spec.stations[0]!);
   if (holed) return keys.find((key) => key.kind === 'holed')!.result;
   const how = random.uniform();
   const measured = how < 0.5 ? 'ring' : how < 0.8 ? 'eye' : 'tape';

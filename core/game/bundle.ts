@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { HANDS } from '../golf/words';
 import { shotEventSchema } from '../shot/shot';
 import { UNIT_SYSTEMS } from '../units/length';
+import { entrantSchema } from './entrant';
 import { gameSpecSchema } from './spec';
 
 /**
@@ -21,6 +22,10 @@ export const bundleSchema = z.object({
         name: z.string(),
         handed: z.enum(HANDS),
         units: z.enum(UNIT_SYSTEMS),
+        entrant: entrantSchema,
+        clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+        /** The club with most balls on record; null before the first. */
+        favourite: z.string().nullable(),
         /** The best score in earlier sessions of this version of the game, and of how many; null before the first. */
         best: z.object({ score: z.number(), sessions: z.int() }).nullable(),
       }),

@@ -1,7 +1,7 @@
 import { say, sayLie } from '../golf/words';
 import { formatLength } from '../units/format';
 import type { LengthUnit, UnitSystem } from '../units/length';
-import type { Station } from './spec';
+import type { Station } from './station';
 
 /** The unit in which a station's distance is shown to somebody: the coach's own where the systems agree, else the reader's. */
 export function stationUnit(station: Pick<Station, 'shotType' | 'distanceUnit'>, system: UnitSystem): LengthUnit {

@@ -1,16 +1,19 @@
 import type { ShotRecord } from '../shot/shot';
-import type { Turn } from './order';
+import type { Turn } from './turn';
 import type { Result } from './scoring/scheme';
 
 /** Whose ball, in which session. */
 export type Who = { playerId: string; sessionId: string };
 
-/** A plain ball of a turn: as the station says, with the result that was entered. */
+/**
+ * A ball of a turn: as the station says and the game asks, with the result that was entered. A ball that is hit again
+ * is marked as such, and is no ordinary evidence.
+ */
 export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): ShotRecord {
   const { station, turnNo, ballNo } = turn;
   return {
     ...who,
-    phase: 0,
+    phase: turn.phase,
     turnNo,
     ballNo,
     stationKey: station.key,
@@ -18,29 +21,31 @@ export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): 
     surface: station.surface,
     sit: station.sit,
     stance: station.stance,
-    trajectory: station.trajectory,
+    trajectory: turn.asked.trajectory ?? station.trajectory,
+    shape: turn.asked.shape ?? station.shape,
+    swingWidth: turn.asked.swingWidth ?? null,
+    clubLabel: turn.asked.club ?? station.club,
+    target: station.target,
     distanceM: station.distanceM,
-    ...result,
-    shape: null,
-    swingWidth: null,
     swingMark: null,
     clubId: null,
-    target: 'hole',
     strokes: null,
     penalty: 0,
     finish: null,
     landed: null,
+    executed: null,
     carryM: null,
     landingErrorM: null,
     intendedM: null,
     mishit: null,
     nBalls: 1,
     sumLeftM: null,
-    counts: 'ordinary',
+    counts: turn.attempt > 1 ? 'rehit' : 'ordinary',
     wind: null,
     stimpFt: null,
     firmness: null,
     note: null,
+    ...result,
     playedAt: playedAt.toISOString(),
   };
 }

@@ -2,7 +2,8 @@ import { DEMO_GAMES } from '../demo/games';
 import { ft, game, station, yd } from '../testing/make';
 import { careLines } from './care';
 import { sayStation, sayStationLie } from './describe';
-import { ballsOf, freshKey, gameSpecSchema } from './spec';
+import { ballsOf } from './phases';
+import { freshKey, gameSpecSchema } from './spec';
 
 /** What the schema says about a game, by path. */
 function faultsOf(change: object): Record<string, string> {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ownLength, ownLengths } from './own-lengths';
 import { UNIT_SYSTEMS } from '../units/length';
 
 const email = z.email('Give an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
@@ -25,7 +26,12 @@ export const academySchema = z
 export type AcademyForm = z.infer<typeof academySchema>;
 
 /** What holds for a whole academy and can be changed later. */
-export const settingsSchema = z.strictObject({ units: z.enum(UNIT_SYSTEMS), timeZone: z.string().min(1, 'Choose a time zone.').max(60) });
+export const settingsSchema = z.strictObject({
+  units: z.enum(UNIT_SYSTEMS),
+  timeZone: z.string().min(1, 'Choose a time zone.').max(60),
+  ...ownLengths,
+  flagstickM: ownLength('flagstick', 1, 3, '3 to 10 ft (1 to 3 m)'),
+});
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** The part of an address that names an academy: "Lantern Hollow!" is "lantern-hollow"; letters without a Latin form are left out. */

@@ -1,14 +1,7 @@
 import { z } from 'zod';
 import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
-
-/** A measure of the player's own, in metres; null where it was never measured. */
-const ownLength = (name: string, minM: number, maxM: number, range: string) =>
-  z
-    .number({ error: 'Give a length, or leave it empty.' })
-    .min(minM, `A ${name} is ${range}.`)
-    .max(maxM, `A ${name} is ${range}.`)
-    .nullable();
+import { ownLengths } from './own-lengths';
 
 export const clubSchema = z.strictObject({
   clubId: z.uuid(),
@@ -22,9 +15,7 @@ export const playerSchema = z
     level: z.number({ error: 'Give the level as a number.' }).min(-10, 'A level is from −10 to 54.').max(54, 'A level is from −10 to 54.'),
     handed: z.enum(HANDS),
     units: z.enum(UNIT_SYSTEMS),
-    paceM: ownLength('pace', 0.3, 1.5, '12 to 60 in (0.3 to 1.5 m)'),
-    clubM: ownLength('club', 0.6, 1.4, '24 to 55 in (0.6 to 1.4 m)'),
-    putterM: ownLength('putter', 0.5, 1.4, '20 to 55 in (0.5 to 1.4 m)'),
+    ...ownLengths,
     clubs: z.array(clubSchema).max(20, 'At most 20 clubs.'),
   })
   .superRefine(({ clubs }, ctx) => {

@@ -46,6 +46,10 @@ const shotFields = {
   swingWidth: z.enum(SWING_WIDTHS).nullable(),
   swingMark: z.string().max(40).nullable(),
   clubId: z.uuid().nullable(),
+  /** The club as it was called then, owned or not. */
+  clubLabel: z.string().trim().min(1).max(20).nullable(),
+  /** Whether the player did what was called, or what the game asked of this ball; null where nothing was. */
+  executed: z.boolean().nullable(),
   target: z.enum(['hole', 'peg']),
   distanceM: metres,
   ...resultFields,

@@ -1,7 +1,11 @@
+import { projectShots } from '../shot/project';
 import { recordOf } from '../game/record';
-import { turnsOf } from '../game/order';
+import { plainEntrant, type Entrant } from '../game/entrant';
+import { playSession, type PlayOptions, type Table } from '../game/play';
+import { turnsOf, type Turn } from '../game/turn';
 import type { Result } from '../game/scoring/scheme';
-import { gameSpecSchema, type GameSpec, type Station } from '../game/spec';
+import { gameSpecSchema, type GameSpec } from '../game/spec';
+import { stationSchema, type Station } from '../game/station';
 import type { Shot, ShotEvent } from '../shot/shot';
 import { toMetres } from '../units/length';
 
@@ -16,18 +20,8 @@ const DEVICE = '00000000-0000-7000-8000-0000000000dd';
 export const idOf = (n: number) => `00000000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;
 
 export function station(key: string, more: Partial<Station> = {}): Station {
-  return {
-    key,
-    shotType: 'chip',
-    surface: 'fairway',
-    sit: 'clean',
-    stance: 'flat',
-    trajectory: null,
-    distanceM: yd(15),
-    distanceUnit: 'yd',
-    balls: 3,
-    ...more,
-  };
+  const plain = { key, shotType: 'chip', surface: 'fairway', distanceM: yd(15), distanceUnit: 'yd', balls: 3 };
+  return { ...stationSchema.parse(plain), ...more };
 }
 
 /** Two stations of three balls; rings at 3, 6 and 10 ft worth 4, 2 and 1; holed 6. */
@@ -37,9 +31,9 @@ export function game(more: Partial<GameSpec> = {}): GameSpec {
     version: 1,
     title: 'Two spots',
     stations: [station('a'), station('b', { shotType: 'pitch', surface: 'light_rough', distanceM: yd(25) })],
+    sizes: { unit: 'ft' },
     scoring: {
       scheme: 'ring_points',
-      ringUnit: 'ft',
       holedPoints: 6,
       rings: [
         { key: 'r1', radiusM: ft(3), points: 4 },
@@ -64,16 +58,20 @@ export const between = (near: number, far: number | null): Result => ({
 
 /** The event that records a result for a turn of a game; `n` makes its ids. */
 export function record(spec: GameSpec, turnNo: number, result: Result, n = turnNo): ShotEvent {
-  const turn = turnsOf(spec)[turnNo]!;
+  return recordTurn(turnsOf(spec)[turnNo]!, result, n);
+}
+
+/** The same for any turn and player. */
+export function recordTurn(turn: Turn, result: Result, n: number, playerId = PLAYER, at = '2026-05-01T18:00:00.000Z'): ShotEvent {
   return {
     eventId: idOf(1000 + n),
     shotId: idOf(2000 + n),
     sessionId: SESSION,
     deviceId: DEVICE,
     deviceSeq: n,
-    deviceAt: '2026-05-01T18:00:00.000Z',
+    deviceAt: at,
     kind: 'record',
-    payload: recordOf(turn, result, { playerId: PLAYER, sessionId: SESSION }, new Date('2026-05-01T18:00:00Z')),
+    payload: recordOf(turn, result, { playerId, sessionId: SESSION }, new Date(at)),
   };
 }
 
@@ -88,4 +86,34 @@ const PLAIN = game();
 export function shot(kind: Partial<Shot>, result: Result, n = 1): Shot {
   const event = record(PLAIN, 0, result, n);
   return { ...(event.payload as Shot), shotId: event.shotId, ...kind };
+}
+
+/** Players for tests, the first of them `PLAYER`. */
+export const entrants = (n: number, more: Partial<Entrant> = {}): Entrant[] =>
+  Array.from({ length: n }, (_, i) => ({ ...plainEntrant(i === 0 ? PLAYER : idOf(9000 + i)), ...more }));
+
+/**
+ * Plays a game as people would: ball after ball, each by whose turn it is, until it is over or nothing is answered.
+ * @param answer the result of a ball; null stops
+ */
+export function playOut(
+  spec: GameSpec,
+  answer: (turn: Turn, seat: number, n: number) => Result | null,
+  { seats = 1, people = entrants(seats), ...options }: PlayOptions & { seats?: number; people?: Entrant[] } = {},
+): { table: Table; events: ShotEvent[] } {
+  const events: ShotEvent[] = [];
+  for (let n = 0; n < 2000; n++) {
+    const table = playSession(spec, people, projectShots(events), options);
+    if (table.turn === null) return { table, events };
+    const turn = table.standings[table.turn]!.next!;
+    const result = answer(turn, table.turn, n);
+    if (!result) return { table, events };
+    events.push(recordTurn(turn, result, n, people[table.turn]!.playerId));
+  }
+  throw new Error('the game does not end');
+}
+
+/** The same with a list of results, one a ball. */
+export function playList(spec: GameSpec, results: readonly Result[], options: Parameters<typeof playOut>[2] = {}) {
+  return playOut(spec, (_turn, _seat, n) => results[n] ?? null, options);
 }

@@ -1,10 +1,10 @@
 import { and, eq } from 'drizzle-orm';
-import type { UnitSystem } from '@/core/units/length';
+import type { Settings } from '@/core/people/account';
 import type { Actor, Coach } from '../actor';
 import type { Db } from '../client';
 import { academy, authMember, authOrganization, session } from '../schema';
 
-export type Academy = { academyId: string; slug: string; name: string; units: UnitSystem; timeZone: string };
+export type Academy = { academyId: string; slug: string; name: string } & Settings;
 
 /**
  * The academy of this address, if the user belongs to it, and the user as an actor in it: where every query's actor
@@ -18,6 +18,10 @@ export async function coachIn(db: Db, userId: string, slug: string): Promise<{ a
       name: authOrganization.name,
       units: academy.units,
       timeZone: academy.timeZone,
+      paceM: academy.paceM,
+      clubM: academy.clubM,
+      putterM: academy.putterM,
+      flagstickM: academy.flagstickM,
     })
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
@@ -52,7 +56,7 @@ export async function homeOf(db: Db, userId: string): Promise<string | null> {
 }
 
 /** Sets what holds for a whole academy. */
-export async function saveAcademy(db: Db, actor: Actor, settings: { units: UnitSystem; timeZone: string }): Promise<void> {
+export async function saveAcademy(db: Db, actor: Actor, settings: Partial<Settings> & Pick<Settings, 'units' | 'timeZone'>): Promise<void> {
   await db
     .insert(academy)
     .values({ academyId: actor.academyId, ...settings })

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
 import type { GameSpec } from '@/core/game/spec';
-import { and, count, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, gameVersion, session } from '../schema';
 
-export type GameRow = { gameId: string; version: number; spec: GameSpec; hash: string; createdAt: Date };
+export type GameRow = { gameId: string; version: number; spec: GameSpec; hash: string; createdAt: Date; archivedAt: Date | null };
 
 /** SHA-256 of a spec, independent of the order of its keys. */
 export function specHash(spec: GameSpec): string {
@@ -23,8 +23,11 @@ export function specHash(spec: GameSpec): string {
     .digest('hex');
 }
 
-/** The newest version of each game that is not archived, the newest first, and how many sessions were played of it. */
-export async function listGames(db: Db, actor: Actor): Promise<(GameRow & { sessions: number })[]> {
+/**
+ * The newest version of each game, the newest first, and how many sessions were played of it.
+ * @param archived those that were put away, instead of those in use
+ */
+export async function listGames(db: Db, actor: Actor, archived = false): Promise<(GameRow & { sessions: number })[]> {
   const newest = db
     .selectDistinctOn([gameVersion.gameId])
     .from(gameVersion)
@@ -44,24 +47,26 @@ export async function listGames(db: Db, actor: Actor): Promise<(GameRow & { sess
       spec: newest.spec,
       hash: newest.hash,
       createdAt: newest.createdAt,
+      archivedAt: game.archivedAt,
       sessions: sql<number>`coalesce(${played.sessions}, 0)::int`,
     })
     .from(game)
     .innerJoin(newest, eq(newest.gameId, game.gameId))
     .leftJoin(played, eq(played.gameId, game.gameId))
-    .where(and(eq(game.academyId, actor.academyId), isNull(game.archivedAt)))
+    .where(and(eq(game.academyId, actor.academyId), archived ? isNotNull(game.archivedAt) : isNull(game.archivedAt)))
     .orderBy(desc(game.createdAt), game.gameId);
 }
 
 /** A game in its newest version; null if the academy has none of this id. */
 export async function getGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
   const [row] = await db
-    .select()
+    .select({ version: gameVersion, archivedAt: game.archivedAt })
     .from(gameVersion)
+    .innerJoin(game, and(eq(game.academyId, gameVersion.academyId), eq(game.gameId, gameVersion.gameId)))
     .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)))
     .orderBy(desc(gameVersion.version))
     .limit(1);
-  return row ?? null;
+  return row ? { ...row.version, archivedAt: row.archivedAt } : null;
 }
 
 /**
@@ -94,4 +99,18 @@ export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameS
       });
     return version;
   });
+}
+
+/** Puts a game away, or brings it back; its results stay. */
+export async function archiveGame(db: Db, actor: Actor, gameId: string, archived: boolean): Promise<void> {
+  await db
+    .update(game)
+    .set({ archivedAt: archived ? sql`coalesce(${game.archivedAt}, now())` : null })
+    .where(and(eq(game.academyId, actor.academyId), eq(game.gameId, gameId)));
+}
+
+/** The game whose newest version is exactly this one and that is in use; null if the academy has none. */
+export async function findGame(db: Db, actor: Actor, spec: GameSpec): Promise<string | null> {
+  const hash = specHash(spec);
+  return (await listGames(db, actor)).find((row) => row.hash === hash)?.gameId ?? null;
 }

@@ -1,5 +1,5 @@
 import type { PlayerForm } from '@/core/people/player';
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { club, player, shot } from '../schema';
@@ -48,4 +48,25 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
     if (clubs.length > 0)
       await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
   });
+}
+
+/** A player's clubs in the order of the bag, and the one with most balls on record. */
+export async function bagOf(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+): Promise<{ clubs: { clubId: string; label: string }[]; favourite: string | null }> {
+  const clubs = await db
+    .select({ clubId: club.clubId, label: club.label })
+    .from(club)
+    .where(and(eq(club.academyId, actor.academyId), eq(club.playerId, playerId)))
+    .orderBy(asc(club.position));
+  const [most] = await db
+    .select({ label: shot.clubLabel, balls: count() })
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), isNotNull(shot.clubLabel)))
+    .groupBy(shot.clubLabel)
+    .orderBy(desc(count()), asc(shot.clubLabel))
+    .limit(1);
+  return { clubs, favourite: most?.label ?? null };
 }

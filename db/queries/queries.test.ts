@@ -29,7 +29,7 @@ async function academy() {
   const [playerId, gameId, sessionId] = [idOf(n * 100_000 + 1), idOf(n * 100_000 + 2), idOf(n * 100_000 + 3)];
   await savePlayer(db, actor, playerId, newPlayer('Otto', 'imperial'));
   await saveGame(db, actor, gameId, game());
-  await startSession(db, actor, sessionId, gameId, [playerId]);
+  await startSession(db, actor, sessionId, gameId, [{ playerId: playerId, allowance: 0 }]);
   return { n, actor, playerId, gameId, sessionId };
 }
 type Academy = Awaited<ReturnType<typeof academy>>;
@@ -117,8 +117,8 @@ test('one academy finds nothing of another, and can write nothing into it', asyn
   expect(await shotsOfPlayer(db, mine.actor, theirs.playerId)).toEqual([]);
   expect((await listPlayers(db, mine.actor)).map((row) => row.player.playerId)).toEqual([mine.playerId]);
   expect((await listGames(db, mine.actor)).map((row) => row.gameId)).toEqual([mine.gameId]);
-  expect(await startSession(db, mine.actor, idOf(77), mine.gameId, [theirs.playerId])).toBe(false);
-  expect(await startSession(db, mine.actor, idOf(78), theirs.gameId, [mine.playerId])).toBe(false);
+  expect(await startSession(db, mine.actor, idOf(77), mine.gameId, [{ playerId: theirs.playerId, allowance: 0 }])).toBe(false);
+  expect(await startSession(db, mine.actor, idOf(78), theirs.gameId, [{ playerId: mine.playerId, allowance: 0 }])).toBe(false);
   await expect(takeIn(db, mine.actor, theirs.sessionId, [own(theirs, record(game(), 1, left(5)))])).rejects.toThrow(RefusedBatch);
   await stopSession(db, mine.actor, theirs.sessionId);
   expect(await unfinishedSessions(db, theirs.actor, 10)).toHaveLength(1);
@@ -129,7 +129,7 @@ test('one academy finds nothing of another, and can write nothing into it', asyn
 test('a batch with a ball of another session or of a stranger is refused whole', async () => {
   const at = await academy();
   const other = idOf(at.n * 100_000 + 50);
-  await startSession(db, at.actor, other, at.gameId, [at.playerId]);
+  await startSession(db, at.actor, other, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
   await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5)))]);
   const good = own(at, record(game(), 1, left(5)), other);
   const foreignShot = own(at, voidOf(record(game(), 0, left(5)), 0), other);
@@ -166,7 +166,7 @@ test('the best is that of earlier complete sessions of the same version', async 
     at.sessionId,
     Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(2)))),
   );
-  await startSession(db, at.actor, later, at.gameId, [at.playerId]);
+  await startSession(db, at.actor, later, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
   const row = (await getSession(db, at.actor, later))!.session;
   expect(await bestBefore(db, at.actor, row, at.playerId)).toEqual({ score: 24, sessions: 1 });
   const first = (await getSession(db, at.actor, at.sessionId))!.session;

@@ -1,13 +1,16 @@
-import { bestScore, play } from '@/core/game/play';
+import { enter, type Entrant } from '@/core/game/entrant';
+import { seedOf } from '@/core/game/order';
+import { bestScore, playSession } from '@/core/game/play';
+import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { player, session, sessionPlayer, shot } from '../schema';
+import { academy, player, session, sessionPlayer, shot } from '../schema';
 import { getGame } from './games';
-import { shotsOfSessions } from './shots';
+import { asEntrant, shotsOfSessions } from './shots';
 
 export type SessionRow = typeof session.$inferSelect;
 
@@ -19,24 +22,35 @@ export type Best = { score: number; sessions: number };
 
 /**
  * Starts a game for some players; saying it twice with the same id starts it once.
- * @returns false if the academy has no such game or not all of these players
+ * @returns false if the academy has no such game or not all of these players, or they are too few for it
  */
 export async function startSession(
   db: Db,
   actor: Actor,
   sessionId: string,
   gameId: string,
-  playerIds: readonly string[],
+  entrants: readonly { playerId: string; allowance: number }[],
 ): Promise<boolean> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     const game = await getGame(tx, actor, gameId);
-    const known = await tx.$count(player, and(eq(player.academyId, academyId), inArray(player.playerId, [...playerIds])));
-    if (!game || playerIds.length === 0 || known !== new Set(playerIds).size) return false;
+    const ids = entrants.map((one) => one.playerId);
+    const people = await tx
+      .select()
+      .from(player)
+      .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids)));
+    if (!game || ids.length === 0 || people.length !== new Set(ids).size) return false;
+    if (ids.length < schemeOf(game.spec.scoring).players) return false;
+    const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId));
     await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec }).onConflictDoNothing();
     await tx
       .insert(sessionPlayer)
-      .values(playerIds.map((playerId, position) => ({ academyId, sessionId, playerId, position })))
+      .values(
+        entrants.map(({ playerId, allowance }, position) => {
+          const person = people.find((one) => one.playerId === playerId)!;
+          return { academyId, sessionId, position, ...enter(person, game.spec.sizes, coach!, allowance) };
+        }),
+      )
       .onConflictDoNothing();
     return true;
   });
@@ -114,13 +128,18 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     .from(session)
     .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
   if (!row) return null;
-  const players = await db
-    .select({ player })
+  const rows = await db
+    .select({ player, entry: sessionPlayer })
     .from(sessionPlayer)
     .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
     .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId)))
     .orderBy(asc(sessionPlayer.position));
-  return { session: row, players: players.map((entry) => entry.player), shots: await shotsOfSessions(db, actor, [sessionId]) };
+  return {
+    session: row,
+    players: rows.map((one) => one.player),
+    entrants: rows.map((one) => asEntrant(one.entry)),
+    shots: await shotsOfSessions(db, actor, [sessionId]),
+  };
 }
 
 /**
@@ -130,7 +149,7 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
 export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId: string): Promise<Best | null> {
   if (!of.gameId || of.gameVersion === null) return null;
   const earlier = await db
-    .select({ sessionId: session.sessionId, spec: session.spec })
+    .select({ sessionId: session.sessionId, spec: session.spec, entry: sessionPlayer })
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
     .where(
@@ -152,14 +171,17 @@ export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId:
     ),
     (one) => one.sessionId,
   );
-  const scores = earlier.map((row) => scoreOf(row.spec, shots.get(row.sessionId) ?? [], playerId));
+  const scores = earlier.flatMap((row) => {
+    const standing = soloStanding(row.spec, asEntrant(row.entry), row.sessionId, shots.get(row.sessionId) ?? []);
+    // A score against others, or one of a game that ended early because all was perfect, is no mark to beat.
+    return standing && standing.early === null ? [standing.score] : [];
+  });
   const score = bestScore(of.spec, scores);
   return score === null ? null : { score, sessions: scores.length };
 }
 
-function scoreOf(spec: GameSpec, shots: readonly Shot[], playerId: string): number {
-  return play(
-    spec,
-    shots.filter((one) => one.playerId === playerId),
-  ).score;
+/** How somebody did in a session, looked at alone; null in games that compare players, where a score is won from the others. */
+function soloStanding(spec: GameSpec, entrant: Entrant, sessionId: string, shots: readonly Shot[]) {
+  if (schemeOf(spec.scoring).players > 1) return null;
+  return playSession(spec, [{ ...entrant, allowance: 0 }], shots, { seed: seedOf(sessionId) }).standings[0]!;
 }

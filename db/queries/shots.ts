@@ -1,4 +1,6 @@
-import { play } from '@/core/game/play';
+import type { Entrant } from '@/core/game/entrant';
+import { seedOf } from '@/core/game/order';
+import { playSession } from '@/core/game/play';
 import { projectShots } from '@/core/shot/project';
 import { shotEventSchema, type Shot, type ShotEvent } from '@/core/shot/shot';
 import { group } from 'd3-array';
@@ -16,6 +18,11 @@ export class RefusedBatch extends Error {}
 function asEvent(row: EventRow): ShotEvent {
   const { eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq } = row;
   return shotEventSchema.parse({ eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: row.deviceAt.toISOString() });
+}
+
+/** A player as the session took them in. */
+export function asEntrant({ playerId, level, unitM, scale, allowance }: typeof sessionPlayer.$inferSelect): Entrant {
+  return { playerId, level, unitM, scale, allowance };
 }
 
 function asShot(row: typeof shot.$inferSelect): Shot {
@@ -157,21 +164,21 @@ async function projectAgain(tx: Db, actor: Actor, sessionId: string, shotIds: st
 async function completeSessions(tx: Db, actor: Actor, sessionIds: readonly string[]) {
   const { academyId } = actor;
   const rows = await tx
-    .select({ session, playerId: sessionPlayer.playerId })
+    .select({ session, entry: sessionPlayer })
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, academyId), inArray(session.sessionId, [...sessionIds])));
+    .where(and(eq(session.academyId, academyId), inArray(session.sessionId, [...sessionIds])))
+    .orderBy(asc(sessionPlayer.position));
   const shots = group(await shotsOfSessions(tx, actor, sessionIds), (one) => one.sessionId);
   for (const [sessionId, entries] of group(rows, (row) => row.session.sessionId)) {
     const { spec, completedAt } = entries[0]!.session;
     const balls = shots.get(sessionId) ?? [];
-    const through = entries.every(
-      ({ playerId }) =>
-        play(
-          spec,
-          balls.filter((ball) => ball.playerId === playerId),
-        ).over,
-    );
+    const through = playSession(
+      spec,
+      entries.map((row) => asEntrant(row.entry)),
+      balls,
+      { seed: seedOf(sessionId) },
+    ).over;
     const last = balls
       .map((ball) => ball.playedAt)
       .toSorted()

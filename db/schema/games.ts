@@ -1,5 +1,5 @@
 import type { GameSpec } from '@/core/game/spec';
-import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, metres } from './columns';
 import { player } from './people';
 
@@ -89,10 +89,22 @@ export const session = pgTable(
   ],
 );
 
-/** Who plays in a session, in which order. */
+/** Who plays in a session, in which order, and what the game took from each when it started. */
 export const sessionPlayer = pgTable(
   'session_player',
-  { academyId: academyId(), sessionId: uuid().notNull(), playerId: uuid().notNull(), position: integer().notNull() },
+  {
+    academyId: academyId(),
+    sessionId: uuid().notNull(),
+    playerId: uuid().notNull(),
+    position: integer().notNull(),
+    level: doublePrecision().notNull(),
+    /** Metres of one unit in which the zones are measured; null: as the game says. */
+    unitM: metres(),
+    /** By how much zones are larger than drawn. */
+    scale: doublePrecision().notNull().default(1),
+    /** A head start, in what the score counts. */
+    allowance: doublePrecision().notNull().default(0),
+  },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId, t.playerId] }),
     index('session_player_by_player').on(t.academyId, t.playerId),

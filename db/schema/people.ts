@@ -10,6 +10,11 @@ export const academy = pgTable(
     academyId: academyId(),
     units: text({ enum: ['imperial', 'metric'] }).notNull(),
     timeZone: text().notNull(),
+    /** The coach's own measures, in metres, with which games can be set up; null where nobody measured them. */
+    paceM: metres(),
+    clubM: metres(),
+    putterM: metres(),
+    flagstickM: metres(),
   },
   (t) => [primaryKey({ columns: [t.academyId] })],
 );

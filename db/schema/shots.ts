@@ -83,6 +83,8 @@ export const shot = pgTable(
     swingWidth: text({ enum: SWING_WIDTHS }),
     swingMark: text(),
     clubId: uuid(),
+    clubLabel: text(),
+    executed: boolean(),
     target: text({ enum: ['hole', 'peg'] }).notNull(),
     distanceM: metres().notNull(),
     holed: boolean().notNull(),

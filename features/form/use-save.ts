@@ -1,4 +1,4 @@
-import type { FieldValues, Path, UseFormReturn, UseFormSetError } from 'react-hook-form';
+import type { FieldErrors, FieldValues, Path, UseFormReturn, UseFormSetError } from 'react-hook-form';
 import type { Refused } from './result';
 
 /** Puts what the server refused beside the fields it belongs to. */
@@ -12,16 +12,18 @@ export const NOT_SENT = 'This could not be sent. What you typed is still here; t
 /**
  * What a form does when it is sent: saves, then goes on; or shows beside its fields what was refused, or that it could
  * not be sent at all. What was typed stays in either case.
+ * @param onWrong called where the form itself finds something wrong, and nothing was sent
  */
 export function useSave<T extends FieldValues, Saved extends { ok: true }>(
   { handleSubmit, setError }: UseFormReturn<T>,
   save: (form: T) => Promise<Saved | Refused>,
   then: (saved: Saved) => void,
+  onWrong?: (errors: FieldErrors<T>) => void,
 ) {
   return handleSubmit(async (form) => {
     const result = await save(form).catch(() => null);
     if (!result) setError('root', { message: NOT_SENT });
     else if (result.ok) then(result);
     else showFaults(result, setError);
-  });
+  }, onWrong);
 }

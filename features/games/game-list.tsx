@@ -1,16 +1,17 @@
-import { counted } from '@/core/units/format';
 import Link from 'next/link';
-import { ballsOf } from '@/core/game/spec';
-import { schemeOf } from '@/core/game/scoring';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
 import type { Answer } from '@/server/data';
+import { sayGame } from './game-meta';
 
-type Props = { slug: string; games: Answer<'listGames'> };
+type Props = { slug: string; games: Answer<'listGames'>; units: UnitSystem };
 
-export function GameList({ slug, games }: Props) {
+export function GameList({ slug, games, units }: Props) {
   if (games.length === 0)
     return (
       <p className="empty">
-        No game yet. <Link href={`/a/${slug}/games/new`}>Design the first one</Link>: a station or two, some rings, and what each is worth.
+        No game yet. <Link href={`/a/${slug}/games/library`}>Take one from the library</Link>, or{' '}
+        <Link href={`/a/${slug}/games/new`}>design the first one</Link>: a station or two, and what is aimed at.
       </p>
     );
   return (
@@ -20,16 +21,11 @@ export function GameList({ slug, games }: Props) {
           <Link href={`/a/${slug}/games/${gameId}`} className="row-link">
             <b>{spec.title}</b>
             <span className="small-print">
-              {schemeOf(spec.scoring).label} · {counted(spec.stations.length, 'station')} · version {version}
-              {spec.goal !== null && ` · goal ${spec.goal}`}
+              {sayGame(spec, units)}
+              {version > 1 && ` · version ${version}`}
             </span>
           </Link>
-          <span className="row-counts">
-            <span>
-              <b className="fig">{ballsOf(spec)}</b> balls
-            </span>
-            <span className="small-print">{sessions === 0 ? 'never played' : `played ${counted(sessions, 'time')}`}</span>
-          </span>
+          <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : `played ${counted(sessions, 'time')}`}</span>
         </li>
       ))}
     </ul>

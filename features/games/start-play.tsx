@@ -2,50 +2,103 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { Button } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
+import { schemeOf } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { readNumber } from '@/ui/length-input';
 import { NOT_SENT } from '../form/use-save';
 import { newId } from '../play/device/ids';
 import { goTo } from '../shell/go';
 import { startAction } from './actions';
 import styles from './games.module.scss';
 
-type Props = { slug: string; gameId: string; players: { playerId: string; name: string }[] };
+export type Somebody = { playerId: string; name: string };
+type Props = {
+  slug: string;
+  /** A game of the academy, or one of the library, which becomes one of the academy under this id. */
+  source: { gameId: string } | { library: string; gameId: string };
+  spec: GameSpec;
+  players: Somebody[];
+};
 
-/** Who plays: one tap on a name starts the game. */
-export function StartPlay({ slug, gameId, players }: Props) {
+/** Who plays: one tap on a name starts the game; several are chosen in their order. */
+export function StartPlay({ slug, source, spec, players }: Props) {
+  const fewest = schemeOf(spec.scoring).players;
   const [sessionId] = useState(newId);
-  const [state, setState] = useState<{ starting: string } | { refused: string } | null>(null);
+  const [several, setSeveral] = useState(fewest > 1);
+  const [chosen, setChosen] = useState<string[]>([]);
+  const [allowances, setAllowances] = useState<Record<string, string>>({});
+  const [state, setState] = useState<{ starting: string[] } | { refused: string } | null>(null);
   const starting = state && 'starting' in state ? state.starting : null;
 
-  const start = async (playerId: string) => {
-    setState({ starting: playerId });
-    const result = await startAction(slug, sessionId, gameId, playerId).catch(() => null);
+  const start = async (playerIds: string[]) => {
+    const entrants = playerIds.map((playerId) => ({ playerId, allowance: several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0 }));
+    setState({ starting: playerIds });
+    const result = await startAction(slug, sessionId, source, entrants).catch(() => null);
     if (result?.ok) goTo(`/play#${sessionId}`);
     else setState({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
   };
+  const toggle = (playerId: string) =>
+    setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
 
-  if (players.length === 0)
+  if (players.length < fewest)
     return (
       <p className="empty">
-        Nobody to play it yet: <Link href={`/a/${slug}/players/new`}>add a player</Link> first.
+        {players.length === 0 ? 'Nobody to play it yet' : 'It takes two to play this'}:{' '}
+        <Link href={`/a/${slug}/players/new`}>add a player</Link> first.
       </p>
     );
   return (
-    <div>
-      <h2 className="mb-2">Play it now: who?</h2>
-      <div className={styles.people}>
-        {players.map(({ playerId, name }) => (
-          <Button
-            key={playerId}
-            variant={players.length === 1 ? 'primary' : 'outline-dark'}
-            disabled={starting !== null}
-            onClick={() => void start(playerId)}
-          >
-            {name}
-            {starting === playerId && ' …'}
-          </Button>
-        ))}
+    <div className="no-print">
+      <div className="d-flex justify-content-between align-items-center gap-3 mb-2">
+        <h2>{several ? 'Play it now: who, in which order?' : 'Play it now: who?'}</h2>
+        {fewest === 1 && players.length > 1 && (
+          <Form.Check type="switch" id="several" label="several" checked={several} onChange={(event) => setSeveral(event.target.checked)} />
+        )}
       </div>
+      <div className={styles.people}>
+        {players.map(({ playerId, name }) => {
+          const place = chosen.indexOf(playerId);
+          return (
+            <Button
+              key={playerId}
+              variant={several ? (place >= 0 ? 'dark' : 'outline-dark') : players.length === 1 ? 'primary' : 'outline-dark'}
+              disabled={starting !== null}
+              {...(several ? { 'aria-pressed': place >= 0 } : {})}
+              onClick={() => (several ? toggle(playerId) : void start([playerId]))}
+            >
+              {several && place >= 0 && <b className="fig">{place + 1} </b>}
+              {name}
+              {starting?.includes(playerId) && ' …'}
+            </Button>
+          );
+        })}
+      </div>
+      {several && spec.rules.allowances && chosen.length > 0 && (
+        <div className={styles.allowances}>
+          {chosen.map((playerId) => (
+            <Form.Group key={playerId} controlId={`allowance-${playerId}`}>
+              <Form.Label>Head start, {players.find((one) => one.playerId === playerId)?.name}</Form.Label>
+              <Form.Control
+                inputMode="decimal"
+                placeholder="none"
+                value={allowances[playerId] ?? ''}
+                onChange={(event) => setAllowances((now) => ({ ...now, [playerId]: event.target.value }))}
+              />
+            </Form.Group>
+          ))}
+        </div>
+      )}
+      {several && (
+        <Button
+          className="mt-2"
+          size="lg"
+          disabled={starting !== null || chosen.length < Math.max(fewest, 1)}
+          onClick={() => void start(chosen)}
+        >
+          {chosen.length < fewest ? `Choose ${fewest} or more` : chosen.length === 0 ? 'Choose who plays' : `Start with ${chosen.length}`}
+        </Button>
+      )}
       {state && 'refused' in state && (
         <p role="alert" className="text-danger fw-semibold mt-2">
           {state.refused}

@@ -1,6 +1,6 @@
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
-import { ballsOf } from '@/core/game/spec';
+import { ballsOf } from '@/core/game/phases';
 import type { SessionLine } from '@/server/data';
 import { sayDay, sayMoment } from '../form/when';
 import styles from './logbook.module.scss';

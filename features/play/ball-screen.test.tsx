@@ -5,16 +5,27 @@ import { projectShots } from '@/core/shot/project';
 import type { UnitSystem } from '@/core/units/length';
 import { ft, game, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { BallScreen } from './ball-screen';
-import { recordBall, undoBall } from './record';
+import { recordBall, undoBall, type Sitting } from './record';
 
 jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => true) }));
-const recorded = () => jest.mocked(recordBall).mock.calls.at(-1)![2];
+const recorded = () => jest.mocked(recordBall).mock.calls.at(-1)![3];
 
 function show(system: UnitSystem = 'imperial', balls = 1) {
   const spec = game({ goal: 20 });
   const events = Array.from({ length: balls }, (_, turn) => record(spec, turn, left(5, 90)));
   const standing = play(spec, projectShots(events));
-  render(<BallScreen spec={spec} standing={standing} who={{ playerId: PLAYER, sessionId: SESSION }} system={system} />);
+  const player: Sitting['players'][number] = {
+    playerId: PLAYER,
+    name: 'Otto',
+    handed: 'right',
+    units: system,
+    entrant: standing.entrant,
+    clubs: [],
+    favourite: null,
+    best: null,
+  };
+  const sitting: Sitting = { sessionId: SESSION, spec, players: [player] };
+  render(<BallScreen sitting={sitting} seat={0} standing={standing} bag={player} system={system} balls={balls} />);
   return userEvent.setup();
 }
 
@@ -28,7 +39,7 @@ test('it says what to play, how it stands and what comes next', () => {
   show();
   expect(screen.getByRole('heading', { name: '15 yd chip' })).toBeVisible();
   expect(screen.getByLabelText('Score')).toHaveTextContent('2');
-  expect(screen.getByText(/goal 20/).closest('p')).toHaveTextContent('goal 20 · 3.6 a ball needed5 balls left · then the same again');
+  expect(screen.getByText(/goal 20/).closest('p')).toHaveTextContent('pointsgoal 20 · 3.6 a ball needed5 balls left · then the same again');
 });
 
 test('before a change of station it names the next one', () => {

@@ -2,97 +2,194 @@
 
 import { useEffect, useState } from 'react';
 import { sayStation, sayStationLie } from '@/core/game/describe';
+import { freshStationKey } from '@/core/game/open';
 import type { Standing } from '@/core/game/play';
-import type { Who } from '@/core/game/record';
+import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/game/questions';
+import { sayKey } from '@/core/game/say-key';
 import { schemeOf } from '@/core/game/scoring';
-import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
-import type { GameSpec } from '@/core/game/spec';
+import { ballOf, type AnswerKey, type Result } from '@/core/game/scoring/scheme';
+import type { Station } from '@/core/game/station';
+import type { Turn } from '@/core/game/turn';
+import { FINISHES } from '@/core/golf/words';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
-import { counted, formatLength, leftUnit } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { Target, targetReach, type Place } from '@/ui/target';
+import { CallStation } from './call-station';
 import { PlacePanel } from './place-panel';
 import styles from './play.module.scss';
-import { recordBall, undoBall } from './record';
+import { QuestionPanel } from './question-panel';
+import { recordBall, undoBall, type Sitting } from './record';
+import { ScoreLine } from './score-line';
+import { StationChoice } from './station-choice';
 import { TypePanel } from './type-panel';
 import { UndoButton } from './undo-button';
 import { useOneAtATime } from './use-one-at-a-time';
 
-type Props = { spec: GameSpec; standing: Standing; who: Who; system: UnitSystem };
+type Props = { sitting: Sitting; seat: number; standing: Standing; bag: Bag; system: UnitSystem; balls: number };
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
 type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' };
 
 /** One ball after another: where it is played from, where it stopped, how it stands. */
-export function BallScreen({ spec, standing, who, system }: Props) {
-  const [entry, setEntry] = useState<Entry>({ way: 'keys' });
+export function BallScreen(props: Props) {
+  const { standing, system } = props;
+  const [chosen, setChosen] = useState<Turn | null>(null);
+  const [calling, setCalling] = useState(false);
+  const { next, choice, game } = standing;
+  const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : null;
+
+  if (game.open && (calling || (!next && !open))) {
+    const turnNo = next?.turnNo ?? 0;
+    const call = (station: Station) => {
+      setCalling(false);
+      setChosen({ turnNo, phase: 0, station, stationNo: game.stations.length + 1, ballNo: 1, asked: {}, attempt: 1 });
+    };
+    return (
+      <main className={styles.ball}>
+        <CallStation
+          stationKey={freshStationKey(game.stations)}
+          system={system}
+          onCall={call}
+          onBack={next ? () => setCalling(false) : null}
+        />
+      </main>
+    );
+  }
+  if (choice.length > 1 && !open) {
+    const left = (turn: Turn) => leftAt(standing, turn);
+    return (
+      <main className={styles.ball}>
+        <ScoreLine standing={standing} system={system} />
+        <StationChoice turns={choice} left={left} system={system} onChoose={setChosen} />
+        <div className={styles.two}>
+          <UndoButton sitting={props.sitting} disabled={props.balls === 0} />
+        </div>
+      </main>
+    );
+  }
+  const turn = open ?? next!;
+  return (
+    <OneBall
+      key={`${turn.turnNo}|${turn.station.key}|${turn.ballNo}|${turn.attempt}|${props.seat}`}
+      {...props}
+      turn={turn}
+      onRecorded={() => setChosen(null)}
+      onElsewhere={game.open ? () => setCalling(true) : choice.length > 1 ? () => setChosen(null) : null}
+    />
+  );
+}
+
+const sameTurn = (a: Turn, b: Turn) => a.station.key === b.station.key && a.ballNo === b.ballNo && a.turnNo === b.turnNo;
+
+/** How many balls like this one are left. */
+function leftAt({ phase, played }: Standing, turn: Turn): number {
+  const asked = JSON.stringify(turn.asked);
+  const like = (phase.lots ?? []).filter((lot) => phase.stations[lot.at]!.key === turn.station.key && JSON.stringify(lot.asked) === asked);
+  const done = played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key).map((shot) => shot.ballNo);
+  return like.filter((lot) => !done.includes(lot.ballNo)).length;
+}
+
+type OneProps = Props & { turn: Turn; onRecorded: () => void; onElsewhere: (() => void) | null };
+
+function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded, onElsewhere }: OneProps) {
+  const { phase } = standing;
+  const scheme = schemeOf(phase.scoring);
+  const measured = scheme.takesDistance(phase.scoring);
+  const typesFirst = measured && !scheme.asks(phase, turn.station).some((key) => key.kind === 'ring');
+  const [entry, setEntry] = useState<Entry>({ way: typesFirst ? 'type' : 'keys' });
+  const [answers, setAnswers] = useState<Answers>(NO_ANSWERS);
+  const [finish, setFinish] = useState<Shot['finish']>(null);
   const [busy, once] = useOneAtATime();
-  const scheme = schemeOf(spec.scoring);
-  const keys = scheme.asks(spec.scoring);
-  const turn = standing.next!;
-  const worth = (result: Result) => scheme.score(scheme.step(scheme.start(spec.scoring), result, spec.scoring));
+  const question = nextQuestion(standing, turn, bag, answers);
 
-  const record = (result: Result) =>
-    once(async () => {
-      await recordBall(spec, turn, result, who);
-      setEntry({ way: 'keys' });
-    });
+  const answer = (asked: Question, key: Pick<AnswerKey, 'result'>) => {
+    const more = answered(answers, asked, finish && asked.kind === 'result' ? { result: { ...key.result, finish } } : key);
+    if (nextQuestion(standing, turn, bag, more)) setAnswers(more);
+    else
+      once(async () => {
+        await recordBall(sitting, seat, turn, more.given as Result);
+        setAnswers(NO_ANSWERS);
+        setFinish(null);
+        setEntry({ way: typesFirst ? 'type' : 'keys' });
+        onRecorded();
+      });
+  };
+  const main = question?.kind === 'result' ? question : null;
+  const record = (result: Result) => main && answer(main, { result });
+  const undo = () => once(() => undoBall(sitting));
+  useKeyboard(main !== null && entry.way === 'keys' && !busy, main?.keys ?? [], (key) => main && answer(main, key), undo);
 
-  useKeyboard(entry.way === 'keys' && !busy, keys, record, () => once(() => undoBall(spec, who)));
-
-  const rings = keys.flatMap((key) => (key.kind === 'ring' ? [{ radiusM: key.edgeM!, label: String(key.points) }] : []));
-  const here = standing.played.filter((shot) => shot.stationKey === turn.station.key);
-  const left = here.map(leftInterval).filter((interval) => interval !== null);
+  const verdict = (result: Result) => scheme.verdict(ballOf({ ...answers.given, ...result }), turn.station, phase);
+  const asked = sayAsked(turn);
+  const wantsFinish = phase.rules.offGreenCost !== null || (phase.scoring.scheme === 'hole_out' && turn.station.surface !== 'green');
   return (
     <main className={styles.ball}>
       <div className={styles.station} aria-live="polite">
         <h1>{sayStation(turn.station, system)}</h1>
-        <p>{sayStationLie(turn.station)}</p>
-        <span className={`${styles.count} fig`}>
-          {turn.ballNo}
-          <small>of {turn.station.balls}</small>
-        </span>
+        <p>
+          {asked && <strong className={styles.asked}>{asked}</strong>} {sayStationLie(turn.station)}
+          {turn.station.target === 'peg' && ' · to the peg'}
+          {phase.scoring.scheme === 'hole_out' && ` · par ${turn.station.par ?? 2}`}
+          {turn.attempt > 1 && <strong> · again, attempt {turn.attempt}</strong>}
+        </p>
+        {scheme.countsBalls && !standing.game.open && (
+          <span className={`${styles.count} fig`}>
+            {turn.ballNo}
+            <small>of {phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? turn.station.balls}</small>
+          </span>
+        )}
       </div>
-      {entry.way === 'type' ? (
+      {question && question.kind !== 'result' ? (
         <>
-          <ScoreLine spec={spec} standing={standing} system={system} />
-          <TypePanel system={system} worth={worth} busy={busy} onRecord={record} onCancel={() => setEntry({ way: 'keys' })} />
+          <ScoreLine standing={standing} system={system} />
+          <QuestionPanel
+            question={question}
+            busy={busy}
+            onAnswer={(key) => answer(question, key)}
+            onBack={answers === NO_ANSWERS ? null : () => setAnswers(NO_ANSWERS)}
+          />
+          {answers === NO_ANSWERS && (
+            <div className={styles.two}>
+              <UndoButton sitting={sitting} disabled={balls === 0} />
+            </div>
+          )}
+        </>
+      ) : entry.way === 'type' ? (
+        <>
+          <ScoreLine standing={standing} system={system} />
+          {typesFirst && (
+            <div className={styles.two}>
+              <UndoButton sitting={sitting} disabled={balls === 0} />
+              <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'keys' })}>
+                Tap on target
+              </button>
+            </div>
+          )}
+          <TypePanel
+            system={system}
+            verdict={verdict}
+            busy={busy}
+            onRecord={record}
+            quick={typesFirst ? (main?.keys ?? []) : []}
+            sayQuick={(key) => quickWord(key, phase, system, turn.station)}
+            onCancel={() => setEntry({ way: 'keys' })}
+          />
         </>
       ) : (
         <>
-          <div className={styles.target}>
-            <Target
-              label="The target from above: tap where the ball stopped"
-              rings={rings}
-              system={system}
-              balls={here.flatMap((shot) => placeOf(shot) ?? [])}
-              placing={entry.way === 'place' ? entry.place : null}
-              onPlace={(place) => setEntry({ way: 'place', place })}
-              size={300}
-            />
-          </div>
-          {entry.way === 'keys' && (
-            <div className={styles.tape}>
-              <Tape
-                label={`Balls at this station: ${here.length}`}
-                balls={left}
-                rings={rings.map((ring) => ({ edgeM: ring.radiusM, label: ring.label }))}
-                medianM={settledMedian(left)}
-                system={system}
-                last={standing.played.at(-1)?.stationKey === turn.station.key}
-              />
-            </div>
+          {measured && (
+            <Drawn standing={standing} turn={turn} system={system} entry={entry} onPlace={(place) => setEntry({ way: 'place', place })} />
           )}
-          <ScoreLine spec={spec} standing={standing} system={system} />
+          <ScoreLine standing={standing} system={system} />
           {entry.way === 'place' ? (
             <PlacePanel
               place={entry.place}
-              reachM={targetReach(rings)}
+              reachM={reachOf(standing, turn)}
               system={system}
-              worth={worth}
+              verdict={verdict}
               busy={busy}
               onMove={(place) => setEntry({ way: 'place', place })}
               onRecord={record}
@@ -100,18 +197,90 @@ export function BallScreen({ spec, standing, who, system }: Props) {
             />
           ) : (
             <>
-              <div className={styles.two}>
-                <UndoButton spec={spec} who={who} disabled={standing.played.length === 0} />
-                <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'type' })}>
-                  Type distance
-                </button>
+              {wantsFinish && <FinishMarks value={finish} onChange={setFinish} />}
+              <div className={styles.two} style={{ gridTemplateColumns: `repeat(${1 + (measured ? 1 : 0) + (onElsewhere ? 1 : 0)}, 1fr)` }}>
+                <UndoButton sitting={sitting} disabled={balls === 0} />
+                {onElsewhere && (
+                  <button type="button" className="btn btn-outline-dark" onClick={onElsewhere}>
+                    {standing.game.open ? 'Call another' : 'Elsewhere'}
+                  </button>
+                )}
+                {measured && (
+                  <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'type' })}>
+                    Type distance
+                  </button>
+                )}
               </div>
-              <AnswerKeys keys={keys} system={system} busy={busy} onPress={(key) => record(key.result)} />
+              <AnswerKeys
+                keys={main?.keys ?? []}
+                name={(key) => sayKey(key, phase.sizes, system, turn.station.target)}
+                unit={scheme.unit(phase.scoring)}
+                busy={busy}
+                onPress={(key) => main && answer(main, key)}
+              />
             </>
           )}
         </>
       )}
     </main>
+  );
+}
+
+/** "Holed", "outside 30 ft": the keys beside the number pad. */
+function quickWord(key: AnswerKey, phase: Standing['phase'], system: UnitSystem, station: Station): string {
+  const word = sayKey(key, phase.sizes, system, station.target);
+  return key.kind === 'outside'
+    ? `outside ${sayKey({ ...key, kind: 'ring' }, { ...phase.sizes, unit: 'ft' }, system, station.target)}`
+    : word;
+}
+
+/** The rings of what is being played; where there are none, as far as balls are measured. */
+function ringsOf({ phase }: Standing, turn: Turn) {
+  const keys = schemeOf(phase.scoring).asks(phase, turn.station);
+  const rings = keys.flatMap((key) =>
+    key.kind === 'ring' ? [{ radiusM: key.edgeM!, label: key.worth === null ? '' : String(key.worth) }] : [],
+  );
+  const far = keys.find((key) => key.kind === 'outside')?.edgeM ?? 0;
+  return rings.length > 0 || far === 0 ? rings : [{ radiusM: far, label: '' }];
+}
+
+/** A putt that only counts in the hole is drawn as far out as it may roll by. */
+const reachOf = (standing: Standing, turn: Turn) => targetReach([{ radiusM: 1.2, label: '' }, ...ringsOf(standing, turn)]);
+
+type DrawnProps = { standing: Standing; turn: Turn; system: UnitSystem; entry: Entry; onPlace: (place: Place) => void };
+
+/** The target and the tape with the balls of this station. */
+function Drawn({ standing, turn, system, entry, onPlace }: DrawnProps) {
+  const rings = ringsOf(standing, turn);
+  const here = standing.played.filter((shot) => shot.stationKey === turn.station.key && shot.phase === standing.phase.index);
+  const left = here.map(leftInterval).filter((interval) => interval !== null);
+  return (
+    <>
+      <div className={styles.target}>
+        <Target
+          label="The target from above: tap where the ball stopped"
+          rings={rings}
+          reachM={rings.length > 0 ? targetReach(rings) : reachOf(standing, turn)}
+          system={system}
+          balls={here.flatMap((shot) => placeOf(shot) ?? [])}
+          placing={entry.way === 'place' ? entry.place : null}
+          onPlace={onPlace}
+          size={300}
+        />
+      </div>
+      {entry.way === 'keys' && (
+        <div className={styles.tape}>
+          <Tape
+            label={`Balls at this station: ${here.length}`}
+            balls={left}
+            rings={rings.map((ring) => ({ edgeM: ring.radiusM, label: ring.label }))}
+            medianM={settledMedian(left)}
+            system={system}
+            last={standing.played.at(-1)?.stationKey === turn.station.key}
+          />
+        </div>
+      )}
+    </>
   );
 }
 
@@ -122,39 +291,28 @@ function placeOf(shot: Shot): Place | null {
   return { right: shot.leftM * Math.sin(angle), beyond: shot.leftM * Math.cos(angle) };
 }
 
-function ScoreLine({ spec, standing, system }: Pick<Props, 'spec' | 'standing' | 'system'>) {
-  const ballsLeft = standing.turns - standing.played.length;
-  const missing = spec.goal === null ? null : spec.goal - standing.score;
-  const then =
-    standing.after && standing.after.station.key !== standing.next!.station.key
-      ? sayStation(standing.after.station, system)
-      : 'the same again';
+/** Where a ball finished that did not stay on the green; pressed before the key that ends the ball. */
+function FinishMarks({ value, onChange }: { value: Shot['finish']; onChange: (finish: Shot['finish']) => void }) {
   return (
-    <div className={styles.score}>
-      <output className="fig" aria-label="Score">
-        {standing.score}
-      </output>
-      <p>
-        {missing !== null && (
-          <>
-            <b>goal {spec.goal}</b> · {missing <= 0 ? 'reached' : `${(missing / ballsLeft).toFixed(1)} a ball needed`}
-            <br />
-          </>
-        )}
-        {counted(ballsLeft, 'ball')} left · then {standing.after ? then : 'the end'}
-      </p>
+    <div className={styles.marks} role="group" aria-label="Off the green">
+      <span>off the green:</span>
+      {FINISHES.filter((finish) => finish !== 'green').map((finish) => (
+        <button key={finish} type="button" aria-pressed={value === finish} onClick={() => onChange(value === finish ? null : finish)}>
+          {finish}
+        </button>
+      ))}
     </div>
   );
 }
 
-type KeysProps = { keys: AnswerKey[]; system: UnitSystem; busy: boolean; onPress: (key: AnswerKey) => void };
+type KeysProps = { keys: AnswerKey[]; name: (key: AnswerKey) => string; unit: string; busy: boolean; onPress: (key: AnswerKey) => void };
 
 /** The keys that end a ball: lowest on the screen, where the thumb is. */
-function AnswerKeys({ keys, system, busy, onPress }: KeysProps) {
-  const name = (key: AnswerKey) =>
-    key.kind === 'holed' ? 'Holed' : key.kind === 'outside' ? 'out' : formatLength(key.edgeM!, leftUnit(system));
+function AnswerKeys({ keys, name, unit, busy, onPress }: KeysProps) {
+  const columns = keys.length === 4 && keys.every((key) => key.kind === 'word') ? 2 : Math.min(5, keys.length);
+  const points = (key: AnswerKey) => key.worth !== null && unit === 'points';
   return (
-    <div className={styles.keys} style={{ gridTemplateColumns: `repeat(${Math.min(5, keys.length)}, 1fr)` }}>
+    <div className={styles.keys} style={{ gridTemplateColumns: `repeat(${columns}, 1fr)` }}>
       {keys.map((key) => (
         <button
           key={key.key}
@@ -162,21 +320,21 @@ function AnswerKeys({ keys, system, busy, onPress }: KeysProps) {
           disabled={busy}
           className={key.kind === 'holed' ? styles.holed : undefined}
           onClick={() => onPress(key)}
-          aria-label={`${name(key)}, ${key.points} points`}
+          {...(points(key) ? { 'aria-label': `${name(key)}, ${key.worth} points` } : {})}
         >
           {name(key)}
-          <small>{key.points}</small>
+          {points(key) && <small>{key.worth}</small>}
         </button>
       ))}
     </div>
   );
 }
 
-/** At a desk: H holed, 1 to 8 the rings from the hole outwards, 0 outside, U undo. */
-function useKeyboard(active: boolean, keys: AnswerKey[], record: (result: Result) => void, undo: () => void) {
+/** At a desk: H holed, 1 to 8 the keys that stand for a ring or a word, 0 outside, U undo. */
+function useKeyboard(active: boolean, keys: AnswerKey[], press: (key: AnswerKey) => void, undo: () => void) {
   useEffect(() => {
     if (!active) return;
-    const press = (event: KeyboardEvent) => {
+    const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       const letter = event.key.toLowerCase();
       const key =
@@ -184,11 +342,11 @@ function useKeyboard(active: boolean, keys: AnswerKey[], record: (result: Result
           ? keys.find(({ kind }) => kind === 'holed')
           : letter === '0'
             ? keys.find(({ kind }) => kind === 'outside')
-            : keys.filter(({ kind }) => kind === 'ring')[Number(letter) - 1];
-      if (key) record(key.result);
+            : keys.filter(({ kind }) => kind === 'ring' || kind === 'word')[Number(letter) - 1];
+      if (key) press(key);
       else if (letter === 'u') undo();
     };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
   });
 }

@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import type { Result } from '@/core/game/scoring/scheme';
 import { sayBearing } from '@/core/shot/direction';
-import { counted, formatLeft } from '@/core/units/format';
+import { formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { tappedResult } from './entry';
@@ -14,7 +14,7 @@ type Props = {
   place: Place;
   reachM: number;
   system: UnitSystem;
-  worth: (result: Result) => number;
+  verdict: (result: Result) => string;
   busy: boolean;
   onMove: (place: Place) => void;
   onRecord: (result: Result) => void;
@@ -30,9 +30,8 @@ const NUDGES = [
 ] as const;
 
 /** A ball tapped on the target: what that says, big, and small steps to put it right, since a fingertip hides feet. */
-export function PlacePanel({ place, reachM, system, worth, busy, onMove, onRecord, onCancel }: Props) {
+export function PlacePanel({ place, reachM, system, verdict, busy, onMove, onRecord, onCancel }: Props) {
   const result = tappedResult(place);
-  const points = worth(result);
   const step = STEP_M[system];
   const limit = (value: number) => Math.max(-reachM, Math.min(reachM, value));
   const nudge = (right: number, beyond: number) =>
@@ -54,9 +53,7 @@ export function PlacePanel({ place, reachM, system, worth, busy, onMove, onRecor
     <div className={styles.panel}>
       <p className={styles.readout} aria-live="polite">
         <b className="fig">{formatLeft(result.leftM!, system)}</b>
-        <span>
-          {sayBearing(result.bearingDeg!)} · {counted(points, 'point')} · by eye
-        </span>
+        <span>{[sayBearing(result.bearingDeg!), verdict(result), 'by eye'].filter(Boolean).join(' · ')}</span>
       </p>
       <div className={styles.nudges}>
         {NUDGES.map(([key, sign, word, right, beyond]) => (

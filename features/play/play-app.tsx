@@ -1,18 +1,20 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import { careLines } from '@/core/game/care';
-import { play } from '@/core/game/play';
 import type { Bundle } from '@/core/game/bundle';
+import { rulesInWords } from '@/core/game/say-game';
 import type { Shot } from '@/core/shot/shot';
+import { Afterwards } from './afterwards';
 import { BallScreen } from './ball-screen';
+import { now } from './device/ids';
+import { sendWaiting, tellStopped } from './device/sync';
 import { useSession } from './device/use-session';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
-import { Summary } from './summary';
-import { UndoButton } from './undo-button';
+import { tableOf } from './record';
 
 const onHash = (listener: () => void) => {
   window.addEventListener('hashchange', listener);
@@ -70,50 +72,86 @@ function Notice({ title, text, children }: { title: string; text?: string; child
 }
 
 function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
-  const player = bundle.players[0]!;
-  const who = { playerId: player.playerId, sessionId: bundle.sessionId };
-  const mine = shots.filter((shot) => shot.playerId === player.playerId);
-  const standing = play(bundle.spec, mine);
+  const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
+  const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
+  const [ended, setEnded] = useState<'no' | 'told' | 'untold'>('no');
+  const [picked, setPicked] = useState<{ seat: number; balls: number } | null>(null);
+  // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
+  const own = picked && picked.balls === shots.length && table.standings[picked.seat]!.next ? picked.seat : null;
+  const seat = own ?? table.turn ?? 0;
+  const player = bundle.players[seat]!;
+  const standing = table.standings[seat]!;
+  const over = table.over || ended !== 'no';
+  const end = async () => {
+    setEnded('told');
+    await sendWaiting();
+    if (!(await tellStopped(bundle.sessionId, true))) setEnded('untold');
+  };
+  const goOn = () => {
+    setEnded('no');
+    void tellStopped(bundle.sessionId, false);
+  };
 
   return (
     <div className={`${styles.screen} dusk`}>
-      <PlayHeader bundle={bundle} player={player} standing={standing} />
-      {standing.over ? (
-        <main className={styles.over}>
-          <Summary spec={bundle.spec} standing={standing} best={player.best} system={player.units} />
-          {standing.doubled.length > 0 && (
-            <p className="small-print">
-              {standing.doubled.length === 1 ? 'One ball was' : `${standing.doubled.length} balls were`} recorded twice and not counted.
-            </p>
-          )}
-          <div className={styles.afterwards}>
-            <UndoButton spec={bundle.spec} who={who} disabled={false} />
-            <a className="btn btn-outline-dark" href={`/a/${bundle.academy.slug}/players/${player.playerId}`}>
-              {player.name}’s skills
-            </a>
-            <a className="btn btn-outline-dark" href={`/a/${bundle.academy.slug}/games/${bundle.gameId}`}>
-              Again
-            </a>
-            <a className="btn btn-primary" href={`/a/${bundle.academy.slug}`}>
-              Done
-            </a>
-          </div>
-        </main>
-      ) : !ready && mine.length === 0 ? (
-        <Care lines={careLines(bundle.spec)} title={bundle.spec.title} onReady={() => setReady(true)} />
+      <PlayHeader
+        bundle={bundle}
+        table={table}
+        seat={seat}
+        leftMs={over ? null : timeLeft(bundle, shots, atMs)}
+        onSeat={(next) => setPicked({ seat: next, balls: shots.length })}
+      />
+      {over ? (
+        <Afterwards bundle={bundle} table={table} onBack={table.over ? null : goOn} untold={ended === 'untold'} />
+      ) : !ready && shots.length === 0 ? (
+        <Care
+          lines={careLines(bundle.spec)}
+          title={bundle.spec.title}
+          rules={rulesInWords(bundle.spec, player.units)}
+          onReady={() => setReady(true)}
+        />
       ) : (
-        <BallScreen spec={bundle.spec} standing={standing} who={who} system={player.units} />
+        <>
+          <BallScreen sitting={bundle} seat={seat} standing={standing} bag={player} system={player.units} balls={shots.length} />
+          {bundle.spec.open && shots.length > 0 && (
+            <button type="button" className={`btn btn-outline-dark ${styles.enough}`} onClick={() => void end()}>
+              That’s it
+            </button>
+          )}
+        </>
       )}
     </div>
   );
 }
 
+/** Milliseconds that are left of a time limit, from the first ball on; null where there is none. */
+function timeLeft({ spec }: Bundle, shots: readonly Shot[], atMs: number | null): number | null {
+  const { timeLimitS } = spec.rules;
+  if (timeLimitS === null) return null;
+  const started = Math.min(...shots.map((shot) => Date.parse(shot.playedAt)));
+  return timeLimitS * 1000 - (atMs !== null && Number.isFinite(started) ? Math.max(0, atMs - started) : 0);
+}
+
+/** The moment, twice a second while a clock is running; else null. */
+function useClock(running: boolean): number | null {
+  const [atMs, setAtMs] = useState<number | null>(null);
+  useEffect(() => {
+    if (!running) return;
+    const tick = () => setAtMs(now());
+    tick();
+    const timer = setInterval(tick, 500);
+    return () => clearInterval(timer);
+  }, [running]);
+  return running ? atMs : null;
+}
+
 /** The cautions, before anybody swings. */
-function Care({ lines, title, onReady }: { lines: string[]; title: string; onReady: () => void }) {
+function Care({ lines, title, rules, onReady }: { lines: string[]; title: string; rules: string[]; onReady: () => void }) {
   return (
     <main className={styles.care}>
       <h1>{title}</h1>
+      <p className={styles.rules}>{rules.join(' ')}</p>
       <h2>Before the first ball</h2>
       <ul>
         {lines.map((line) => (

@@ -1,13 +1,19 @@
 'use client';
 
-import type { Bundle, BundlePlayer } from '@/core/game/bundle';
-import type { Standing } from '@/core/game/play';
+import type { Standing, Table } from '@/core/game/play';
+import { scoreFigure } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import type { Bundle } from '@/core/game/bundle';
 import { ProgressTape } from '@/ui/progress-tape';
 import { useWaiting } from './device/use-session';
 import styles from './play.module.scss';
 
+type Props = { bundle: Bundle; table: Table; seat: number; leftMs: number | null; onSeat: (seat: number) => void };
+
 /** Who plays what, how far they are, and whether every ball has reached the server. */
-export function PlayHeader({ bundle, player, standing }: { bundle: Bundle; player: BundlePlayer; standing: Standing }) {
+export function PlayHeader({ bundle, table, seat, leftMs, onSeat }: Props) {
+  const standing = table.standings[seat]!;
+  const several = bundle.players.length > 1;
   return (
     <header>
       <div className={styles.top}>
@@ -15,12 +21,58 @@ export function PlayHeader({ bundle, player, standing }: { bundle: Bundle; playe
           ‹
         </a>
         <span className={styles.topName}>
-          <b>{player.name}</b> · {bundle.spec.title}
+          {!several && (
+            <>
+              <b>{bundle.players[seat]!.name}</b> ·{' '}
+            </>
+          )}
+          {bundle.spec.title}
         </span>
+        {leftMs !== null && <Clock leftMs={leftMs} />}
         <WaitingLine />
       </div>
-      <ProgressTape done={standing.played.length} of={standing.turns} parts={bundle.spec.stations.map((station) => station.balls)} />
+      {several && <Seats bundle={bundle} table={table} seat={seat} onSeat={onSeat} />}
+      <ProgressTape
+        done={standing.played.length}
+        of={bundle.spec.open ? Math.max(1, standing.played.length) : standing.turns}
+        parts={partsOf(standing)}
+      />
     </header>
+  );
+}
+
+/** Where the parts of the game end on the progress tape: stations in a row, or phases. */
+function partsOf({ game, phase, phases }: Standing): number[] {
+  if (phases.length > 1) return phases.map((one) => one.turns);
+  return phase.order === 'blocked' && phase.lots
+    ? game.stations.map((station) => phase.lots!.filter((lot) => phase.stations[lot.at]!.key === station.key).length)
+    : [];
+}
+
+/** The players of the session with their scores; whose ball it is stands out, and another can be chosen. */
+function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs'>) {
+  const unit = schemeOf(bundle.spec.scoring).unit(bundle.spec.scoring);
+  return (
+    <div className={styles.seats} role="tablist" aria-label="Players">
+      {bundle.players.map((player, i) => (
+        <button key={player.playerId} type="button" role="tab" aria-selected={i === seat} onClick={() => onSeat(i)}>
+          <span>{player.name}</span>
+          <b className="fig">
+            {scoreFigure(table.standings[i]!.score, unit, player.units)}
+            {table.ahead.includes(i) && table.ahead.length < bundle.players.length && <span aria-label="leads"> ▲</span>}
+          </b>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Clock({ leftMs }: { leftMs: number }) {
+  const seconds = Math.max(0, Math.ceil(leftMs / 1000));
+  return (
+    <time className={`${styles.clock} fig`} role="timer" aria-label="Time left">
+      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+    </time>
   );
 }
 

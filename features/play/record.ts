@@ -1,36 +1,60 @@
-import type { Turn } from '@/core/game/order';
-import { play } from '@/core/game/play';
+import type { Bundle } from '@/core/game/bundle';
+import { seedOf } from '@/core/game/order';
+import { playSession, type Standing } from '@/core/game/play';
+import { recordOf } from '@/core/game/record';
 import type { Result } from '@/core/game/scoring/scheme';
-import { recordOf, type Who } from '@/core/game/record';
-import type { GameSpec } from '@/core/game/spec';
+import type { Turn } from '@/core/game/turn';
+import type { Shot } from '@/core/shot/shot';
 import { now } from './device/ids';
 import { sayAboutShot } from './device/store';
 import { sendWaiting } from './device/sync';
 
+/** A session as play needs it: the game, and who plays. */
+export type Sitting = Pick<Bundle, 'sessionId' | 'spec' | 'players'>;
+
+/** How a session stands. */
+export function tableOf({ sessionId, spec, players }: Sitting, shots: readonly Shot[], atMs?: number) {
+  const entrants = players.map((player) => player.entrant);
+  return playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
+}
+
+/** Whether a turn can be played now: it is the next one, one that may be chosen, or one at a station that is just being called. */
+function isOpen(standing: Standing, turn: Turn): boolean {
+  if (standing.over) return false;
+  const offered = [standing.next, ...standing.choice].filter((one) => one !== null);
+  if (
+    offered.some(
+      (one) =>
+        one.turnNo === turn.turnNo && one.station.key === turn.station.key && one.ballNo === turn.ballNo && one.attempt === turn.attempt,
+    )
+  )
+    return true;
+  const called = standing.game.open && !standing.game.stations.some((station) => station.key === turn.station.key);
+  return called && turn.turnNo === (standing.next?.turnNo ?? 0);
+}
+
 /**
  * Records a ball on the device, for the turn that the player saw when pressing; a press that comes late, twice or in
  * another tab, when that turn is taken already, records nothing. Sending follows by itself.
+ * @param seat the player's place
  * @returns whether the ball was recorded
  */
-export async function recordBall(game: GameSpec, turn: Turn, result: Result, who: Who): Promise<boolean> {
-  const stored = await sayAboutShot(who.sessionId, (shots) => {
-    const { next } = play(
-      game,
-      shots.filter((shot) => shot.playerId === who.playerId),
-    );
-    return next?.turnNo === turn.turnNo ? { kind: 'record', payload: recordOf(turn, result, who, new Date(now())) } : null;
-  });
+export async function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result): Promise<boolean> {
+  const { sessionId, players } = sitting;
+  const who = { sessionId, playerId: players[seat]!.playerId };
+  const stored = await sayAboutShot(sessionId, (shots) =>
+    isOpen(tableOf(sitting, shots).standings[seat]!, turn)
+      ? { kind: 'record', payload: recordOf(turn, result, who, new Date(now())) }
+      : null,
+  );
   void sendWaiting();
   return stored;
 }
 
-/** Takes the player's last ball back; with none, nothing happens. The removal is a fact like any other. */
-export async function undoBall(game: GameSpec, who: Who): Promise<boolean> {
-  const stored = await sayAboutShot(who.sessionId, (shots) => {
-    const last = play(
-      game,
-      shots.filter((shot) => shot.playerId === who.playerId),
-    ).played.at(-1);
+/** Takes the last recorded ball back, whoever's it was; with none, nothing happens. The removal is a fact like any other. */
+export async function undoBall({ sessionId }: Sitting): Promise<boolean> {
+  const stored = await sayAboutShot(sessionId, (shots) => {
+    const last = shots.at(-1);
     return last ? { kind: 'void', shotId: last.shotId } : null;
   });
   void sendWaiting();

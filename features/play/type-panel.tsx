@@ -1,8 +1,7 @@
 'use client';
 
-import { counted } from '@/core/units/format';
 import { useEffect, useState } from 'react';
-import type { Result } from '@/core/game/scoring/scheme';
+import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
 import type { UnitSystem } from '@/core/units/length';
 import { NOTHING_TYPED, pressPad, sayTyped, typedMetres, typedResult } from './entry';
@@ -11,7 +10,11 @@ import styles from './play.module.scss';
 
 type Props = {
   system: UnitSystem;
-  worth: (result: Result) => number;
+  /** What a result comes to, in a word or two; empty where its distance says it all. */
+  verdict: (result: Result) => string;
+  /** Keys beside the pad, in place of the way back to the keys. */
+  quick?: readonly AnswerKey[];
+  sayQuick?: (key: AnswerKey) => string;
   busy: boolean;
   onRecord: (result: Result) => void;
   onCancel: () => void;
@@ -36,13 +39,12 @@ function keepFocus(event: React.MouseEvent) {
 }
 
 /** A number pad for the distance left, and how it was measured. */
-export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
+export function TypePanel({ system, verdict, quick = [], sayQuick, busy, onRecord, onCancel }: Props) {
   const [typed, setTyped] = useState(NOTHING_TYPED);
   const [measured, setMeasured] = useState<Measure>(lastWay);
   const [tried, setTried] = useState(false);
   const read = typedMetres(typed, system);
   const result = 'leftM' in read ? typedResult(read.leftM, measured) : null;
-  const points = result && worth(result);
   const press = (key: string) => setTyped((now) => pressPad(now, key, system));
   const finish = () => (result ? onRecord(result) : setTried(true));
 
@@ -54,6 +56,8 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
       else if (event.key === 'f' || event.key === "'") press('ft');
       else if (event.key === 'Backspace') press('back');
       else if (event.key === 'Escape') onCancel();
+      else if (event.key.toLowerCase() === 'h' && quick.some((key) => key.kind === 'holed'))
+        onRecord(quick.find((key) => key.kind === 'holed')!.result);
       else if (event.key === 'Enter' && (event.target as HTMLElement).tagName !== 'BUTTON') finish();
     };
     window.addEventListener('keydown', onKey);
@@ -64,9 +68,7 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
     <div className={styles.typing} onMouseDown={keepFocus}>
       <p className={styles.readout} aria-live="polite">
         <b className="fig">{sayTyped(typed, system)}</b>
-        <span>
-          {result ? counted(points!, 'point') : tried || typed !== NOTHING_TYPED ? (read as { why: string }).why : 'left to the hole'}
-        </span>
+        <span>{result ? verdict(result) : tried || typed !== NOTHING_TYPED ? (read as { why: string }).why : 'left to the hole'}</span>
       </p>
       <div className={styles.ways} role="radiogroup" aria-label="How it was measured">
         {WAYS.map(([way, word]) => (
@@ -100,7 +102,26 @@ export function TypePanel({ system, worth, busy, onRecord, onCancel }: Props) {
           ⌫
         </button>
       </div>
-      <FinishKeys record={result ? sayTyped(typed, system) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
+      {quick.length > 0 ? (
+        <div className={styles.quick}>
+          {quick.map((key) => (
+            <button
+              key={key.key}
+              type="button"
+              disabled={busy}
+              className={key.kind === 'holed' ? styles.holed : undefined}
+              onClick={() => onRecord(key.result)}
+            >
+              {sayQuick?.(key)}
+            </button>
+          ))}
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={finish}>
+            Record {result ? sayTyped(typed, system) : ''}
+          </button>
+        </div>
+      ) : (
+        <FinishKeys record={result ? sayTyped(typed, system) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
+      )}
     </div>
   );
 }

@@ -3,12 +3,20 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { FormProvider, useForm } from 'react-hook-form';
+import { Controller, FormProvider, useForm, useWatch } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
+import { LengthInput } from '@/ui/length-input';
 import { Choice } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { useSave } from '../form/use-save';
 import { saveSettings } from './actions';
+
+const OWN = [
+  ['paceM', 'Pace'],
+  ['clubM', 'Club'],
+  ['putterM', 'Putter'],
+  ['flagstickM', 'Flagstick'],
+] as const;
 
 type Props = { slug: string; initial: Settings; timeZones: readonly string[] };
 
@@ -18,6 +26,7 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
     defaultValues: initial,
   });
   const { register, formState } = form;
+  const units = useWatch({ control: form.control, name: 'units' });
   const [saved, setSaved] = useState(false);
   const { errors, isSubmitting } = formState;
   const submit = useSave(
@@ -45,6 +54,30 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
           error={errors.timeZone?.message}
           options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
         />
+        <fieldset className="d-grid gap-2" style={{ gridTemplateColumns: '1fr 1fr' }}>
+          <legend className="fs-6 fw-semibold mb-0" style={{ gridColumn: '1 / -1' }}>
+            What you measure with, for games set up with the coach’s own
+          </legend>
+          {OWN.map(([name, label]) => (
+            <Controller
+              key={name}
+              control={form.control}
+              name={name}
+              render={({ field }) => (
+                <LengthInput
+                  id={name}
+                  label={label}
+                  unit={units === 'metric' ? 'm' : 'in'}
+                  value={field.value}
+                  onChange={field.onChange}
+                  onBlur={field.onBlur}
+                  inputRef={field.ref}
+                  error={errors[name]?.message}
+                />
+              )}
+            />
+          ))}
+        </fieldset>
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">
           <Button type="submit" disabled={isSubmitting}>

@@ -1,7 +1,7 @@
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import type { CSSProperties } from 'react';
-import { ballsOf } from '@/core/game/spec';
+import { ballsOf } from '@/core/game/phases';
 import type { Academy, Answer, SessionLine } from '@/server/data';
 import { sayDay, sayMoment } from '../form/when';
 import { SessionLines } from '../logbook/session-lines';

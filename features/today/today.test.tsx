@@ -7,7 +7,8 @@ import { Unfinished } from './unfinished';
 
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
 
-const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC' } as const;
+const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null };
+const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;
 const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;
 const nothing: Props = { academy, now, players: [], games: [], unfinished: [], recent: [] };

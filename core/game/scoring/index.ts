@@ -1,14 +1,49 @@
 import { z } from 'zod';
+import { clubTrial, clubTrialSchema } from './club-trial';
+import { hits, hitsSchema } from './hits';
+import { holeOut, holeOutSchema } from './hole-out';
+import { ladder, ladderSchema } from './ladder';
+import { landingZone, landingZoneSchema } from './landing-zone';
+import { nearestWins, nearestWinsSchema } from './nearest-wins';
 import { ringPoints, ringPointsSchema } from './ring-points';
 import type { Scheme } from './scheme';
+import { shotMatrix, shotMatrixSchema } from './shot-matrix';
+import { streak, streakSchema } from './streak';
+import { totalLeft, totalLeftSchema } from './total-left';
 
 /** Every way of scoring, by the name that stands in a game file. */
-export const scoringSchema = z.discriminatedUnion('scheme', [ringPointsSchema]);
+export const scoringSchema = z.discriminatedUnion('scheme', [
+  ringPointsSchema,
+  totalLeftSchema,
+  hitsSchema,
+  landingZoneSchema,
+  holeOutSchema,
+  ladderSchema,
+  nearestWinsSchema,
+  shotMatrixSchema,
+  clubTrialSchema,
+  streakSchema,
+]);
 export type Scoring = z.infer<typeof scoringSchema>;
+export type SchemeKind = Scoring['scheme'];
 
-const SCHEMES = { ring_points: ringPoints } as const;
+const SCHEMES: { [Kind in SchemeKind]: Scheme<Extract<Scoring, { scheme: Kind }>, never> } = {
+  ring_points: ringPoints as never,
+  total_left: totalLeft as never,
+  hits: hits as never,
+  landing_zone: landingZone as never,
+  hole_out: holeOut as never,
+  ladder: ladder as never,
+  nearest_wins: nearestWins as never,
+  shot_matrix: shotMatrix as never,
+  club_trial: clubTrial as never,
+  streak: streak as never,
+};
+
+/** The names of all schemes, in the order in which a screen offers them. */
+export const SCHEME_KINDS = Object.keys(SCHEMES) as SchemeKind[];
 
 /** The rules of a scoring. Its state is the scheme's own affair: it goes in and out, and nobody else looks inside. */
-export function schemeOf(scoring: Scoring): Scheme<Scoring, unknown> {
-  return SCHEMES[scoring.scheme] as Scheme<Scoring, unknown>;
+export function schemeOf(scoring: { scheme: SchemeKind }): Scheme<Scoring, unknown> {
+  return SCHEMES[scoring.scheme] as unknown as Scheme<Scoring, unknown>;
 }

@@ -1,10 +1,14 @@
 import fc from 'fast-check';
 import { between, ft, game, holed, left, record } from '../../testing/make';
+import { phasesOf, type GamePhase } from '../phases';
 import { play } from '../play';
 import { projectShots } from '../../shot/project';
 import { ringPoints, ringPointsFor, type RingPoints } from './ring-points';
+import { ballOf } from './scheme';
 
-const rings = game().scoring;
+const rings = game().scoring as RingPoints;
+const phase = phasesOf(game()).at(-1)! as GamePhase & { scoring: RingPoints };
+const asBall = ballOf;
 
 test.each([
   ['holed', holed, 6],
@@ -17,18 +21,18 @@ test.each([
   ['outside', between(10, null), 0],
   ['somewhere between 2 and 5 ft: the far end counts', between(2, 5), 2],
 ])('%s earns what it should', (_, result, points) => {
-  expect(ringPointsFor(rings, result)).toBe(points);
+  expect(ringPointsFor(rings, asBall(result))).toBe(points);
 });
 
 test('each key records what the ring is worth', () => {
-  expect(ringPoints.asks(rings).map((key) => [key.key, key.points])).toEqual([
+  expect(ringPoints.asks(phase, phase.stations[0]!).map((key) => [key.key, key.worth])).toEqual([
     ['holed', 6],
     ['r1', 4],
     ['r2', 2],
     ['r3', 1],
     ['outside', 0],
   ]);
-  for (const key of ringPoints.asks(rings)) expect(ringPointsFor(rings, key.result)).toBe(key.points);
+  for (const key of ringPoints.asks(phase, phase.stations[0]!)) expect(ringPointsFor(rings, asBall(key.result))).toBe(key.worth);
 });
 
 /** Any valid rings: radii grow, points do not. */
@@ -42,16 +46,16 @@ const anyRings: fc.Arbitrary<RingPoints> = fc
       points = Math.max(0, points - less);
       return { key: `r${i}`, radiusM: ft(radius / 12), points };
     });
-    return { scheme: 'ring_points', ringUnit: 'ft', rings: drawn, holedPoints: drawn[0]!.points + 2 };
+    return { scheme: 'ring_points', rings: drawn, holedPoints: drawn[0]!.points + 2 };
   });
 const anyFeet = fc.double({ min: 0.2, max: 60, noNaN: true });
 
 test('a nearer ball never scores less, and holed never less than any', () => {
   fc.assert(
     fc.property(anyRings, anyFeet, anyFeet, (scoring, a, b) => {
-      const [near, far] = [left(Math.min(a, b)), left(Math.max(a, b))];
+      const [near, far] = [asBall(left(Math.min(a, b))), asBall(left(Math.max(a, b)))];
       expect(ringPointsFor(scoring, near)).toBeGreaterThanOrEqual(ringPointsFor(scoring, far));
-      expect(ringPointsFor(scoring, holed)).toBeGreaterThanOrEqual(ringPointsFor(scoring, near));
+      expect(ringPointsFor(scoring, asBall(holed))).toBeGreaterThanOrEqual(ringPointsFor(scoring, near));
     }),
   );
 });
@@ -78,5 +82,5 @@ test('the total does not depend on the order in which stations are played', () =
 test('the best that a game can give is every ball holed', () => {
   const spec = game();
   const all = Array.from({ length: 6 }, (_, turn) => record(spec, turn, holed));
-  expect(play(spec, projectShots(all)).score).toBe(ringPoints.best(rings, 6));
+  expect(play(spec, projectShots(all)).score).toBe(ringPoints.best(phase));
 });

@@ -1,28 +1,17 @@
 import { z } from 'zod';
-import { METRES_PER } from '../../units/length';
-import type { AnswerKey, Result, Scheme } from './scheme';
+import { counted } from '../../units/format';
+import { edgeSchema, pointsSchema, round } from './fields';
+import { farM, holedKey, kernelInside, outsideKey, ringKey, type Ball, type Scheme } from './scheme';
 
 export const MOST_RINGS = 8;
-const WIDEST_M = 100 * METRES_PER.ft;
 
-const points = z.int({ error: 'Give a whole number of points.' }).min(0, 'Points are not negative.').max(1000, 'At most 1000 points.');
-
-export const ringSchema = z.strictObject({
-  key: z.string().min(1).max(40),
-  radiusM: z
-    .number({ error: 'Give the distance from the hole as a number.' })
-    .gt(0, 'A ring must be wider than nothing.')
-    .max(WIDEST_M, 'A ring is at most 100 ft (30.5 m) wide.'),
-  points,
-});
+export const ringSchema = z.strictObject({ key: z.string().min(1).max(40), radiusM: edgeSchema, points: pointsSchema });
 
 export const ringPointsSchema = z
   .strictObject({
     scheme: z.literal('ring_points'),
-    /** The unit in which the coach gave the rings. */
-    ringUnit: z.enum(['ft', 'm']),
     rings: z.array(ringSchema).min(1, 'At least one ring.').max(MOST_RINGS, `At most ${MOST_RINGS} rings.`),
-    holedPoints: points,
+    holedPoints: pointsSchema,
   })
   .superRefine(({ rings, holedPoints }, ctx) => {
     const refuse = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
@@ -42,47 +31,69 @@ export type RingPoints = z.infer<typeof ringPointsSchema>;
  * What one ball earns. A ball on a ring's edge scores the inner ring. Of a ball of which only a range of distances is
  * known, the far end counts: a doubt never earns points.
  */
-export function ringPointsFor(scoring: RingPoints, ball: Result): number {
+export function ringPointsFor(scoring: RingPoints, ball: Ball): number {
   if (ball.holed) return scoring.holedPoints;
-  const farM = ball.leftM ?? ball.leftMaxM ?? Infinity;
-  return scoring.rings.find((ring) => farM <= ring.radiusM)?.points ?? 0;
-}
-
-const pressed = (result: Partial<Result>): Result => ({
-  holed: false,
-  leftM: null,
-  leftMinM: null,
-  leftMaxM: null,
-  bearingDeg: null,
-  measured: 'ring',
-  ...result,
-});
-
-function asks({ rings, holedPoints }: RingPoints): AnswerKey[] {
-  const innerM = (i: number) => rings[i - 1]?.radiusM ?? 0;
-  const outermostM = innerM(rings.length);
-  return [
-    { key: 'holed', kind: 'holed', edgeM: null, points: holedPoints, result: pressed({ holed: true }) },
-    ...rings.map((ring, i): AnswerKey => ({
-      key: ring.key,
-      kind: 'ring',
-      edgeM: ring.radiusM,
-      points: ring.points,
-      result: pressed({ leftMinM: innerM(i), leftMaxM: ring.radiusM }),
-    })),
-    { key: 'outside', kind: 'outside', edgeM: outermostM, points: 0, result: pressed({ leftMinM: outermostM }) },
-  ];
+  const far = farM(ball);
+  return scoring.rings.find((ring) => far <= ring.radiusM)?.points ?? 0;
 }
 
 /** Rings round the hole, each worth points; holed is worth most; most points wins. The state is the points so far. */
 export const ringPoints: Scheme<RingPoints, number> = {
   kind: 'ring_points',
   label: 'ring points',
-  better: 'higher',
-  asks,
+  about: 'Rings round the hole, each worth points; holed is worth most. Most points wins.',
+  players: 1,
+  countsBalls: true,
+  takesDistance: () => true,
+  unit: () => 'points',
+  better: () => 'higher',
+  fresh: (system) => ({
+    scheme: 'ring_points',
+    holedPoints: 6,
+    rings: [
+      { key: 'r1', radiusM: round(system, 2, 0.6), points: 4 },
+      { key: 'r2', radiusM: round(system, 5, 1.5), points: 2 },
+      { key: 'r3', radiusM: round(system, 9, 3), points: 1 },
+    ],
+  }),
+  fitted: (scoring, fit) => ({ ...scoring, rings: scoring.rings.map((ring) => ({ ...ring, radiusM: fit(ring.radiusM) })) }),
+  asks({ scoring: { rings, holedPoints } }) {
+    const innerM = (i: number) => rings[i - 1]?.radiusM ?? 0;
+    return [
+      holedKey(holedPoints),
+      ...rings.map((ring, i) => ringKey(ring.key, innerM(i), ring.radiusM, ring.points)),
+      outsideKey(innerM(rings.length), 0),
+    ];
+  },
   start: () => 0,
-  step: (state, ball, scoring) => state + ringPointsFor(scoring, ball),
+  step: (state, ball, _lot, { scoring }) => state + ringPointsFor(scoring, ball),
   score: (state) => state,
   over: () => false,
-  best: (scoring, balls) => scoring.holedPoints * balls,
+  race: () => false,
+  success: (ball, _station, { scoring }) => ball.holed || farM(ball) <= scoring.rings[0]!.radiusM,
+  best: ({ scoring, turns }) => scoring.holedPoints * turns,
+  verdict: (ball, _station, { scoring }) => counted(ringPointsFor(scoring, ball), 'point'),
+  now: () => '',
+  notes: () => [],
+  compile({ scoring }) {
+    const edges = Float64Array.from(scoring.rings, (ring) => ring.radiusM);
+    const worth = Float64Array.from(scoring.rings, (ring) => ring.points);
+    let points = 0;
+    return {
+      reset: () => void (points = 0),
+      take(_at, ball) {
+        if (ball.holed) points += scoring.holedPoints;
+        else if (ball.goodSide) {
+          for (let i = 0; i < edges.length; i++)
+            if (ball.leftM <= edges[i]!) {
+              points += worth[i]!;
+              break;
+            }
+        }
+      },
+      score: () => points,
+      over: () => false,
+      worked: (_at, ball) => kernelInside(ball, edges[0]!),
+    };
+  },
 };

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import type { Bundle } from '@/core/game/bundle';
 import { play } from '@/core/game/play';
-import { turnsOf } from '@/core/game/order';
+import { plainEntrant } from '@/core/game/entrant';
+import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { recordBall, undoBall } from '../record';
@@ -10,7 +11,6 @@ import { sendWaiting, syncState } from './sync';
 
 const spec = game();
 const turns = turnsOf(spec);
-const who = { playerId: PLAYER, sessionId: SESSION };
 
 function bundle(events: ShotEvent[] = [], sessionId = SESSION): Bundle {
   return {
@@ -19,7 +19,18 @@ function bundle(events: ShotEvent[] = [], sessionId = SESSION): Bundle {
     gameId: idOf(9),
     startedAt: '2026-05-01T18:00:00.000Z',
     spec,
-    players: [{ playerId: PLAYER, name: 'Otto', handed: 'right', units: 'imperial', best: null }],
+    players: [
+      {
+        playerId: PLAYER,
+        name: 'Otto',
+        handed: 'right',
+        units: 'imperial',
+        entrant: plainEntrant(PLAYER),
+        clubs: [],
+        favourite: null,
+        best: null,
+      },
+    ],
     events,
   };
 }
@@ -59,7 +70,7 @@ const settled = async () => {
 };
 
 test('a ball is on the device as soon as it is recorded, and reaches the server once', async () => {
-  expect(await recordBall(spec, turns[0]!, left(2), who)).toBe(true);
+  expect(await recordBall(bundle(), 0, turns[0]!, left(2))).toBe(true);
   expect((await standing()).running).toEqual([4]);
   await settled();
   expect(await countWaiting()).toBe(0);
@@ -68,26 +79,26 @@ test('a ball is on the device as soon as it is recorded, and reaches the server 
 });
 
 test('a press for a turn that is taken records nothing: twice, late, or in another tab', async () => {
-  const stored = await Promise.all([1, 2, 3].map(() => recordBall(spec, turns[0]!, holed, who)));
+  const stored = await Promise.all([1, 2, 3].map(() => recordBall(bundle(), 0, turns[0]!, holed)));
   expect(stored.filter(Boolean)).toHaveLength(1);
-  expect(await recordBall(spec, turns[2]!, holed, who)).toBe(false);
+  expect(await recordBall(bundle(), 0, turns[2]!, holed)).toBe(false);
   expect((await standing()).played).toHaveLength(1);
 });
 
 test('undo takes the last ball back, ball by ball, and then does nothing', async () => {
-  await recordBall(spec, turns[0]!, left(2), who);
-  await recordBall(spec, turns[1]!, left(5), who);
-  expect(await undoBall(spec, who)).toBe(true);
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await recordBall(bundle(), 0, turns[1]!, left(5));
+  expect(await undoBall(bundle())).toBe(true);
   expect((await standing()).running).toEqual([4]);
-  await undoBall(spec, who);
-  expect(await undoBall(spec, who)).toBe(false);
+  await undoBall(bundle());
+  expect(await undoBall(bundle())).toBe(false);
   await settled();
   expect(server.events.map((event) => event.kind)).toEqual(['record', 'record', 'void', 'void']);
 });
 
 test('without a network balls wait in their order; they go by themselves when it is back', async () => {
   server.answer = 'no network';
-  for (const [turn, result] of [left(2), between(3, 6), holed].entries()) await recordBall(spec, turns[turn]!, result, who);
+  for (const [turn, result] of [left(2), between(3, 6), holed].entries()) await recordBall(bundle(), 0, turns[turn]!, result);
   await settled();
   expect([await countWaiting(), syncState()]).toEqual([3, 'unreachable']);
   expect((await standing()).score).toBe(12);
@@ -100,7 +111,7 @@ test('without a network balls wait in their order; they go by themselves when it
 
 test('an answer that got lost makes a batch go twice, and it is stored once', async () => {
   server.answer = 'no network';
-  await recordBall(spec, turns[0]!, holed, who);
+  await recordBall(bundle(), 0, turns[0]!, holed);
   await settled();
   server.events.push(...(await nextBatch(10))!.events);
   server.answer = 'stored';
@@ -115,14 +126,14 @@ test.each([
   [429, 'unreachable'],
 ] as const)('an answer of %d keeps the balls and says %s', async (status, state) => {
   server.answer = status;
-  await recordBall(spec, turns[0]!, holed, who);
+  await recordBall(bundle(), 0, turns[0]!, holed);
   await settled();
   expect([await countWaiting(), syncState()]).toEqual([1, state]);
 });
 
 test('what is refused is not sent again and again; what could not be reached is', async () => {
   server.answer = 409;
-  await recordBall(spec, turns[0]!, holed, who);
+  await recordBall(bundle(), 0, turns[0]!, holed);
   await settled();
   const posts = server.posts;
   await jest.advanceTimersByTimeAsync(300_000);
@@ -137,7 +148,7 @@ test('what is refused is not sent again and again; what could not be reached is'
 
 test('a bundle that was on its way while a ball was sent does not lose that ball', async () => {
   const early = bundle();
-  await recordBall(spec, turns[0]!, left(2), who);
+  await recordBall(bundle(), 0, turns[0]!, left(2));
   await settled();
   await keepBundle(early);
   expect((await standing()).running).toEqual([4]);
@@ -146,18 +157,18 @@ test('a bundle that was on its way while a ball was sent does not lose that ball
 test('balls that another device recorded come with the bundle and keep their order', async () => {
   await keepBundle(bundle([record(spec, 0, left(2)), record(spec, 1, left(8))]));
   expect((await standing()).running).toEqual([4, 5]);
-  await recordBall(spec, turns[2]!, holed, who);
+  await recordBall(bundle(), 0, turns[2]!, holed);
   expect((await standing()).running).toEqual([4, 5, 11]);
 });
 
 test('signing out forgets what is sent, and keeps what is not', async () => {
-  await recordBall(spec, turns[0]!, left(2), who);
+  await recordBall(bundle(), 0, turns[0]!, left(2));
   await settled();
   await forgetSent();
   expect(await readSession(SESSION)).toBeUndefined();
   await keepBundle(bundle());
   server.answer = 401;
-  await recordBall(spec, turns[0]!, left(2), who);
+  await recordBall(bundle(), 0, turns[0]!, left(2));
   await settled();
   await forgetSent();
   expect((await readSession(SESSION))?.shots).toHaveLength(1);

@@ -75,3 +75,16 @@ async function post(batch: Batch): Promise<'stored' | Exclude<SyncState, 'idle' 
   if (response.ok) return 'stored';
   return response.status === 401 ? 'signed-out' : 'refused';
 }
+
+/**
+ * Tells the server that a session was ended before its last ball, or that it goes on after all.
+ * @returns whether the server knows it now
+ */
+export async function tellStopped(sessionId: string, stopped: boolean): Promise<boolean> {
+  const response = await fetch(`/api/v1/sessions/${sessionId}/stopped`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ stopped }),
+  }).catch(() => null);
+  return response?.ok ?? false;
+}

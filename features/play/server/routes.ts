@@ -26,7 +26,7 @@ export async function answerBundle(sessionId: string): Promise<Response> {
 async function bundleOf({ data, academy }: Desk, sessionId: string): Promise<Bundle | null> {
   const found = await data.getSession(sessionId);
   if (!found) return null;
-  const { session, players } = found;
+  const { session, players, entrants } = found;
   return {
     academy: { slug: academy.slug, name: academy.name },
     sessionId,
@@ -34,16 +34,30 @@ async function bundleOf({ data, academy }: Desk, sessionId: string): Promise<Bun
     startedAt: session.startedAt.toISOString(),
     spec: session.spec,
     players: await Promise.all(
-      players.map(async ({ playerId, name, handed, units }) => ({
+      players.map(async ({ playerId, name, handed, units }, i) => ({
         playerId,
         name,
         handed,
         units,
+        entrant: entrants[i]!,
+        ...(await data.bagOf(playerId)),
         best: await data.bestBefore(session, playerId),
       })),
     ),
     events: await data.eventsOfSession(sessionId),
   };
+}
+
+/** Ends a session before its last ball, or takes that back. */
+export async function answerStopped(sessionId: string, request: Request): Promise<Response> {
+  const id = z.uuid().safeParse(sessionId);
+  const body = z.strictObject({ stopped: z.boolean() }).safeParse(parsed(await request.text()));
+  if (!id.success || !body.success) return refuse(400, 'Say which session, and whether it is stopped.');
+  const desk = await coachForSession(id.data);
+  if (desk === 'signed out') return refuse(401, 'Sign in first.');
+  if (!desk) return refuse(404, 'There is no such session.');
+  await (body.data.stopped ? desk.data.stopSession(id.data) : desk.data.resumeSession(id.data));
+  return Response.json(body.data);
 }
 
 /** Takes in a batch of what a device recorded. The same batch may come any number of times. */

@@ -3,7 +3,9 @@ import { NewGameRoom } from '@/features/games/rooms';
 
 export const metadata: Metadata = { title: 'A new game' };
 
-export default async function Page({ params }: PageProps<'/a/[academy]/games/new'>) {
+export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/games/new'>) {
   const { academy } = await params;
-  return <NewGameRoom slug={academy} />;
+  const { library, copy, session } = await searchParams;
+  const one = (value: string | string[] | undefined) => (typeof value === 'string' ? value : undefined);
+  return <NewGameRoom slug={academy} start={{ library: one(library), copy: one(copy), session: one(session) }} />;
 }

@@ -1,8 +1,11 @@
-import { freshKey, type GameSpec, type Station } from '@/core/game/spec';
+import { schemeOf } from '@/core/game/scoring';
+import { PLAIN_RULES } from '@/core/game/rules';
+import { freshKey, type GameSpec } from '@/core/game/spec';
+import type { Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
-export function firstStation(units: UnitSystem): Station {
+function firstStation(units: UnitSystem): Station {
   const distanceUnit = units === 'metric' ? 'm' : 'yd';
   return {
     key: 's1',
@@ -11,8 +14,13 @@ export function firstStation(units: UnitSystem): Station {
     sit: 'clean',
     stance: 'flat',
     trajectory: null,
+    shape: null,
+    club: null,
+    target: 'hole',
     distanceM: toMetres(10, distanceUnit),
     distanceUnit,
+    carryM: null,
+    par: null,
     balls: 6,
   };
 }
@@ -20,30 +28,29 @@ export function firstStation(units: UnitSystem): Station {
 /** Another station, like the last one but for its key: most games change one thing at a time. */
 export function nextStation(stations: readonly Station[], units: UnitSystem): Station {
   const last = stations.at(-1) ?? firstStation(units);
-  return {
-    ...last,
-    key: freshKey(
-      's',
-      stations.map((station) => station.key),
-    ),
-  };
+  const keys = stations.map((station) => station.key);
+  return { ...last, key: freshKey('s', keys) };
 }
 
 /** What the form of a new game starts from: one station and three rings, which a coach changes. */
 export function newGame(units: UnitSystem): GameSpec {
-  const ringUnit = units === 'metric' ? 'm' : 'ft';
-  const edges = units === 'metric' ? [0.6, 1.5, 3] : [2, 5, 9];
   return {
     format: 'inch-game',
     version: 1,
     title: '',
+    about: '',
+    open: false,
     stations: [firstStation(units)],
-    scoring: {
-      scheme: 'ring_points',
-      ringUnit,
-      holedPoints: 6,
-      rings: edges.map((edge, i) => ({ key: `r${i + 1}`, radiusM: toMetres(edge, ringUnit), points: [4, 2, 1][i]! })),
-    },
+    order: 'blocked',
+    sizes: { unit: units === 'metric' ? 'm' : 'ft', of: 'fixed', fixedM: null, scaled: false },
+    scoring: schemeOf({ scheme: 'ring_points' }).fresh(units),
+    rules: PLAIN_RULES,
+    leadIn: [],
     goal: null,
   };
+}
+
+/** A copy to be changed: the same game under a title of its own. */
+export function copyOf(game: GameSpec): GameSpec {
+  return { ...game, title: `${game.title.slice(0, 70)}, copy` };
 }

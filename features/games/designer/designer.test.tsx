@@ -1,17 +1,17 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { GameSpec } from '@/core/game/spec';
-import { saveGameAction } from './actions';
-import { GameForm } from './game-form';
+import { saveGameAction } from '../actions';
+import { Designer } from './designer';
 import { newGame } from './new-game';
 
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
-jest.mock('./actions', () => ({ saveGameAction: jest.fn() }));
+jest.mock('../actions', () => ({ saveGameAction: jest.fn() }));
 const saved = jest.mocked(saveGameAction);
 
 function show(initial = newGame('imperial')) {
-  render(<GameForm slug="here" gameId="00000000-0000-7000-8000-000000000001" initial={initial} units="imperial" isNew />);
+  render(<Designer slug="here" gameId="00000000-0000-7000-8000-000000000001" initial={initial} units="imperial" isNew />);
   return userEvent.setup();
 }
 const type = async (user: ReturnType<typeof userEvent.setup>, label: string | RegExp, text: string) => {
@@ -87,10 +87,10 @@ test('stations are copied, moved and removed, each with a key of its own', async
   await type(user, 'Title', 'Three');
   await user.click(screen.getByRole('button', { name: 'Copy station 1' }));
   await user.click(screen.getByRole('button', { name: 'Add station' }));
-  const distances = screen.getAllByLabelText(/^Distance/);
-  await user.clear(distances[2]!);
-  await user.type(distances[2]!, '22');
+  // The new station is open, in place of the others.
+  await type(user, /^Distance/, '22');
   await user.click(screen.getByRole('button', { name: 'Station 3 earlier' }));
+  await user.click(screen.getByRole('button', { name: /^1\. 10 yd chip/ }));
   await user.click(screen.getByRole('button', { name: 'Remove station 1' }));
   await user.click(save());
   expect(sent().stations.map((station) => station.key)).toEqual(['s3', 's2']);

@@ -1,0 +1,158 @@
+import { phasesOf, type GamePhase } from './phases';
+import { schemeOf } from './scoring';
+import type { GameSpec } from './spec';
+import type { Station } from './station';
+
+/**
+ * What a game takes, from judged times (nobody measured them): one look and one stroke by kind of shot, walking at
+ * 1.2 m/s, two seconds to pick up a ball, half a minute to putt out.
+ */
+const WALK_M_PER_S = 1.2;
+const PICK_UP_S = 2;
+const PUTT_OUT_S = 30;
+const strokeS = (station: Station) => (station.shotType === 'putt' ? 20 : 24);
+/** A new place for every ball means a new look at it. */
+const NEW_LOOK_S = 8;
+/** Between two stations round one green: some metres, whatever the distances. */
+const BETWEEN_M = 8;
+
+export type Budget = {
+  /** Seconds. */
+  hittingS: number;
+  walkingS: number;
+  collectingS: number;
+  puttingS: number;
+  totalS: number;
+  /** Balls to bring. */
+  balls: number;
+};
+
+/**
+ * The time and the balls that a game takes.
+ * @param players all at the same station, one after another; they walk together
+ */
+export function budgetOf(game: GameSpec, players = 1): Budget {
+  const parts = phasesOf(game).map((phase) => phaseBudget(phase, players));
+  const sum = (name: keyof Budget) => parts.reduce((total, part) => total + part[name], 0);
+  const [hittingS, walkingS, collectingS, puttingS] = [sum('hittingS'), sum('walkingS'), sum('collectingS'), sum('puttingS')];
+  const totalS = Math.min(hittingS + walkingS + collectingS + puttingS, game.rules.timeLimitS ?? Infinity);
+  return { hittingS, walkingS, collectingS, puttingS, totalS, balls: Math.max(0, ...parts.map((part) => part.balls)) };
+}
+
+function phaseBudget(phase: GamePhase, players: number): Omit<Budget, 'totalS'> & { totalS: number } {
+  const { stations, scoring } = phase;
+  if (stations.length === 0) return { hittingS: 0, walkingS: 0, collectingS: 0, puttingS: 0, totalS: 0, balls: 0 };
+  const at = visits(phase);
+  const moves = at.filter((station, i) => i > 0 && station !== at[i - 1]).length;
+  const rounds = roundsOf(phase, at);
+  const puttedOut = scoring.scheme === 'hole_out' || phase.rules.puttOut;
+  const far = (list: readonly number[]) => list.reduce((sum, i) => sum + stations[i]!.distanceM, 0) / Math.max(1, list.length);
+  return {
+    hittingS: players * (at.reduce((sum, i) => sum + strokeS(stations[i]!), 0) + moves * NEW_LOOK_S),
+    walkingS: (moves * BETWEEN_M) / WALK_M_PER_S,
+    // A ball that is putted out is picked up from the hole.
+    collectingS: puttedOut ? at.length * players * PICK_UP_S : rounds * ((2 * far(at)) / WALK_M_PER_S) + at.length * players * PICK_UP_S,
+    puttingS: puttedOut ? at.length * players * PUTT_OUT_S + (at.length * 2 * far(at)) / WALK_M_PER_S : 0,
+    totalS: 0,
+    balls: players * ballsAtOnce(phase, at, puttedOut),
+  };
+}
+
+/** Where each ball is played from; where the game decides as it goes, halfway between the fewest balls and the most. */
+function visits(phase: GamePhase): number[] {
+  if (phase.lots) return phase.lots.map((lot) => lot.at);
+  const rungs = phase.stations.length;
+  const balls = Math.round((rungs + phase.turns) / 2);
+  return Array.from({ length: balls }, (_, i) => Math.floor((i * rungs) / balls));
+}
+
+/** How often the balls are collected: after each station where all its balls are played in a row, else after each round. */
+function roundsOf(phase: GamePhase, at: readonly number[]): number {
+  if (phase.order === 'blocked' && phase.lots) return new Set(at).size;
+  return Math.max(1, Math.ceil(at.length / phase.stations.length));
+}
+
+function ballsAtOnce(phase: GamePhase, at: readonly number[], puttedOut: boolean): number {
+  if (puttedOut) return 1;
+  if (phase.order === 'blocked' && phase.lots)
+    return Math.max(...phase.stations.map((_, i) => at.filter((station) => station === i).length));
+  return Math.min(at.length, phase.stations.length);
+}
+
+/** "about 25 min": minutes to the nearest one up to ten, then to five. */
+export function sayMinutes(seconds: number): string {
+  const minutes = Math.max(1, Math.round(seconds / 60));
+  return `about ${minutes <= 10 ? minutes : Math.round(minutes / 5) * 5} min`;
+}
+
+/**
+ * A short version that keeps the mix: as many balls as the minutes allow, shared out as they were (to the nearest ball);
+ * with fewer balls than stations, stations from the whole range. The goal shrinks with the balls.
+ * @returns null where the game cannot be made so short, or fits as it is
+ */
+export function shortened(game: GameSpec, minutes: number, players = 1): GameSpec | null {
+  const most = game.stations.reduce((sum, station) => sum + station.balls, 0);
+  const limited = { ...game, rules: { ...game.rules, timeLimitS: null } };
+  if (!canShrink(game) || budgetOf(limited, players).totalS <= minutes * 60) return null;
+  const fits = (balls: number) => budgetOf({ ...limited, ...shrunk(game, balls / sizeOf(game)) }, players).totalS <= minutes * 60;
+  for (let balls = (game.scoring.scheme === 'ladder' ? game.scoring.mostBalls : most) - 1; balls >= smallest(game); balls--)
+    if (fits(balls)) return { ...game, ...shrunk(game, balls / sizeOf(game)), title: `${game.title.slice(0, 72)}, short` };
+  return null;
+}
+
+const canShrink = (game: GameSpec) => game.stations.length > 0 && game.scoring.scheme !== 'shot_matrix' && !game.open;
+const sizeOf = (game: GameSpec) =>
+  game.scoring.scheme === 'ladder' ? game.scoring.mostBalls : game.stations.reduce((sum, station) => sum + station.balls, 0);
+const smallest = (game: GameSpec) => (game.scoring.scheme === 'ladder' ? Math.max(2, game.stations.length) : 1);
+
+function shrunk(game: GameSpec, share: number): Pick<GameSpec, 'stations' | 'scoring' | 'leadIn' | 'goal'> {
+  const { scoring } = game;
+  const leadIn = game.leadIn.map((phase) => ({ ...phase, balls: Math.max(1, Math.round(phase.balls * share)) }));
+  if (scoring.scheme === 'ladder') {
+    const mostBalls = Math.max(game.stations.length, Math.round(scoring.mostBalls * share));
+    return { stations: game.stations, leadIn, goal: game.goal, scoring: { ...scoring, mostBalls } };
+  }
+  const counts = shareOut(
+    game.stations.map((station) => station.balls),
+    Math.round(sizeOf(game) * share),
+  );
+  const stations = game.stations.flatMap((station, i) => (counts[i]! > 0 ? [{ ...station, balls: counts[i]! }] : []));
+  const balls = counts.reduce((a, b) => a + b, 0);
+  return { stations, leadIn, scoring: shrunkScoring(scoring, share, balls), goal: shrunkGoal(game, share) };
+}
+
+function shrunkScoring(scoring: GameSpec['scoring'], share: number, balls: number): GameSpec['scoring'] {
+  if (scoring.scheme === 'streak' && scoring.until !== null)
+    return { ...scoring, until: Math.min(Math.max(2, Math.round(scoring.until * share)), Math.max(2, balls)) };
+  if (scoring.scheme === 'nearest_wins' && scoring.firstTo !== null)
+    return { ...scoring, firstTo: Math.max(1, Math.round(scoring.firstTo * share)) };
+  return scoring;
+}
+
+function shrunkGoal({ goal, scoring }: GameSpec, share: number): number | null {
+  if (goal === null) return null;
+  return schemeOf(scoring).unit(scoring) === 'length' ? Math.round(goal * share * 1e4) / 1e4 : Math.max(0, Math.round(goal * share));
+}
+
+/**
+ * Shares a total out in given proportions, whole, each within one of its exact share (largest remainder; of equal
+ * remainders the ones farther apart in the list come first, so that a small total still spans it).
+ */
+export function shareOut(weights: readonly number[], total: number): number[] {
+  const sum = weights.reduce((a, b) => a + b, 0);
+  const exact = weights.map((weight) => (weight * total) / sum);
+  const counts = exact.map(Math.floor);
+  const left = total - counts.reduce((a, b) => a + b, 0);
+  const remainders = exact.map((share, i) => ({ i, rest: share - counts[i]! })).filter(({ rest }) => rest > 1e-9);
+  const ranked = remainders.toSorted((a, b) => b.rest - a.rest || spread(a.i, weights.length) - spread(b.i, weights.length));
+  for (const { i } of ranked.slice(0, left)) counts[i]! += 1;
+  return counts;
+}
+
+/** A rank for a place in a list such that any first few ranks lie far apart: its bits in reverse. */
+function spread(i: number, length: number): number {
+  const bits = Math.max(1, Math.ceil(Math.log2(length)));
+  let reversed = 0;
+  for (let bit = 0; bit < bits; bit++) if (i & (1 << bit)) reversed |= 1 << (bits - 1 - bit);
+  return reversed;
+}

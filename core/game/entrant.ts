@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { shippedReference } from '../skill/reference';
+import { METRES_PER } from '../units/length';
+import { schemeOf } from './scoring';
+import { fittedM, unitFor, unitM, type OwnLengths, type Sizes } from './sizes';
+import type { GameSpec } from './spec';
+
+/**
+ * A player in one session, with all that the game takes from them. It is fixed when the session starts, so that a
+ * later change of the player's level or measures changes no score.
+ */
+export const entrantSchema = z.strictObject({
+  playerId: z.uuid(),
+  level: z.number(),
+  /** Metres of one unit in which the zones are measured; null: as the game says. */
+  unitM: z.number().gt(0).nullable(),
+  /** By how much zones are larger than drawn. */
+  scale: z.number().gt(0),
+  /** A head start, in what the score counts. */
+  allowance: z.number(),
+});
+export type Entrant = z.infer<typeof entrantSchema>;
+
+/** Somebody of whom the game takes nothing: zones as drawn, no allowance. */
+export function plainEntrant(playerId: string, level = 18): Entrant {
+  return { playerId, level, unitM: null, scale: 1, allowance: 0 };
+}
+
+/** The level for which zones that grow with the level are drawn. */
+export const DRAWN_FOR_LEVEL = 10;
+
+/**
+ * By how much zones are larger for a level: the median distance left of a 15 yd chip from the fairway at that level,
+ * against the level they are drawn for, to a twentieth.
+ */
+export function scaleForLevel(level: number): number {
+  const median = (at: number) => shippedReference.shot(at, 'chip', 'fairway', 15 * METRES_PER.yd)!.medianLeftFt;
+  return Math.round((median(level) / median(DRAWN_FOR_LEVEL)) * 20) / 20;
+}
+
+/** What a session fixes about a player when it starts. */
+export function enter(
+  player: { playerId: string; level: number } & OwnLengths,
+  sizes: Sizes,
+  coach: OwnLengths,
+  allowance: number,
+): Entrant {
+  const own = unitFor(sizes, player, coach);
+  return {
+    playerId: player.playerId,
+    level: player.level,
+    unitM: own === unitM(sizes) ? null : own,
+    scale: sizes.scaled ? scaleForLevel(player.level) : 1,
+    allowance,
+  };
+}
+
+/** The game as it is for one player: zones in their own measure, and the par of their level. */
+export function gameFor(game: GameSpec, entrant: Entrant): GameSpec {
+  const { scoring } = game;
+  const easier = scoring.scheme === 'hole_out' && scoring.extraFromLevel !== null && entrant.level >= scoring.extraFromLevel;
+  if (entrant.unitM === null && entrant.scale === 1 && !easier) return game;
+  const own = { unitM: entrant.unitM ?? unitM(game.sizes), scale: entrant.scale };
+  const fit = (radiusM: number) => fittedM(radiusM, game.sizes, own);
+  return {
+    ...game,
+    sizes: entrant.unitM === null ? game.sizes : { ...game.sizes, of: 'fixed', fixedM: entrant.unitM },
+    scoring: schemeOf(scoring).fitted(scoring, fit),
+    leadIn: game.leadIn.map((phase) => ({ ...phase, scoring: schemeOf(phase.scoring).fitted(phase.scoring, fit) })),
+    stations: easier ? game.stations.map((station) => ({ ...station, par: (station.par ?? 2) + 1 })) : game.stations,
+  };
+}

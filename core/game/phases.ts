@@ -1,0 +1,78 @@
+import { apart, inPlayingOrder } from './order';
+import { type Order, PLAIN_RULES, type Rules } from './rules';
+import { schemeOf, type Scoring } from './scoring';
+import type { Lot, Phase } from './scoring/scheme';
+import type { Sizes } from './sizes';
+import { MOST_BALLS, type Station } from './station';
+
+/** What phases are made of: a game, whole or still being designed. */
+type Parts = {
+  stations: readonly Station[];
+  order: Order;
+  sizes: Sizes;
+  scoring: Scoring;
+  rules: Rules;
+  leadIn: readonly { balls: number; order: Order; scoring: Scoring; title: string }[];
+};
+
+/** One phase of a game in the order of play. */
+export type GamePhase = Phase<Scoring> & {
+  index: number;
+  title: string;
+  order: Order;
+  /** Its balls; null where the scheme decides as it goes from where to play. */
+  lots: readonly Lot[] | null;
+  /** Number of its first turn in the game. */
+  firstTurn: number;
+};
+
+/** What the last phase is called, the one that counts. */
+export const COUNTS = 'What counts';
+
+/**
+ * The phases of a game, the one that counts last.
+ * @param seed decides random orders
+ */
+export function phasesOf(game: Parts, seed = 0): GamePhase[] {
+  const parts = [
+    ...game.leadIn.map(({ balls, ...phase }) => ({ ...phase, rules: PLAIN_RULES, stations: game.stations.map((s) => ({ ...s, balls })) })),
+    { title: COUNTS, order: game.order, scoring: game.scoring, rules: game.rules, stations: game.stations },
+  ];
+  let firstTurn = 0;
+  return parts.map(({ title, order, scoring, rules, stations }, index) => {
+    const scheme = schemeOf(scoring);
+    const lots = scheme.most ? null : inPlayingOrder(arranged(lotsOf(scoring, stations), scoring, rules), order, seed + index);
+    const turns = scheme.most ? scheme.most(scoring, stations) : lots!.length;
+    const phase = { index, title, order, scoring, rules, stations, sizes: game.sizes, lots, turns, firstTurn };
+    firstTurn += turns;
+    return phase;
+  });
+}
+
+/** All balls of a phase, station by station. */
+export function lotsOf(scoring: Scoring, stations: readonly Station[]): Lot[] {
+  const scheme = schemeOf(scoring);
+  return (
+    scheme.lots?.(scoring, stations) ??
+    stations.flatMap((station, at) =>
+      Array.from({ length: Math.min(station.balls, MOST_BALLS) }, (_, ball): Lot => ({ at, ballNo: ball + 1, asked: {} })),
+    )
+  );
+}
+
+/** In a club trial with neighbours kept apart, the order of the clubs follows from that, there and back from station to station. */
+function arranged(lots: readonly Lot[], scoring: Scoring, rules: Rules): readonly Lot[] {
+  const order = scoring.scheme === 'club_trial' && rules.clubsApart ? apart(scoring.clubs.length) : null;
+  if (!order || scoring.scheme !== 'club_trial') return lots;
+  const stations = Math.max(0, ...lots.map((lot) => lot.at + 1));
+  return Array.from({ length: stations }, (_, at) => at).flatMap((at) =>
+    (at % 2 === 0 ? order : order.toReversed()).flatMap((club) =>
+      lots.filter((lot) => lot.at === at && lot.asked.club === scoring.clubs[club]),
+    ),
+  );
+}
+
+/** All the balls of a game at most, one player's. */
+export function ballsOf(game: Parts): number {
+  return phasesOf(game).reduce((sum, phase) => sum + phase.turns, 0);
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { round, zoneSchema } from './fields';
+import { inside, kernelInside, zoneKeys, type Scheme } from './scheme';
+
+export const hitsSchema = z.strictObject({
+  scheme: z.literal('hits'),
+  /** The zone round the hole, in metres; 0 is the hole itself. */
+  radiusM: zoneSchema,
+});
+export type Hits = z.infer<typeof hitsSchema>;
+
+/** How many of n balls finish inside one zone. The state is the hits so far. */
+export const hits: Scheme<Hits, number> = {
+  kind: 'hits',
+  label: 'hits',
+  about: 'How many of the balls finish inside one zone round the hole.',
+  players: 1,
+  countsBalls: true,
+  takesDistance: () => true,
+  unit: () => 'hits',
+  better: () => 'higher',
+  fresh: (system) => ({ scheme: 'hits', radiusM: round(system, 6, 2) }),
+  fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
+  asks: ({ scoring }) => zoneKeys(scoring.radiusM),
+  start: () => 0,
+  step: (state, ball, _lot, { scoring }) => state + (inside(ball, scoring.radiusM) ? 1 : 0),
+  score: (state) => state,
+  over: () => false,
+  race: () => false,
+  success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
+  best: ({ turns }) => turns,
+  verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'in' : 'out'),
+  now: () => '',
+  notes: () => [],
+  compile({ scoring }) {
+    let count = 0;
+    return {
+      reset: () => void (count = 0),
+      take: (_at, ball) => void (count += kernelInside(ball, scoring.radiusM) ? 1 : 0),
+      score: () => count,
+      over: () => false,
+      worked: (_at, ball) => kernelInside(ball, scoring.radiusM),
+    };
+  },
+};

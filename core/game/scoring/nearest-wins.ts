@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { counted } from '../../units/format';
+import { countSchema, edgeSchema, pointsSchema, round } from './fields';
+import { farM, holedKey, outsideKey, type Scheme } from './scheme';
+
+export const nearestWinsSchema = z.strictObject({
+  scheme: z.literal('nearest_wins'),
+  /** Over when somebody has so many points, after equal turns; null to play all balls. */
+  firstTo: countSchema(1, 100, 'Points to win').nullable(),
+  /** When two are equally near: nobody takes the point, or each does. */
+  ties: z.enum(['nobody', 'each']),
+  /** Players call the shot before they play it; a kept call earns so many points by itself. Null where nothing is called. */
+  callPoints: pointsSchema.min(1, 'A kept call earns at least one point.').nullable(),
+  /** A ball farther away than this is not measured and does not win. */
+  farM: edgeSchema,
+});
+export type NearestWins = z.infer<typeof nearestWinsSchema>;
+type State = { points: number; won: number; kept: number };
+
+/** Two or more players, the same shot: the nearest to the hole takes the point. */
+export const nearestWins: Scheme<NearestWins, State> = {
+  kind: 'nearest_wins',
+  label: 'nearest wins',
+  about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
+  players: 2,
+  countsBalls: true,
+  takesDistance: () => true,
+  unit: () => 'points',
+  better: () => 'higher',
+  fresh: (system) => ({ scheme: 'nearest_wins', firstTo: 5, ties: 'nobody', callPoints: null, farM: round(system, 30, 10) }),
+  fitted: (scoring) => scoring,
+  asks: ({ scoring }) => [holedKey(), outsideKey(scoring.farM)],
+  start: () => ({ points: 0, won: 0, kept: 0 }),
+  step(state, ball, _lot, { scoring }, won) {
+    const kept = scoring.callPoints !== null && ball.executed === true;
+    return {
+      points: state.points + won + (kept ? scoring.callPoints! : 0),
+      won: state.won + won,
+      kept: state.kept + (kept ? 1 : 0),
+    };
+  },
+  round(balls, { scoring }) {
+    const far = balls.map(farM);
+    const nearest = Math.min(...far);
+    if (nearest > scoring.farM) return far.map(() => 0);
+    const winners = far.filter((left) => left === nearest).length;
+    return far.map((left) => (left === nearest && (winners === 1 || scoring.ties === 'each') ? 1 : 0));
+  },
+  roundInto(balls, { scoring }, won) {
+    let nearest = Infinity;
+    let winners = 0;
+    for (const ball of balls) {
+      const left = ball.holed ? 0 : ball.leftM;
+      if (left < nearest) winners = 0;
+      if (left <= nearest) winners += 1;
+      nearest = Math.min(nearest, left);
+    }
+    const counts = nearest <= scoring.farM && (winners === 1 || scoring.ties === 'each');
+    for (let i = 0; i < balls.length; i++) won[i] = counts && (balls[i]!.holed ? 0 : balls[i]!.leftM) === nearest ? 1 : 0;
+  },
+  score: ({ points }) => points,
+  over: ({ points }, { scoring }) => scoring.firstTo !== null && points >= scoring.firstTo,
+  race: () => true,
+  success: () => null,
+  best: ({ scoring, turns }) => {
+    const each = 1 + (scoring.callPoints ?? 0);
+    return scoring.firstTo === null ? turns * each : Math.min(turns * each, scoring.firstTo + each - 1);
+  },
+  verdict: () => '',
+  now: () => '',
+  notes: ({ won, kept }, { scoring }) => [
+    { label: 'nearest', value: counted(won, 'time') },
+    ...(scoring.callPoints === null ? [] : [{ label: 'calls kept', value: String(kept) }]),
+  ],
+  compile({ scoring }) {
+    let points = 0;
+    return {
+      reset: () => void (points = 0),
+      take: (_at, ball, won) => void (points += won + (scoring.callPoints !== null && ball.executed ? scoring.callPoints : 0)),
+      score: () => points,
+      over: () => scoring.firstTo !== null && points >= scoring.firstTo,
+    };
+  },
+};

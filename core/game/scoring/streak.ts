@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { countSchema, round, zoneSchema } from './fields';
+import { inside, kernelInside, zoneKeys, type Scheme } from './scheme';
+
+export const streakSchema = z.strictObject({
+  scheme: z.literal('streak'),
+  /** The zone that keeps the run going, in metres; 0 is the hole itself. */
+  radiusM: zoneSchema,
+  /** Over with a run of so many; null to play all balls for the longest run. */
+  until: countSchema(2, 60, 'The run').nullable(),
+  /** The score: the longest run, or (with `until`) the balls it took. */
+  counts: z.enum(['run', 'balls']),
+});
+export type Streak = z.infer<typeof streakSchema>;
+type State = { run: number; longest: number; balls: number };
+
+/** Balls used to get the run; where all were used without getting it, those and what was missing of the run. */
+function ballsScore(balls: number, longest: number, until: number, turns: number): number {
+  return balls >= turns && longest < until ? turns + (until - longest) : balls;
+}
+
+/** So many in a row, or the longest run. */
+export const streak: Scheme<Streak, State> = {
+  kind: 'streak',
+  label: 'streak',
+  about: 'So many good ones in a row, or the longest run.',
+  players: 1,
+  countsBalls: true,
+  takesDistance: () => true,
+  unit: ({ counts }) => (counts === 'run' ? 'in a row' : 'balls'),
+  better: ({ counts }) => (counts === 'run' ? 'higher' : 'lower'),
+  fresh: (system) => ({ scheme: 'streak', radiusM: round(system, 4, 1.2), until: 5, counts: 'run' }),
+  fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
+  asks: ({ scoring }) => zoneKeys(scoring.radiusM),
+  start: () => ({ run: 0, longest: 0, balls: 0 }),
+  step({ run, longest, balls }, ball, _lot, { scoring }) {
+    const next = inside(ball, scoring.radiusM) ? run + 1 : 0;
+    return { run: next, longest: Math.max(longest, next), balls: balls + 1 };
+  },
+  score: ({ longest, balls }, { scoring, turns }) =>
+    scoring.counts === 'run' ? longest : ballsScore(balls, longest, scoring.until ?? turns, turns),
+  over: ({ longest }, { scoring }) => scoring.until !== null && longest >= scoring.until,
+  race: () => false,
+  success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
+  best: ({ scoring, turns }) => (scoring.counts === 'run' ? Math.min(turns, scoring.until ?? turns) : (scoring.until ?? turns)),
+  verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'in' : 'out'),
+  now: ({ run, longest }) => `run ${run} · longest ${longest}`,
+  notes: ({ longest, balls }) => [
+    { label: 'longest run', value: String(longest) },
+    { label: 'balls used', value: String(balls) },
+  ],
+  compile({ scoring, turns }) {
+    let run = 0;
+    let longest = 0;
+    let balls = 0;
+    return {
+      reset: () => void (run = longest = balls = 0),
+      take(_at, ball) {
+        balls += 1;
+        run = kernelInside(ball, scoring.radiusM) ? run + 1 : 0;
+        if (run > longest) longest = run;
+      },
+      score: () => (scoring.counts === 'run' ? longest : ballsScore(balls, longest, scoring.until ?? turns, turns)),
+      over: () => scoring.until !== null && longest >= scoring.until,
+      worked: (_at, ball) => kernelInside(ball, scoring.radiusM),
+    };
+  },
+};

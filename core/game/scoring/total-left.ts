@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { snap } from '../../units/length';
+import { edgeSchema, round } from './fields';
+import { farM, holedKey, outsideKey, type Ball, type Scheme } from './scheme';
+
+export const totalLeftSchema = z.strictObject({
+  scheme: z.literal('total_left'),
+  /** A ball farther away than this is not measured and counts as so much. */
+  farM: edgeSchema,
+});
+export type TotalLeft = z.infer<typeof totalLeftSchema>;
+
+const counted = (ball: Ball, scoring: TotalLeft) => Math.min(farM(ball), scoring.farM);
+
+/** The distances left are added up, in metres; the lowest total wins. The state is the total so far. */
+export const totalLeft: Scheme<TotalLeft, number> = {
+  kind: 'total_left',
+  label: 'total left',
+  about: 'What is left to the hole is added up over all balls. The lowest total wins.',
+  players: 1,
+  countsBalls: true,
+  takesDistance: () => true,
+  unit: () => 'length',
+  better: () => 'lower',
+  fresh: (system) => ({ scheme: 'total_left', farM: round(system, 30, 10) }),
+  fitted: (scoring) => scoring,
+  asks: ({ scoring }) => [holedKey(), outsideKey(scoring.farM)],
+  start: () => 0,
+  step: (state, ball, _lot, { scoring }) => snap(state + counted(ball, scoring)),
+  score: (state) => state,
+  over: () => false,
+  race: () => false,
+  success: () => null,
+  best: () => 0,
+  verdict: () => '',
+  now: () => '',
+  notes: () => [],
+  compile({ scoring }) {
+    let total = 0;
+    return {
+      reset: () => void (total = 0),
+      take: (_at, ball) => void (total = snap(total + (ball.holed ? 0 : Math.min(ball.leftM, scoring.farM)))),
+      score: () => total,
+      over: () => false,
+    };
+  },
+};

@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { longestM } from '../golf/bands';
+import { say, shotTypeSchema, SHAPES, SITS, STANCES, surfaceSchema, SURFACES_OF, TRAJECTORIES } from '../golf/words';
+
+/** Limits that keep a game playable; each is named in the sentence that refuses what lies beyond it. */
+export const MOST_BALLS = 60;
+export const MOST_STATIONS = 40;
+/** From this many balls at one spot on, advice is given (balls round the hole block others, a groove is not learning). */
+export const MANY_BALLS = 10;
+
+export const ballsSchema = z
+  .int({ error: 'Give a whole number.' })
+  .min(1, 'At least one ball.')
+  .max(MOST_BALLS, `At most ${MOST_BALLS} balls at one station: split a longer set into stations or sessions.`);
+
+export const clubLabel = z.string().trim().min(1, 'Name the club.').max(20, 'At most 20 characters.');
+
+export const stationSchema = z
+  .strictObject({
+    /** Stable within a game, whatever the order: results refer to it. */
+    key: z.string().min(1).max(40),
+    shotType: shotTypeSchema,
+    surface: surfaceSchema,
+    sit: z.enum(SITS).default('clean'),
+    stance: z.enum(STANCES).default('flat'),
+    trajectory: z.enum(TRAJECTORIES).nullable().default(null),
+    /** For a right- and a left-hander alike: a draw turns back towards the player. */
+    shape: z.enum(SHAPES).nullable().default(null),
+    /** A club that must be used, by its name. */
+    club: clubLabel.nullable().default(null),
+    /** What is aimed at: a hole, or a peg that stands in for one. */
+    target: z.enum(['hole', 'peg']).default('hole'),
+    distanceM: z.number({ error: 'Give the distance to the hole as a number.' }).gt(0, 'The distance must be more than nothing.'),
+    /** The unit in which the coach gave the distances; only for showing them to the coach again. */
+    distanceUnit: z.enum(['ft', 'yd', 'm']),
+    /** Where the landing zone is, from the ball, in metres; for games that have one. */
+    carryM: z.number({ error: 'Give the carry as a number.' }).gt(0, 'The carry must be more than nothing.').nullable().default(null),
+    /** Strokes to finish, for games against a par. */
+    par: z.int({ error: 'Give the par as a whole number.' }).min(1, 'A par is 1 to 6.').max(6, 'A par is 1 to 6.').nullable().default(null),
+    balls: ballsSchema,
+  })
+  .superRefine((station, ctx) => {
+    const refuse = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (!SURFACES_OF[station.shotType].includes(station.surface))
+      refuse('surface', `A ${say(station.shotType)} is played from ${listed(SURFACES_OF[station.shotType].map(say))}.`);
+    if (station.sit === 'buried' && station.surface !== 'sand') refuse('sit', 'Only a ball in sand is buried.');
+    if (station.distanceM > longestM(station.shotType))
+      refuse(
+        'distanceM',
+        station.shotType === 'putt' ? 'A putt is at most 150 ft (45.7 m).' : 'A short-game shot is at most 100 yd (91.4 m).',
+      );
+    if (station.carryM !== null && station.shotType === 'putt') refuse('carryM', 'A putt does not land.');
+    if (station.carryM !== null && station.carryM > station.distanceM * 1.2)
+      refuse('carryM', 'The landing zone is at most a fifth beyond the hole.');
+  });
+export type Station = z.infer<typeof stationSchema>;
+
+/** "fringe", "fringe or bare", "fringe, fairway or bare". */
+export function listed(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`;
+}

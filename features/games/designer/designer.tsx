@@ -1,0 +1,155 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useDeferredValue, useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
+import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
+import { goalInWords } from '@/core/game/goal-words';
+import { phasesOf } from '@/core/game/phases';
+import { sayUnit } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import { TargetPlan } from '../target-plan';
+import { FormAlert } from '../../form/form-alert';
+import { useSave } from '../../form/use-save';
+import { saveGameAction } from '../actions';
+import { AskedPreview } from './asked-preview';
+import styles from './designer.module.scss';
+import { LeadInFields } from './lead-in-fields';
+import { LengthField, NumberField, TextField, Toggle, usePlainUnit } from './parts';
+import { RulesFields, SizesFields } from './rules-fields';
+import { ScoringFields } from './scoring-fields';
+import { StationFields } from './station-fields';
+
+type Props = { slug: string; gameId: string; initial: GameSpec; units: UnitSystem; isNew: boolean };
+
+/** Designs a game: stations, what is aimed at and how it is scored, the rules and what they come to, side by side. */
+export function Designer({ slug, gameId, initial, units, isNew }: Props) {
+  const resolver = zodResolver(gameSpecSchema) as unknown as Resolver<GameSpec>;
+  const form = useForm<GameSpec>({ resolver, defaultValues: initial, mode: 'onTouched' });
+  const { control, formState, getValues } = form;
+  const [chosen, setChosen] = useState<string | null>(initial.stations[0]?.key ?? null);
+  const router = useRouter();
+  const spec = useWatch({ control }) as GameSpec;
+  const address = `/a/${slug}/games/${gameId}`;
+  const save = useSave(
+    form,
+    (game) => saveGameAction(slug, gameId, game),
+    () => router.push(address),
+    (errors) => openFirstWrong(errors, getValues('stations'), setChosen),
+  );
+  return (
+    <FormProvider {...form}>
+      <Form noValidate onSubmit={save} className={styles.designer}>
+        <section aria-label="Stations" className={styles.left}>
+          <h1 className="mb-2">{isNew ? 'A new game' : 'Change a game'}</h1>
+          <TextField path="title" label="Title" maxLength={80} />
+          <TextField path="about" label="What it trains, and for whom" maxLength={200} className="mt-2" />
+          <h2 className="mt-3 mb-2">Stations</h2>
+          <StationFields units={units} chosen={chosen} onChoose={setChosen} />
+          <div className="mt-3">
+            <Toggle path="open" label="Stations are called while you play" />
+          </div>
+        </section>
+        <section aria-label="What is aimed at" className={styles.middle}>
+          <ScoringFields path="scoring" units={units} />
+          <TargetPlan
+            spec={spec}
+            units={units}
+            chosen={spec.stations?.find((station) => station.key === chosen)}
+            onChange={(path, metres) => form.setValue(path as 'goal', metres, { shouldDirty: true, shouldValidate: true })}
+          />
+          {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && <SizesFields units={units} />}
+          <h2 className="mt-4 mb-2">Phases before it</h2>
+          <LeadInFields units={units} />
+        </section>
+        <section aria-label="Rules" className={styles.right}>
+          <h2 className="mb-2">Rules</h2>
+          <RulesFields />
+          <h2 className="mt-4 mb-2">Goal</h2>
+          <GoalField />
+          <Outcome spec={spec} units={units} />
+        </section>
+        <div className={styles.foot}>
+          <Totals spec={spec} units={units} />
+          <div className={styles.footKeys}>
+            <FormAlert message={formState.errors.root?.message} />
+            <Link href={isNew ? `/a/${slug}/games` : address} className="btn btn-outline-dark">
+              Cancel
+            </Link>
+            <Button type="submit" disabled={formState.isSubmitting}>
+              {isNew ? 'Save the game' : 'Save the change'}
+            </Button>
+          </div>
+        </div>
+      </Form>
+    </FormProvider>
+  );
+}
+
+/** A station with something wrong in it is opened, so that what is wrong can be seen. */
+function openFirstWrong(errors: FieldErrors<GameSpec>, stations: GameSpec['stations'], choose: (key: string) => void) {
+  const list = errors.stations;
+  const first = Array.isArray(list) ? list.findIndex(Boolean) : -1;
+  if (first >= 0) choose(stations[first]!.key);
+}
+
+function GoalField() {
+  const scoring = useWatch({ name: 'scoring' }) as GameSpec['scoring'];
+  const plain = usePlainUnit();
+  const unit = schemeOf(scoring).unit(scoring);
+  const system = plain === 'm' ? 'metric' : 'imperial';
+  if (unit === 'length') return <LengthField path="goal" label="Goal, in all" unit={plain} />;
+  return <NumberField path="goal" label={`Goal, in ${sayUnit(unit, system)}`} placeholder="none" />;
+}
+
+/** What the design comes to, as long as it is a game: the goal in words, what a player is asked. */
+function Outcome({ spec, units }: { spec: GameSpec; units: UnitSystem }) {
+  const parsed = gameSpecSchema.safeParse({ ...useDeferredValue(spec), title: spec.title || 'x' });
+  const game = parsed.success ? parsed.data : null;
+  const words = game && goalInWords(game, units);
+  return (
+    <>
+      {words && <p className="mt-1 mb-0">{words}</p>}
+      <h2 className="mt-4 mb-2">What a player is asked</h2>
+      {game ? (
+        <AskedPreview spec={game} units={units} />
+      ) : (
+        <p className="small-print">Shown once nothing is missing: {parsed.error!.issues[0]!.message}</p>
+      )}
+    </>
+  );
+}
+
+/** The time and the balls that it takes; a short version where it takes long. */
+function Totals({ spec, units: _units }: { spec: GameSpec; units: UnitSystem }) {
+  const parsed = gameSpecSchema.safeParse({ ...useDeferredValue(spec), title: spec.title || 'x', goal: null });
+  if (!parsed.success) return <p className={styles.totals}>{counted(spec.stations?.length ?? 0, 'station')} so far</p>;
+  const game = parsed.data;
+  if (game.stations.length === 0) return <p className={styles.totals}>As long as you like: stations are called while you play.</p>;
+  const alone = budgetOf(game);
+  const phase = phasesOf(game).at(-1)!;
+  const best = sayBest(game, schemeOf(game.scoring).best(phase));
+  const balls = phasesOf(game).reduce((sum, one) => sum + one.turns, 0);
+  const short = alone.totalS > 12 * 60 ? shortened(game, 10) : null;
+  return (
+    <p className={styles.totals}>
+      <b className="fig">{balls}</b> balls{game.scoring.scheme === 'ladder' && ' at most'} ·{' '}
+      <b className="fig">{sayMinutes(alone.totalS)}</b> alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring {alone.balls}
+      {best && ` · ${best}`}
+      {short && ` · in 10 min: ${short.stations.reduce((sum, station) => sum + station.balls, 0)} balls`}
+    </p>
+  );
+}
+
+/** The most that can be earned, or the fewest that can be needed, in words; empty where neither is a figure worth saying. */
+export function sayBest(spec: GameSpec, best: number): string {
+  const scheme = schemeOf(spec.scoring);
+  if (scheme.unit(spec.scoring) === 'length') return '';
+  return scheme.better(spec.scoring) === 'higher' ? `at most ${best}` : `at best ${best}`;
+}

@@ -1,0 +1,187 @@
+'use client';
+
+import { Form } from 'react-bootstrap';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { ORDERS, SIDES, type Rules } from '@/core/game/rules';
+import type { Scoring } from '@/core/game/scoring';
+import { saySide } from '@/core/game/say-game';
+import { isBodyMeasure, SIZE_UNITS, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
+import { snap, type UnitSystem } from '@/core/units/length';
+import styles from './designer.module.scss';
+import { LengthInput } from '@/ui/length-input';
+import { ChoiceField, NumberField, Toggle, useFault } from './parts';
+
+const ORDER_OPTIONS = {
+  blocked: 'station after station',
+  serial: 'out and back',
+  random: 'random, never twice running',
+  choice: 'the player chooses',
+} as const;
+
+const ROUND = ['ring_points', 'hits', 'ladder', 'streak'];
+
+/** What each rule needs to be worth showing: a scheme that can have it. */
+function rulesFor(scoring: Scoring, open: boolean, stations: number) {
+  const { scheme } = scoring;
+  const zoned = ROUND.includes(scheme) || (scheme === 'landing_zone' && scoring.finishM !== null);
+  const priced = ['ring_points', 'total_left', 'hits', 'landing_zone', 'hole_out'].includes(scheme);
+  return {
+    order: !open && scheme !== 'ladder',
+    puttOut: scheme !== 'hole_out',
+    untilWorks: ['ring_points', 'hits', 'landing_zone', 'streak', 'shot_matrix'].includes(scheme),
+    clubs: scheme !== 'club_trial',
+    clubsApart: true,
+    shotOnce: scheme !== 'shot_matrix' && scheme !== 'club_trial',
+    side: zoned || scheme === 'total_left',
+    priced,
+    perfect: !open && stations > 0 && ['ring_points', 'hits', 'landing_zone', 'hole_out', 'streak'].includes(scheme),
+    allowances: scheme !== 'shot_matrix' && scheme !== 'club_trial',
+    scaled: zoned || scheme === 'landing_zone',
+  };
+}
+
+/** The rules that combine with the way of scoring: only those that it can have. */
+export function RulesFields() {
+  const { setValue } = useFormContext();
+  const scoring = useWatch({ name: 'scoring' }) as Scoring;
+  const open = useWatch({ name: 'open' }) as boolean;
+  const rules = useWatch({ name: 'rules' }) as Rules;
+  const stations = (useWatch({ name: 'stations' }) as unknown[]).length;
+  const has = rulesFor(scoring, open, stations);
+  const limitFault = useFault('rules.timeLimitS');
+  return (
+    <div className={styles.rules}>
+      <div className={styles.pair}>
+        {has.order && (
+          <ChoiceField
+            path="order"
+            label="Order"
+            options={ORDERS.filter((order) => order !== 'choice' || scoring.scheme !== 'nearest_wins').map((order) => [
+              order,
+              ORDER_OPTIONS[order],
+            ])}
+          />
+        )}
+        <ChoiceField
+          path="rules.ball"
+          label="The ball is"
+          options={[
+            ['drop', 'dropped'],
+            ['place', 'placed'],
+          ]}
+        />
+        <Form.Group controlId="time-limit">
+          <Form.Label>
+            Time limit <span className="small-print">minutes</span>
+          </Form.Label>
+          <Form.Control
+            inputMode="decimal"
+            placeholder="none"
+            autoComplete="off"
+            defaultValue={rules.timeLimitS === null ? '' : rules.timeLimitS / 60}
+            isInvalid={limitFault !== undefined}
+            onChange={(event) => {
+              const text = event.target.value.trim().replace(',', '.');
+              setValue('rules.timeLimitS', text === '' ? null : Math.round(Number(text) * 60), {
+                shouldDirty: true,
+                shouldValidate: limitFault !== undefined,
+              });
+            }}
+          />
+          <Form.Control.Feedback type="invalid">{limitFault}</Form.Control.Feedback>
+        </Form.Group>
+        {has.side && (
+          <ChoiceField
+            path="rules.goodSide"
+            label="Counts on"
+            options={[['', 'every side'], ...SIDES.map((side) => [side, `only ${saySide(side)}`] as const)]}
+          />
+        )}
+        {has.side && has.priced && rules.goodSide !== null && <NumberField path="rules.wrongSideCost" label="The other side costs" />}
+        {has.priced && <NumberField path="rules.offGreenCost" label="Off the green costs" placeholder="nothing" />}
+      </div>
+      {has.untilWorks && (
+        <ChoiceField
+          path="rules.attempts"
+          label="Attempts"
+          options={[
+            ['first', 'the first one only'],
+            ['until_works', 'again until it works; the first one scores'],
+          ]}
+        />
+      )}
+      {has.puttOut && <Toggle path="rules.puttOut" label="Every ball is putted out" />}
+      {has.perfect && <Toggle path="rules.endOnPerfectRound" label="A perfect first round ends the game" />}
+      {has.clubs && <Toggle path="rules.clubOnce" label="No club twice" />}
+      {has.clubsApart && <Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
+      {has.clubs && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
+      {has.shotOnce && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
+      {has.allowances && <Toggle path="rules.allowances" label="Head starts may be given" />}
+      {has.scaled && <Toggle path="sizes.scaled" label="Zones grow with the level" hint="As drawn for level 10." />}
+    </div>
+  );
+}
+
+/** In what the zones are measured, and whose that is. Another unit keeps the figures: whoever changes it meant those. */
+export function SizesFields({ units }: { units: UnitSystem }) {
+  const { setValue, getValues } = useFormContext();
+  const sizes = useWatch({ name: 'sizes' }) as Sizes;
+  const fault = useFault('sizes.fixedM');
+  const change = (next: Sizes) => {
+    const before = unitM(getValues('sizes') as Sizes);
+    const after = unitM(next) || before;
+    setValue('sizes', next, { shouldDirty: true });
+    if (!Number.isFinite(after)) return;
+    const fit = (radiusM: number) => snap((radiusM / before) * after);
+    const rescale = (path: string) => {
+      const value: unknown = getValues(path);
+      if (typeof value === 'number' && Number.isFinite(value)) setValue(path, fit(value));
+    };
+    for (const prefix of ['scoring', ...(getValues('leadIn') as unknown[]).map((_, i) => `leadIn.${i}.scoring`)]) {
+      for (const field of ['radiusM', 'sizeM', 'finishM']) rescale(`${prefix}.${field}`);
+      ((getValues(`${prefix}.rings`) as unknown[] | undefined) ?? []).forEach((_, i) => rescale(`${prefix}.rings.${i}.radiusM`));
+    }
+  };
+  const stick = isBodyMeasure(sizes.unit);
+  return (
+    <div className={styles.pair}>
+      <Form.Group controlId="sizes-unit">
+        <Form.Label>Zones in</Form.Label>
+        <Form.Select
+          value={sizes.unit}
+          onChange={(event) => {
+            const unit = event.target.value as Sizes['unit'];
+            change({ ...sizes, unit, of: 'fixed', fixedM: null });
+          }}
+        >
+          {SIZE_UNITS.map((unit) => (
+            <option key={unit} value={unit}>
+              {saySizeUnit(unit)}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {stick && (
+        <Form.Group controlId="sizes-of">
+          <Form.Label>Whose</Form.Label>
+          <Form.Select value={sizes.of} onChange={(event) => change({ ...sizes, of: event.target.value as Sizes['of'], fixedM: null })}>
+            <option value="fixed">an ordinary one</option>
+            {sizes.unit !== 'flagstick' && <option value="player">the player’s own</option>}
+            <option value="coach">the coach’s</option>
+          </Form.Select>
+        </Form.Group>
+      )}
+      {stick && sizes.of === 'fixed' && (
+        <LengthInput
+          id="sizes-fixedM"
+          label="Its length"
+          hint="empty: ordinary"
+          unit={units === 'metric' ? 'm' : 'in'}
+          value={sizes.fixedM}
+          error={fault}
+          onChange={(fixedM) => change({ ...sizes, fixedM })}
+        />
+      )}
+    </div>
+  );
+}

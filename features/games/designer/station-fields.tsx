@@ -1,0 +1,263 @@
+'use client';
+
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useId } from 'react';
+import { Button } from 'react-bootstrap';
+import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { sayStation, sayStationLie } from '@/core/game/describe';
+import { schemeOf, type Scoring } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
+import { say, SHAPES, SHOT_TYPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
+import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
+import styles from './designer.module.scss';
+import { nextStation } from './new-game';
+import { ChoiceField, LengthField, NumberField, TextField, useFault } from './parts';
+
+const words = (list: readonly string[]) => list.map((word) => [word, say(word)] as const);
+
+type Props = { units: UnitSystem; chosen: string | null; onChoose: (key: string | null) => void };
+
+/** The stations of the game, in the order of play; the chosen one is open. */
+export function StationFields({ units, chosen, onChoose }: Props) {
+  const { control, getValues, formState } = useFormContext<GameSpec>();
+  const { fields, append, insert, remove, move } = useFieldArray({ control, name: 'stations', keyName: 'fieldId' });
+  const open = useWatch({ name: 'open' }) as boolean;
+  const fault = useFault('stations');
+  const dndId = useId();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const stations = () => getValues('stations');
+  const add = (at: number, station: Station) => {
+    insert(at, station);
+    onChoose(station.key);
+  };
+  const drop = ({ active, over }: DragEndEvent) => {
+    const place = (id: unknown) => fields.findIndex((field) => field.fieldId === id);
+    if (over && active.id !== over.id) move(place(active.id), place(over.id));
+  };
+  return (
+    <div>
+      <DndContext
+        id={dndId}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+        modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+      >
+        <SortableContext items={fields.map((field) => field.fieldId)} strategy={verticalListSortingStrategy}>
+          <ol className={styles.stations}>
+            {fields.map((field, i) => (
+              <StationRow
+                key={field.fieldId}
+                id={field.fieldId}
+                index={i}
+                last={fields.length - 1}
+                units={units}
+                wrong={get(formState.errors, `stations.${i}`) !== undefined}
+                chosen={field.key === chosen}
+                onToggle={() => onChoose(field.key === chosen ? null : field.key)}
+                onMove={(to) => move(i, to)}
+                onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key })}
+                onRemove={() => remove(i)}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {fault && (
+        <p role="alert" className="text-danger fw-semibold">
+          {fault}
+        </p>
+      )}
+      {fields.length === 0 && open && <p className="small-print">The first station is called at the green.</p>}
+      <Button
+        variant="outline-dark"
+        disabled={fields.length >= MOST_STATIONS}
+        onClick={() => {
+          const station = nextStation(stations(), units);
+          append(station);
+          onChoose(station.key);
+        }}
+      >
+        Add station
+      </Button>
+    </div>
+  );
+}
+
+type RowProps = {
+  id: string;
+  index: number;
+  last: number;
+  units: UnitSystem;
+  wrong: boolean;
+  chosen: boolean;
+  onToggle: () => void;
+  onMove: (to: number) => void;
+  onCopy: () => void;
+  onRemove: () => void;
+};
+
+function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, onCopy, onRemove }: RowProps) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const station = useWatch({ name: `stations.${index}` }) as Station | undefined;
+  const scoring = useWatch({ name: 'scoring' }) as Scoring;
+  if (!station) return null;
+  const countsBalls = schemeOf(scoring).countsBalls;
+  const known = Number.isFinite(station.distanceM);
+  return (
+    <li
+      ref={setNodeRef}
+      className={`${styles.station} ${chosen ? styles.chosen : ''} ${wrong ? styles.wrong : ''} ${isDragging ? styles.dragged : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      <div className={styles.stationHead}>
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          className={styles.grip}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move station ${index + 1}`}
+        >
+          <span aria-hidden="true">⋮⋮</span>
+        </button>
+        <button type="button" className={styles.stationName} aria-expanded={chosen} onClick={onToggle}>
+          <span>
+            <b>
+              {index + 1}. {known ? sayStation(station, units) : say(station.shotType)}
+            </b>
+            <small>
+              {sayStationLie(station)}
+              {station.target === 'peg' && ' · to a peg'}
+              {station.club && ` · ${station.club}`}
+              {scoring.scheme === 'hole_out' && ` · par ${station.par ?? 2}`}
+              {wrong && ' · look here'}
+            </small>
+          </span>
+          {countsBalls && (
+            <span className={styles.stationBalls}>
+              <b className="fig">{Number.isFinite(station.balls) ? station.balls : '?'}</b>
+              <small>{station.balls === 1 ? 'ball' : 'balls'}</small>
+            </span>
+          )}
+        </button>
+      </div>
+      {chosen && (
+        <div className={styles.stationOpen}>
+          <StationEditor path={`stations.${index}`} station={station} scoring={scoring} />
+          <div className={styles.stationTools}>
+            <Button
+              variant="outline-dark"
+              size="sm"
+              disabled={index === 0}
+              onClick={() => onMove(index - 1)}
+              aria-label={`Station ${index + 1} earlier`}
+            >
+              ↑
+            </Button>
+            <Button
+              variant="outline-dark"
+              size="sm"
+              disabled={index === last}
+              onClick={() => onMove(index + 1)}
+              aria-label={`Station ${index + 1} later`}
+            >
+              ↓
+            </Button>
+            <Button variant="outline-dark" size="sm" onClick={onCopy}>
+              Copy<span className="visually-hidden"> station {index + 1}</span>
+            </Button>
+            <Button variant="outline-dark" size="sm" onClick={onRemove}>
+              Remove<span className="visually-hidden"> station {index + 1}</span>
+            </Button>
+          </div>
+        </div>
+      )}
+    </li>
+  );
+}
+
+function StationEditor({ path, station, scoring }: { path: string; station: Station; scoring: Scoring }) {
+  const { setValue, getValues, trigger } = useFormContext();
+  const wrong = useFault(`${path}.surface`);
+  const scheme = schemeOf(scoring);
+
+  /** A putt is on the green and in feet, a bunker shot in sand: what can't be otherwise follows by itself. */
+  const followShotType = () => {
+    const { shotType, surface, sit, distanceUnit } = getValues(path) as Station;
+    if (!SURFACES_OF[shotType].includes(surface)) setValue(`${path}.surface`, SURFACES_OF[shotType][0]!);
+    if (distanceUnit !== 'm') followUnit(shotType === 'putt' ? 'ft' : 'yd');
+    if (shotType !== 'bunker' && sit === 'buried') setValue(`${path}.sit`, 'clean');
+    if (shotType === 'putt') setValue(`${path}.carryM`, null);
+    if (wrong) void trigger(path);
+  };
+  /** Another unit for the same figures: whoever changes it meant the figures. */
+  const followUnit = (unit: Station['distanceUnit']) => {
+    const { distanceM, carryM, distanceUnit } = getValues(path) as Station;
+    if (unit === distanceUnit) return;
+    if (Number.isFinite(distanceM)) setValue(`${path}.distanceM`, toMetres(fromMetres(distanceM, distanceUnit), unit));
+    if (carryM !== null && Number.isFinite(carryM)) setValue(`${path}.carryM`, toMetres(fromMetres(carryM, distanceUnit), unit));
+    setValue(`${path}.distanceUnit`, unit);
+  };
+  const many = station.balls > MANY_BALLS ? 'Many at one spot: they block the hole, and a groove is not learning.' : '';
+
+  return (
+    <div className={styles.pair}>
+      <ChoiceField path={`${path}.shotType`} label="Shot" options={words(SHOT_TYPES)} onChange={followShotType} />
+      <ChoiceField path={`${path}.surface`} label="From" options={words(SURFACES_OF[station.shotType])} />
+      <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
+      <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
+      {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
+      {scoring.scheme === 'landing_zone' && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
+      {scoring.scheme === 'hole_out' && <NumberField path={`${path}.par`} label="Par" />}
+      <ChoiceField path={`${path}.sit`} label="Ball" options={words(SITS)} />
+      <ChoiceField path={`${path}.stance`} label="Stance" options={words(STANCES)} />
+      <ChoiceField path={`${path}.trajectory`} label="Flight" options={[['', 'any'], ...words(TRAJECTORIES)]} />
+      <ChoiceField path={`${path}.shape`} label="Shape" options={[['', 'any'], ...words(SHAPES)]} />
+      <ChoiceField
+        path={`${path}.target`}
+        label="Aims at"
+        options={[
+          ['hole', 'a hole'],
+          ['peg', 'a peg'],
+        ]}
+      />
+      {scoring.scheme !== 'club_trial' && <TextField path={`${path}.club`} label="Fixed club" hint="empty: any" maxLength={20} optional />}
+    </div>
+  );
+}
+
+function UnitChoice({
+  path,
+  unit,
+  onChange,
+}: {
+  path: string;
+  unit: Station['distanceUnit'];
+  onChange: (unit: Station['distanceUnit']) => void;
+}) {
+  return (
+    <div>
+      <label className="form-label" htmlFor={`${path}-unit`}>
+        Unit
+      </label>
+      <select
+        id={`${path}-unit`}
+        className="form-select"
+        value={unit}
+        onChange={(event) => onChange(event.target.value as Station['distanceUnit'])}
+      >
+        <option value="yd">yards</option>
+        <option value="ft">feet</option>
+        <option value="m">metres</option>
+      </select>
+    </div>
+  );
+}

@@ -1,0 +1,23 @@
+import { budgetOf, sayMinutes } from '@/core/game/budget';
+import { ballsOf } from '@/core/game/phases';
+import { sayScore } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+
+/** What a game is in a line: how it is scored, how long, how many balls, the goal. */
+export function sayGame(spec: GameSpec, units: UnitSystem): string {
+  const scheme = schemeOf(spec.scoring);
+  const most = spec.scoring.scheme === 'ladder' ? 'at most ' : '';
+  return [
+    scheme.label,
+    scheme.players > 1 && 'two or more players',
+    spec.open
+      ? 'stations called live'
+      : `${counted(spec.stations.length, 'station')} · ${most}${counted(ballsOf(spec), 'ball')} · ${sayMinutes(budgetOf(spec).totalS)}`,
+    spec.goal !== null && `goal ${sayScore(spec.goal, scheme.unit(spec.scoring), units)}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -1,0 +1,90 @@
+import { sayStation, sayStationLie } from '@/core/game/describe';
+import { goalInWords } from '@/core/game/goal-words';
+import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/say-game';
+import { schemeOf } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { formatLength } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import styles from './games.module.scss';
+import { TargetPlan } from './target-plan';
+
+type Props = { spec: GameSpec; units: UnitSystem };
+
+/** The stations of a game as they are played. */
+export function StationLines({ spec, units }: Props) {
+  const { scoring, stations } = spec;
+  const counts = schemeOf(scoring).countsBalls;
+  if (stations.length === 0) return <p className="small-print">None yet: you call them as you walk.</p>;
+  return (
+    <ol className="rows">
+      {stations.map((station, i) => (
+        <li key={station.key}>
+          <span className={styles.stationLine}>
+            <span className={`${styles.number} fig`}>{i + 1}</span>
+            <span>
+              <b className={styles.stationName}>{sayStation(station, units)}</b>
+              <br />
+              <span className="small-print">
+                {sayStationLie(station)}
+                {station.shape && ` · ${station.shape}`}
+                {station.club && ` · with the ${station.club}`}
+                {station.target === 'peg' && ' · to a peg'}
+                {scoring.scheme === 'landing_zone' &&
+                  station.carryM !== null &&
+                  ` · lands at ${formatLength(station.carryM, units === 'metric' ? 'm' : station.distanceUnit)}`}
+              </span>
+            </span>
+          </span>
+          {scoring.scheme === 'hole_out' && (
+            <span className="text-nowrap">
+              <span className="small-print">par</span> <b className="fig fs-5">{station.par ?? 2}</b>
+            </span>
+          )}
+          {counts && (
+            <span className="text-nowrap">
+              <b className="fig fs-5">{station.balls}</b>{' '}
+              <span className="small-print">
+                {station.balls === 1 ? 'ball' : 'balls'}
+                {scoring.scheme === 'club_trial' && ' a club'}
+              </span>
+            </span>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** How a game is scored and what its rules are, with what is aimed at drawn to scale. */
+export function HowItIsPlayed({ spec, units }: Props) {
+  const goal = goalInWords(spec, units);
+  return (
+    <>
+      <h2 className="mb-2">How it is scored</h2>
+      <TargetPlan spec={spec} units={units} />
+      {spec.leadIn.map((phase, i) => (
+        <p key={i} className="mb-2">
+          <b>First: {phase.title}.</b> {phase.balls === 1 ? 'One ball' : `${phase.balls} balls`} at each, {sayOrder(phase.order)}.{' '}
+          {scoringInWords(phase.scoring, spec.sizes, units)}
+        </p>
+      ))}
+      <p className="mb-2">
+        {spec.leadIn.length > 0 && <b>What counts. </b>}
+        {scoringInWords(spec.scoring, spec.sizes, units)}
+      </p>
+      {goal && (
+        <p className="mb-2">
+          <b>Goal:</b> {goal}
+        </p>
+      )}
+      <ul className={styles.ruleList}>
+        {rulesInWords(spec, units).map((rule) => (
+          <li key={rule}>{rule}</li>
+        ))}
+        {spec.sizes.scaled && <li>Zones grow and shrink with the level; drawn for level 10.</li>}
+        {spec.sizes.of === 'player' && <li>Zones are measured with the player’s own.</li>}
+        {spec.sizes.of === 'coach' && <li>Zones are measured with the coach’s own.</li>}
+      </ul>
+    </>
+  );
+}

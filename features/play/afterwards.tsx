@@ -1,0 +1,65 @@
+'use client';
+
+import { useState } from 'react';
+import type { Bundle } from '@/core/game/bundle';
+import type { Table } from '@/core/game/play';
+import { Board } from './board';
+import styles from './play.module.scss';
+import { Summary } from './summary';
+import { UndoButton } from './undo-button';
+
+type Props = {
+  bundle: Bundle;
+  table: Table;
+  /** Goes on with a game that was ended by hand. */
+  onBack: (() => void) | null;
+  /** The server could not be told that it was ended. */
+  untold: boolean;
+};
+
+/** After the last ball: who won, what came of it for each, and where to go from here. */
+export function Afterwards({ bundle, table, onBack, untold }: Props) {
+  const { players, academy, gameId, spec } = bundle;
+  const [shown, setShown] = useState(0);
+  const player = players[shown]!;
+  const standing = table.standings[shown]!;
+  const doubled = table.standings.reduce((sum, one) => sum + one.doubled.length, 0);
+  return (
+    <main className={styles.over}>
+      {players.length > 1 && <Board bundle={bundle} table={table} shown={shown} onShow={setShown} />}
+      <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} />
+      {doubled > 0 && (
+        <p className="small-print">{doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice and not counted.</p>
+      )}
+      {untold && (
+        <p role="status" className="fw-semibold">
+          No network: the balls are kept. End the session on Today later.
+        </p>
+      )}
+      <div className={styles.afterwards}>
+        {onBack ? (
+          <button type="button" className="btn btn-outline-dark" onClick={onBack}>
+            Go on
+          </button>
+        ) : (
+          <UndoButton sitting={bundle} disabled={false} />
+        )}
+        <a className="btn btn-outline-dark" href={`/a/${academy.slug}/players/${player.playerId}`}>
+          {player.name}’s skills
+        </a>
+        {spec.open ? (
+          <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/new?session=${bundle.sessionId}`}>
+            Keep as a game
+          </a>
+        ) : (
+          <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/${gameId}`}>
+            Again
+          </a>
+        )}
+        <a className="btn btn-primary" href={`/a/${academy.slug}`}>
+          Done
+        </a>
+      </div>
+    </main>
+  );
+}

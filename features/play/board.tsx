@@ -1,0 +1,40 @@
+import type { Bundle } from '@/core/game/bundle';
+import type { Table } from '@/core/game/play';
+import { sayScore, scoreFigure } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import styles from './play.module.scss';
+
+type Props = { bundle: Pick<Bundle, 'spec' | 'players'>; table: Table; shown: number; onShow?: (seat: number) => void };
+
+/** How several players stand: who won in words, then everybody with their score. */
+export function Board({ bundle: { spec, players }, table, shown, onShow }: Props) {
+  const unit = schemeOf(spec.scoring).unit(spec.scoring);
+  const { ahead, standings, over } = table;
+  const names = ahead.map((seat) => players[seat]!.name);
+  const first = standings[ahead[0] ?? 0]!;
+  return (
+    <section className={styles.board} aria-label="Standing">
+      <h1>
+        {names.length === 0
+          ? 'Nobody has a ball yet'
+          : names.length === 1
+            ? `${names[0]} ${over ? 'wins' : 'leads'}`
+            : `Level: ${names.slice(0, -1).join(', ')} and ${names.at(-1)}`}
+        {names.length > 0 && `, ${sayScore(first.score, unit, players[ahead[0]!]!.units)}`}
+      </h1>
+      <ol>
+        {players.map((player, seat) => (
+          <li key={player.playerId}>
+            <button type="button" aria-pressed={seat === shown} onClick={() => onShow?.(seat)}>
+              <span>
+                {player.name}
+                {player.entrant.allowance !== 0 && <small> with {player.entrant.allowance} ahead</small>}
+              </span>
+              <b className="fig">{scoreFigure(standings[seat]!.score, unit, player.units)}</b>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,78 @@
+import { sayStation } from '@/core/game/describe';
+import type { Standing } from '@/core/game/play';
+import { goalMet } from '@/core/game/play';
+import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import { counted, formatLeft } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import styles from './play.module.scss';
+
+/** How it stands: the score of the phase that is being played, the goal, and what comes next. */
+export function ScoreLine({ standing, system }: { standing: Standing; system: UnitSystem }) {
+  const { phase, game, phases, after, next } = standing;
+  const counts = phase.index === phases.length - 1;
+  const scheme = schemeOf(phase.scoring);
+  const unit = scheme.unit(phase.scoring);
+  const score = counts ? standing.score : phases[phase.index]!.score;
+  const here = phases[phase.index]!;
+  const left = here.turns - here.balls;
+  const then = game.open
+    ? null
+    : after === null
+      ? 'the end'
+      : after.station.key === next?.station.key
+        ? 'the same again'
+        : sayStation(after.station, system);
+  return (
+    <div className={styles.score}>
+      <output className="fig" aria-label="Score">
+        {scoreFigure(score, unit, system)}
+      </output>
+      <p>
+        <span className={styles.unit}>{sayUnit(unit, system)}</span>
+        {!counts && (
+          <>
+            {' '}
+            · <b>{phase.title}</b>
+          </>
+        )}
+        {standing.now && (
+          <>
+            {' '}
+            · <b>{standing.now}</b>
+          </>
+        )}
+        {counts && <GoalPart standing={standing} left={left} system={system} />}
+        <br />
+        {game.open
+          ? counted(here.balls, 'ball')
+          : `${counted(left, 'ball')} ${phase.lots === null ? 'left at most' : 'left'}${then && phase.lots !== null && phase.order !== 'choice' ? ` · then ${then}` : ''}`}
+      </p>
+    </div>
+  );
+}
+
+/** The goal, and what it takes yet where that can be said for one ball. */
+function GoalPart({ standing, left, system }: { standing: Standing; left: number; system: UnitSystem }) {
+  const { game, score } = standing;
+  if (game.goal === null) return null;
+  const scheme = schemeOf(game.scoring);
+  const unit = scheme.unit(game.scoring);
+  const missing = game.goal - score;
+  const said = sayScore(game.goal, unit, system);
+  if (scheme.better(game.scoring) === 'higher')
+    return (
+      <>
+        <br />
+        <b>goal {unit === 'points' ? game.goal : said}</b> ·{' '}
+        {goalMet(game, score) ? 'reached' : left === 0 ? `${missing} short` : `${(missing / left).toFixed(1)} a ball needed`}
+      </>
+    );
+  return (
+    <>
+      <br />
+      <b>goal {said}</b>
+      {left > 0 && (missing >= 0 ? unit === 'length' && ` · ${formatLeft(missing / left, system)} a ball` : ' · missed')}
+    </>
+  );
+}

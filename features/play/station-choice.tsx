@@ -1,0 +1,27 @@
+'use client';
+
+import { sayStation, sayStationLie } from '@/core/game/describe';
+import { sayAsked } from '@/core/game/questions';
+import type { Turn } from '@/core/game/turn';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import styles from './play.module.scss';
+
+type Props = { turns: readonly Turn[]; left: (turn: Turn) => number; system: UnitSystem; onChoose: (turn: Turn) => void };
+
+/** Where the player chooses what to play next. */
+export function StationChoice({ turns, left, system, onChoose }: Props) {
+  return (
+    <section className={styles.choice} aria-label="What next?">
+      <h2>What next?</h2>
+      {turns.map((turn) => (
+        <button key={`${turn.station.key}|${turn.ballNo}`} type="button" onClick={() => onChoose(turn)}>
+          <b>{[sayStation(turn.station, system), sayAsked(turn)].filter(Boolean).join(' · ')}</b>
+          <small>
+            {sayStationLie(turn.station)} · {counted(left(turn), 'ball')} left
+          </small>
+        </button>
+      ))}
+    </section>
+  );
+}
