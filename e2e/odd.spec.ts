@@ -64,17 +64,28 @@ test('the whole way by keyboard: a station added and moved, the game saved, play
   const press = (...keys: string[]) => keys.reduce((before, key) => before.then(() => page.keyboard.press(key)), Promise.resolve());
   await page.getByLabel('Title').focus();
   await page.keyboard.type('By hand');
-  await page.getByRole('button', { name: 'Add station' }).focus();
-  await press('Enter');
-  await page.getByLabel('Balls', { exact: true }).nth(1).focus();
-  await press('Control+a');
-  await page.keyboard.type('1');
-  await page.getByLabel('Balls', { exact: true }).first().focus();
+  await page.getByLabel('Balls', { exact: true }).focus();
   await press('Control+a');
   await page.keyboard.type('2');
+  await page.getByRole('button', { name: 'Add station' }).focus();
+  await press('Enter');
+  await page.getByLabel('Balls', { exact: true }).focus();
+  await press('Control+a');
+  await page.keyboard.type('1');
+  // Moved with its button, and back and forth with the arrow keys on its grip, which keeps the focus.
   await page.getByRole('button', { name: 'Station 2 earlier' }).focus();
   await press('Space');
-  await expect(page.getByLabel('Balls', { exact: true }).first()).toHaveValue('1');
+  await expect(page.getByRole('button', { name: /^1\. 10 yd chip/ })).toContainText('1ball');
+  await page.getByRole('button', { name: 'Move station 1', exact: true }).focus();
+  await press('ArrowDown');
+  await expect(page.getByRole('button', { name: /^2\. 10 yd chip/ })).toContainText('1ball');
+  await expect(page.getByRole('button', { name: 'Move station 2', exact: true })).toBeFocused();
+  await press('ArrowUp');
+  await expect(page.getByRole('button', { name: /^1\. 10 yd chip/ })).toContainText('1ball');
+  // An edge of the target, with the arrow keys: half a foot a step.
+  await page.getByRole('slider', { name: 'Edge of ring 1' }).focus();
+  await press('ArrowRight', 'ArrowRight');
+  await expect(page.getByLabel(/^From the hole/).first()).toHaveValue('3');
   await page.getByLabel('Title').focus();
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'By hand' })).toBeVisible();

@@ -41,7 +41,34 @@ export async function addPlayer(page: Page, home: string, name: string, level: s
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
 }
 
-type StationText = { shot: string; distance: string; from?: string; balls: string };
+export type StationText = { shot: string; distance: string; from?: string; balls?: string; carry?: string; par?: string };
+
+/** Begins a game in the designer: its title, how it is scored, and its stations one after another. */
+export async function beginDesign(
+  page: Page,
+  home: string,
+  game: { title: string; scheme?: string; stations: StationText[] },
+): Promise<void> {
+  await page.goto(`${home}/games/new`);
+  await page.getByLabel('Title').fill(game.title);
+  if (game.scheme) await page.getByLabel('Scored by').selectOption({ label: game.scheme });
+  for (const [i, station] of game.stations.entries()) {
+    // A new station is open in place of the others.
+    if (i > 0) await page.getByRole('button', { name: 'Add station' }).click();
+    await page.getByLabel('Shot', { exact: true }).selectOption({ label: station.shot });
+    await page.getByLabel(/^Distance/).fill(station.distance);
+    if (station.from) await page.getByLabel('From', { exact: true }).selectOption({ label: station.from });
+    if (station.balls) await page.getByLabel('Balls', { exact: true }).fill(station.balls);
+    if (station.carry) await page.getByRole('textbox', { name: /^Lands at/ }).fill(station.carry);
+    if (station.par) await page.getByLabel('Par', { exact: true }).fill(station.par);
+  }
+}
+
+/** Saves what is being designed and ends on its page. */
+export async function saveDesign(page: Page, title: string): Promise<void> {
+  await page.getByRole('button', { name: 'Save the game' }).click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+}
 
 /** Designs a ring game at the desk and ends on its page. */
 export async function designGame(
@@ -49,18 +76,7 @@ export async function designGame(
   home: string,
   game: { title: string; stations: StationText[]; rings: [string, string][]; holed: string; goal?: string },
 ): Promise<void> {
-  await page.goto(`${home}/games/new`);
-  await page.getByLabel('Title').fill(game.title);
-  for (const [i, station] of game.stations.entries()) {
-    if (i > 0) await page.getByRole('button', { name: 'Add station' }).click();
-    await page.getByLabel('Shot', { exact: true }).nth(i).selectOption({ label: station.shot });
-    await page
-      .getByLabel(/^Distance/)
-      .nth(i)
-      .fill(station.distance);
-    if (station.from) await page.getByLabel('From', { exact: true }).nth(i).selectOption({ label: station.from });
-    await page.getByLabel('Balls', { exact: true }).nth(i).fill(station.balls);
-  }
+  await beginDesign(page, home, game);
   for (const [i, [edge, points]] of game.rings.entries()) {
     await page
       .getByLabel(/^From the hole/)
@@ -73,8 +89,7 @@ export async function designGame(
   }
   await page.getByLabel('Points', { exact: true }).first().fill(game.holed);
   if (game.goal) await page.getByLabel('Goal, in points').fill(game.goal);
-  await page.getByRole('button', { name: 'Save the game' }).click();
-  await expect(page.getByRole('heading', { name: game.title })).toBeVisible();
+  await saveDesign(page, game.title);
 }
 
 /** From a game's page to its first ball. */
@@ -86,6 +101,32 @@ export async function startPlay(page: Page, player: string): Promise<void> {
 }
 
 export const score = (page: Page) => page.getByLabel('Score', { exact: true });
+
+/** Chooses several players in their order and goes on to the first ball. */
+export async function startTogether(page: Page, ...players: string[]): Promise<void> {
+  for (const player of players) await page.getByRole('button', { name: player }).click();
+  await page.getByRole('button', { name: `Start with ${players.length}` }).click();
+  await page.getByRole('button', { name: 'Ready' }).click();
+}
+
+/** Presses a key of play once it can be pressed: a press right after another is the same press. */
+export async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) {
+    const button = page.getByRole('button', { name: new RegExp(`^${key}(, |$)`) });
+    await expect(button).toBeEnabled();
+    await button.click();
+    await page.waitForTimeout(420);
+  }
+}
+
+/** Types distances in feet on the number pad of play, or "h" for holed, one ball each. */
+export async function typeFeet(page: Page, ...feet: string[]): Promise<void> {
+  for (const one of feet) {
+    await page.keyboard.type(one);
+    if (one !== 'h') await page.keyboard.press('Enter');
+    await page.waitForTimeout(450);
+  }
+}
 
 /** Presses the key of a ring, "Holed" or "out", and waits for the score that follows. */
 export async function pressKey(page: Page, key: string, scoreAfter: number): Promise<void> {

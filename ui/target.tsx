@@ -109,7 +109,7 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
       {marks(reachM, division).map(({ atM, label: text }) => (
         <g key={atM}>
           <line x1={middle + atM * k} x2={middle + atM * k} y1={middle + 6} y2={middle + (text ? -1 : 2)} stroke="var(--tape-ink)" />
-          {text && atM > 0 && middle + atM * k < size - 8 && (
+          {text && atM > 0 && handles.length === 0 && middle + atM * k < size - 8 && (
             <text x={middle + atM * k} y={middle + 20} fontSize={11.5} textAnchor="middle" fill="var(--ink-2)">
               {text}
             </text>
@@ -131,8 +131,8 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
           />
         </g>
       )}
-      {handles.map((handle) => (
-        <Handle key={handle.name} handle={handle} middle={middle} k={k} reachM={reachM} svg={svg} />
+      {handles.map((handle, i) => (
+        <Handle key={handle.name} handle={handle} below={i % 2 === 1} middle={middle} k={k} reachM={reachM} svg={svg} />
       ))}
       <text x={8} y={19} fontSize={13} fontWeight={600} fill="var(--ink)">
         long
@@ -144,10 +144,17 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
   );
 }
 
-type HandleProps = { handle: TargetHandle; middle: number; k: number; reachM: number; svg: React.RefObject<SVGSVGElement | null> };
+type HandleProps = {
+  handle: TargetHandle;
+  /** Its figure stands below the tape: every second one, so that two never meet. */ below: boolean;
+  middle: number;
+  k: number;
+  reachM: number;
+  svg: React.RefObject<SVGSVGElement | null>;
+};
 
 /** A grip on the tape. It moves from step to step, never into the hole, and as far as the drawing reaches. */
-function Handle({ handle: { radiusM, name, says, stepM, onMove }, middle, k, reachM, svg }: HandleProps) {
+function Handle({ handle: { radiusM, name, says, stepM, onMove }, below, middle, k, reachM, svg }: HandleProps) {
   const most = Math.floor((reachM * 0.99) / stepM) * stepM;
   const to = (metres: number) => {
     const next = snap(Math.min(most, Math.max(stepM, Math.round(metres / stepM) * stepM)));
@@ -183,7 +190,7 @@ function Handle({ handle: { radiusM, name, says, stepM, onMove }, middle, k, rea
       <rect x={x - 20} y={middle - 24} width={40} height={48} fill="transparent" />
       <rect x={x - 7} y={middle - 14} width={14} height={28} rx={3} fill="var(--card)" stroke="var(--ink)" strokeWidth={2} />
       <line x1={x} x2={x} y1={middle - 6} y2={middle + 6} stroke="var(--ink)" strokeWidth={1.4} />
-      <text x={x} y={middle - 19} fontSize={13} fontWeight={700} textAnchor="middle" fill="var(--ink)">
+      <text x={x} y={below ? middle + 28 : middle - 19} fontSize={13} fontWeight={700} textAnchor="middle" fill="var(--ink)">
         {says}
       </text>
     </g>

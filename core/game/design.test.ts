@@ -244,7 +244,7 @@ test('a score is said with what it counts', () => {
     sayScore(-1.5, 'points', 'imperial'),
     sayScore(ft(23.25), 'length', 'imperial'),
     sayScore(6, 'in a row', 'metric'),
-  ]).toEqual(['1 hit', '−1.5 points', '23 ft', '6 in a row']);
+  ]).toEqual(['1 hit', '−1.5 points', '23 ft 3', '6 in a row']);
   expect(scoreFigure(ft(4.25), 'length', 'imperial')).toBe('4 ft 3');
 });
 

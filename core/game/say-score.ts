@@ -1,4 +1,4 @@
-import { formatLeft } from '../units/format';
+import { formatTotal } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import type { ScoreUnit } from './scoring/scheme';
 
@@ -13,7 +13,8 @@ const ONE: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in a row'>, [string, s
 
 /** A score as a figure alone: "17", "23 ft 4", "−1.5". */
 export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem): string {
-  if (unit === 'length') return `${score < 0 ? '−' : ''}${formatLeft(Math.abs(score), system)}`;
+  if (unit === 'length' && score === 0) return system === 'metric' ? '0 m' : '0 ft';
+  if (unit === 'length') return `${score < 0 ? '−' : ''}${formatTotal(Math.abs(score), system)}`;
   return `${score < 0 ? '−' : ''}${Number(Math.abs(score).toFixed(1))}`;
 }
 

@@ -14,7 +14,15 @@ export function formatLength(metres: number, unit: LengthUnit, decimals = 1): st
 export function formatLeft(metres: number, system: UnitSystem): string {
   if (system === 'metric') return `${metres.toFixed(metres < 10 ? 2 : 1)} m`;
   const inches = Math.round(metres / METRES_PER.in);
-  if (inches >= 240) return `${Math.round(inches / 12)} ft`;
+  return inches >= 240 ? `${Math.round(inches / 12)} ft` : feetAndInches(inches);
+}
+
+/** A sum of distances: to the inch however long it is, "24 ft 6"; metric "7.47 m". */
+export function formatTotal(metres: number, system: UnitSystem): string {
+  return system === 'metric' ? `${metres.toFixed(2)} m` : feetAndInches(Math.round(metres / METRES_PER.in));
+}
+
+function feetAndInches(inches: number): string {
   const feet = Math.floor(inches / 12);
   const rest = inches % 12;
   if (feet === 0) return `${rest} in`;

@@ -25,7 +25,7 @@ export function Field({
   hint,
   className,
   ...control
-}: Common & Omit<FormControlProps, 'size'> & { maxLength?: number; autoComplete?: string }) {
+}: Common & Omit<FormControlProps, 'size'> & { maxLength?: number; autoComplete?: string; rows?: number }) {
   const initial = useInitialText(register.name);
   return (
     <Form.Group controlId={id} className={className}>

@@ -63,7 +63,7 @@ export function TargetPlan({ spec, units, chosen, onChange }: Props) {
     case 'streak': {
       const { radiusM } = scoring;
       const word = { hits: 'hit', ladder: 'up', streak: 'goes on' }[scoring.scheme];
-      if (!good(radiusM)) return <Plan rings={[]} handles={[]} units={units} sizes={sizes} note="Only the hole itself counts." />;
+      if (!good(radiusM)) return <p className={styles.note}>Only the hole itself counts.</p>;
       return (
         <Plan
           rings={[{ radiusM, label: word }]}
@@ -165,9 +165,9 @@ export function TargetPlan({ spec, units, chosen, onChange }: Props) {
   }
 }
 
-type PlanProps = { rings: TargetRing[]; handles: TargetHandle[]; units: UnitSystem; sizes: Sizes; note?: string };
+type PlanProps = { rings: TargetRing[]; handles: TargetHandle[]; units: UnitSystem; sizes: Sizes };
 
-function Plan({ rings, handles, units, sizes, note }: PlanProps) {
+function Plan({ rings, handles, units, sizes }: PlanProps) {
   const farthest = Math.max(0.5, ...rings.map((ring) => ring.radiusM));
   return (
     <div className={styles.plan}>
@@ -181,7 +181,6 @@ function Plan({ rings, handles, units, sizes, note }: PlanProps) {
       />
       <p className="small-print mt-1">
         {[
-          note,
           isBodyMeasure(sizes.unit) && `Drawn for ${formatLength(unitM(sizes), leftUnit(units), 2)} each.`,
           handles.length > 0 && 'Drag an edge, or type.',
         ]

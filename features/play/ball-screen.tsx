@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { sayStation, sayStationLie } from '@/core/game/describe';
+import { sayStation, sayStationLie, stationUnit } from '@/core/game/describe';
 import { freshStationKey } from '@/core/game/open';
 import type { Standing } from '@/core/game/play';
 import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/game/questions';
@@ -14,6 +14,7 @@ import { FINISHES } from '@/core/golf/words';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
+import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { Target, targetReach, type Place } from '@/ui/target';
@@ -28,7 +29,17 @@ import { TypePanel } from './type-panel';
 import { UndoButton } from './undo-button';
 import { useOneAtATime } from './use-one-at-a-time';
 
-type Props = { sitting: Sitting; seat: number; standing: Standing; bag: Bag; system: UnitSystem; balls: number };
+type Props = {
+  sitting: Sitting;
+  seat: number;
+  standing: Standing;
+  bag: Bag;
+  system: UnitSystem;
+  /** Balls of the session, everybody's. */
+  balls: number;
+  /** The nearest of the others in this round, in metres, where players are compared. */
+  toBeatM?: number | null;
+};
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
 type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' };
@@ -94,11 +105,12 @@ function leftAt({ phase, played }: Standing, turn: Turn): number {
 
 type OneProps = Props & { turn: Turn; onRecorded: () => void; onElsewhere: (() => void) | null };
 
-function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded, onElsewhere }: OneProps) {
+function OneBall({ sitting, seat, standing, bag, system, balls, toBeatM = null, turn, onRecorded, onElsewhere }: OneProps) {
   const { phase } = standing;
   const scheme = schemeOf(phase.scoring);
   const measured = scheme.takesDistance(phase.scoring);
-  const typesFirst = measured && !scheme.asks(phase, turn.station).some((key) => key.kind === 'ring');
+  // Where every distance counts and no ring is asked for, the number pad comes first.
+  const typesFirst = measured && scheme.asks(phase, turn.station).every((key) => key.kind !== 'ring' && key.edgeM !== 0);
   const [entry, setEntry] = useState<Entry>({ way: typesFirst ? 'type' : 'keys' });
   const [answers, setAnswers] = useState<Answers>(NO_ANSWERS);
   const [finish, setFinish] = useState<Shot['finish']>(null);
@@ -124,6 +136,8 @@ function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded
 
   const verdict = (result: Result) => scheme.verdict(ballOf({ ...answers.given, ...result }), turn.station, phase);
   const asked = sayAsked(turn);
+  const here = standing.played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key);
+  const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
   const wantsFinish = phase.rules.offGreenCost !== null || (phase.scoring.scheme === 'hole_out' && turn.station.surface !== 'green');
   return (
     <main className={styles.ball}>
@@ -133,18 +147,21 @@ function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded
           {asked && <strong className={styles.asked}>{asked}</strong>} {sayStationLie(turn.station)}
           {turn.station.target === 'peg' && ' · to the peg'}
           {phase.scoring.scheme === 'hole_out' && ` · par ${turn.station.par ?? 2}`}
+          {phase.scoring.scheme === 'landing_zone' && turn.station.carryM !== null && (
+            <strong> · land at {formatLength(turn.station.carryM, stationUnit(turn.station, system))}</strong>
+          )}
           {turn.attempt > 1 && <strong> · again, attempt {turn.attempt}</strong>}
         </p>
-        {scheme.countsBalls && !standing.game.open && (
+        {of > 1 && (
           <span className={`${styles.count} fig`}>
-            {turn.ballNo}
-            <small>of {phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? turn.station.balls}</small>
+            {Math.min(of, here.length + 1)}
+            <small>of {of}</small>
           </span>
         )}
       </div>
       {question && question.kind !== 'result' ? (
         <>
-          <ScoreLine standing={standing} system={system} />
+          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
           <QuestionPanel
             question={question}
             busy={busy}
@@ -159,7 +176,7 @@ function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded
         </>
       ) : entry.way === 'type' ? (
         <>
-          <ScoreLine standing={standing} system={system} />
+          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
           {typesFirst && (
             <div className={styles.two}>
               <UndoButton sitting={sitting} disabled={balls === 0} />
@@ -183,7 +200,8 @@ function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded
           {measured && (
             <Drawn standing={standing} turn={turn} system={system} entry={entry} onPlace={(place) => setEntry({ way: 'place', place })} />
           )}
-          <ScoreLine standing={standing} system={system} />
+          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
+          {!measured && <Card standing={standing} />}
           {entry.way === 'place' ? (
             <PlacePanel
               place={entry.place}
@@ -230,7 +248,7 @@ function OneBall({ sitting, seat, standing, bag, system, balls, turn, onRecorded
 function quickWord(key: AnswerKey, phase: Standing['phase'], system: UnitSystem, station: Station): string {
   const word = sayKey(key, phase.sizes, system, station.target);
   return key.kind === 'outside'
-    ? `outside ${sayKey({ ...key, kind: 'ring' }, { ...phase.sizes, unit: 'ft' }, system, station.target)}`
+    ? `outside ${sayKey({ ...key, kind: 'ring' }, { ...phase.sizes, unit: 'ft' }, system, station.target).replace(' ', '\u00a0')}`
     : word;
 }
 
@@ -246,6 +264,32 @@ function ringsOf({ phase }: Standing, turn: Turn) {
 
 /** A putt that only counts in the hole is drawn as far out as it may roll by. */
 const reachOf = (standing: Standing, turn: Turn) => targetReach([{ radiusM: 1.2, label: '' }, ...ringsOf(standing, turn)]);
+
+/** What each ball came to so far, where there is no distance to draw. */
+function Card({ standing: { played, phase } }: { standing: Standing }) {
+  const scheme = schemeOf(phase.scoring);
+  const stations = new Map(phase.stations.map((station) => [station.key, station]));
+  return (
+    <ol className={styles.card} aria-label="Balls so far">
+      {played
+        .filter((shot) => shot.phase === phase.index)
+        .map((shot) => {
+          const station = stations.get(shot.stationKey)!;
+          const short =
+            phase.scoring.scheme === 'hole_out'
+              ? scheme.verdict(shot, station, phase).replace(/ .*/, '')
+              : scheme.success(shot, station, phase)
+                ? '✓'
+                : '–';
+          return (
+            <li key={shot.shotId} className="fig" aria-label={scheme.verdict(shot, station, phase)}>
+              {short}
+            </li>
+          );
+        })}
+    </ol>
+  );
+}
 
 type DrawnProps = { standing: Standing; turn: Turn; system: UnitSystem; entry: Entry; onPlace: (place: Place) => void };
 
@@ -309,7 +353,8 @@ type KeysProps = { keys: AnswerKey[]; name: (key: AnswerKey) => string; unit: st
 
 /** The keys that end a ball: lowest on the screen, where the thumb is. */
 function AnswerKeys({ keys, name, unit, busy, onPress }: KeysProps) {
-  const columns = keys.length === 4 && keys.every((key) => key.kind === 'word') ? 2 : Math.min(5, keys.length);
+  const columns =
+    keys.length === 4 && keys.every((key) => key.kind === 'word') ? 2 : keys.length <= 5 ? keys.length : Math.ceil(keys.length / 2);
   const points = (key: AnswerKey) => key.worth !== null && unit === 'points';
   return (
     <div className={styles.keys} style={{ gridTemplateColumns: `repeat(${columns}, 1fr)` }}>

@@ -5,7 +5,7 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import { careLines } from '@/core/game/care';
 import type { Bundle } from '@/core/game/bundle';
-import { rulesInWords } from '@/core/game/say-game';
+import { rulesInWords, scoringInWords } from '@/core/game/say-game';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
 import { BallScreen } from './ball-screen';
@@ -14,7 +14,7 @@ import { sendWaiting, tellStopped } from './device/sync';
 import { useSession } from './device/use-session';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
-import { tableOf } from './record';
+import { tableOf, toBeat } from './record';
 
 const onHash = (listener: () => void) => {
   window.addEventListener('hashchange', listener);
@@ -108,12 +108,20 @@ function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
         <Care
           lines={careLines(bundle.spec)}
           title={bundle.spec.title}
-          rules={rulesInWords(bundle.spec, player.units)}
+          rules={[scoringInWords(bundle.spec.scoring, standing.game.sizes, player.units), ...rulesInWords(bundle.spec, player.units)]}
           onReady={() => setReady(true)}
         />
       ) : (
         <>
-          <BallScreen sitting={bundle} seat={seat} standing={standing} bag={player} system={player.units} balls={shots.length} />
+          <BallScreen
+            sitting={bundle}
+            seat={seat}
+            standing={standing}
+            bag={player}
+            system={player.units}
+            balls={shots.length}
+            toBeatM={toBeat(table, seat)}
+          />
           {bundle.spec.open && shots.length > 0 && (
             <button type="button" className={`btn btn-outline-dark ${styles.enough}`} onClick={() => void end()}>
               That’s it

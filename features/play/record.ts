@@ -1,8 +1,9 @@
 import type { Bundle } from '@/core/game/bundle';
 import { seedOf } from '@/core/game/order';
-import { playSession, type Standing } from '@/core/game/play';
+import { playSession, type Standing, type Table } from '@/core/game/play';
 import { recordOf } from '@/core/game/record';
-import type { Result } from '@/core/game/scoring/scheme';
+import { schemeOf } from '@/core/game/scoring';
+import { farM, type Result } from '@/core/game/scoring/scheme';
 import type { Turn } from '@/core/game/turn';
 import type { Shot } from '@/core/shot/shot';
 import { now } from './device/ids';
@@ -59,4 +60,13 @@ export async function undoBall({ sessionId }: Sitting): Promise<boolean> {
   });
   void sendWaiting();
   return stored;
+}
+
+/** The nearest that somebody else lies in the round that a player is about to play, in metres; null where nobody is measured. */
+export function toBeat({ standings }: Table, seat: number): number | null {
+  const { next, phase } = standings[seat]!;
+  if (!next || !schemeOf(phase.scoring).round) return null;
+  const others = standings.filter((_, i) => i !== seat).flatMap((one) => one.played.filter((shot) => shot.turnNo === next.turnNo));
+  const nearest = Math.min(...others.map(farM));
+  return Number.isFinite(nearest) ? nearest : null;
 }

@@ -1,6 +1,7 @@
 import { sayStation } from '@/core/game/describe';
 import type { Standing } from '@/core/game/play';
 import { goalMet } from '@/core/game/play';
+import { sayAsked } from '@/core/game/questions';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { counted, formatLeft } from '@/core/units/format';
@@ -8,21 +9,15 @@ import type { UnitSystem } from '@/core/units/length';
 import styles from './play.module.scss';
 
 /** How it stands: the score of the phase that is being played, the goal, and what comes next. */
-export function ScoreLine({ standing, system }: { standing: Standing; system: UnitSystem }) {
-  const { phase, game, phases, after, next } = standing;
+export function ScoreLine({ standing, system, toBeatM = null }: { standing: Standing; system: UnitSystem; toBeatM?: number | null }) {
+  const { phase, game, phases } = standing;
   const counts = phase.index === phases.length - 1;
   const scheme = schemeOf(phase.scoring);
   const unit = scheme.unit(phase.scoring);
   const score = counts ? standing.score : phases[phase.index]!.score;
   const here = phases[phase.index]!;
   const left = here.turns - here.balls;
-  const then = game.open
-    ? null
-    : after === null
-      ? 'the end'
-      : after.station.key === next?.station.key
-        ? 'the same again'
-        : sayStation(after.station, system);
+  const then = game.open ? null : sayThen(standing, system);
   return (
     <div className={styles.score}>
       <output className="fig" aria-label="Score">
@@ -42,6 +37,12 @@ export function ScoreLine({ standing, system }: { standing: Standing; system: Un
             · <b>{standing.now}</b>
           </>
         )}
+        {toBeatM !== null && (
+          <>
+            {' '}
+            · <b>to beat: {formatLeft(toBeatM, system)}</b>
+          </>
+        )}
         {counts && <GoalPart standing={standing} left={left} system={system} />}
         <br />
         {game.open
@@ -50,6 +51,14 @@ export function ScoreLine({ standing, system }: { standing: Standing; system: Un
       </p>
     </div>
   );
+}
+
+/** What comes after this ball: the end, the same again, another shot from here, or another station. */
+function sayThen({ after, next }: Standing, system: UnitSystem): string {
+  if (after === null) return 'the end';
+  if (after.station.key !== next?.station.key) return sayStation(after.station, system);
+  const asked = sayAsked(after);
+  return asked === '' || asked === sayAsked(next) ? 'the same again' : asked;
 }
 
 /** The goal, and what it takes yet where that can be said for one ball. */

@@ -5,6 +5,9 @@ import { saveGameAction } from '../actions';
 import { Designer } from './designer';
 import { newGame } from './new-game';
 
+// The whole designer in jsdom, on a busy machine.
+jest.setTimeout(60_000);
+
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
 jest.mock('../actions', () => ({ saveGameAction: jest.fn() }));
@@ -121,4 +124,103 @@ test('what the server refuses is shown beside its field; what can’t be sent at
   expect(screen.getByRole('alert')).toHaveTextContent('could not be sent');
   expect(screen.getByLabelText('Title')).toHaveValue('Three');
   expect(push).not.toHaveBeenCalled();
+});
+
+describe('another way of scoring', () => {
+  const choose = async (user: ReturnType<typeof userEvent.setup>, label: string) =>
+    user.selectOptions(screen.getByLabelText('Scored by'), label);
+
+  test('each shows what it needs, and a fresh one of each can be saved at once', async () => {
+    const user = show();
+    await type(user, 'Title', 'Any');
+    for (const [label, field] of [
+      ['total left', /^Not measured/],
+      ['hits', /^A hit is inside/],
+      ['landing zone', /^Lands at/],
+      ['hole out', 'Par'],
+      ['nearest wins', 'First to, points'],
+      ['shot matrix', /6 different shots|9 different shots/],
+      ['club trial', 'Club 1'],
+      ['streak', /^The run goes on inside/],
+      ['ring points', /^From the hole/],
+    ] as const) {
+      await choose(user, label);
+      expect([...screen.queryAllByLabelText(field), ...screen.queryAllByText(field)].length).toBeGreaterThan(0);
+      await user.click(save());
+      const spec = sent();
+      expect([label, spec.scoring.scheme.replaceAll('_', ' ')]).toEqual([label, label]);
+    }
+  });
+
+  test('a ladder needs rungs, and says so beside the stations; its rungs have one ball', async () => {
+    const user = show();
+    await type(user, 'Title', 'Rungs');
+    await choose(user, 'ladder');
+    expect(screen.queryByLabelText('Balls')).toBeNull();
+    await user.click(save());
+    expect(screen.getByText('A ladder needs at least two rungs.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Add station' }));
+    await user.click(save());
+    expect(sent().stations.map((station) => station.balls)).toEqual([1, 1]);
+  });
+
+  test('only the rules that it can have are offered', async () => {
+    const user = show();
+    expect(screen.getByLabelText('Off the green costs')).toBeVisible();
+    expect(screen.queryByLabelText('The other side costs')).toBeNull();
+    await user.selectOptions(screen.getByLabelText('Counts on'), 'long');
+    expect(screen.getByLabelText('The other side costs')).toBeVisible();
+    await choose(user, 'shot matrix');
+    for (const label of ['Off the green costs', 'Counts on', 'Head starts may be given', 'Zones grow with the level'])
+      expect(screen.queryByLabelText(label)).toBeNull();
+    await choose(user, 'ladder');
+    expect(screen.queryByLabelText('Order')).toBeNull();
+  });
+
+  test('a combination that makes no sense is refused beside its field', async () => {
+    const user = show();
+    await type(user, 'Title', 'Perfect');
+    await user.click(screen.getByLabelText('A perfect first round ends the game'));
+    await user.click(save());
+    expect(screen.getByText('A round is one ball at every station: choose the order out and back.')).toBeVisible();
+    await user.selectOptions(screen.getByLabelText('Order'), 'serial');
+    await user.click(save());
+    expect(sent()).toMatchObject({ order: 'serial', rules: { endOnPerfectRound: true } });
+  });
+
+  test('another unit of size keeps the figures, and a stick of one’s own length rescales them', async () => {
+    const user = show();
+    await type(user, 'Title', 'Sticks');
+    await choose(user, 'hits');
+    await type(user, /^A hit is inside/, '2');
+    await user.selectOptions(screen.getByLabelText('Zones in'), 'club');
+    expect(screen.getByLabelText(/^A hit is inside/)).toHaveValue('2');
+    await type(user, /^Its length/, '40');
+    await user.click(save());
+    expect(sent()).toMatchObject({ sizes: { unit: 'club', of: 'fixed', fixedM: 1.016 }, scoring: { radiusM: 2.032 } });
+  });
+
+  test('what a player is asked, and the goal in words, follow the design', async () => {
+    const user = show();
+    const asked = () => screen.getByLabelText('What a player is asked');
+    expect(within(asked()).getByText('Holed')).toBeVisible();
+    await choose(user, 'hole out');
+    expect(await within(asked()).findByText('6 or up')).toBeVisible();
+    await type(user, 'Goal, in strokes', '15');
+    expect(await screen.findByText('15 over six balls: three in two, three in three.')).toBeVisible();
+    await user.selectOptions(screen.getByLabelText('Scored by'), 'nearest wins');
+    await type(user, 'A kept call earns', '1');
+    expect(await within(asked()).findByText('Was the call kept?')).toBeVisible();
+  });
+
+  test('the first station with something wrong is opened', async () => {
+    const user = show();
+    await type(user, 'Title', 'Two');
+    await type(user, 'Balls', '0');
+    await user.click(screen.getByRole('button', { name: 'Add station' }));
+    await type(user, 'Balls', '5');
+    await user.click(save());
+    expect(screen.getByLabelText('Balls')).toHaveValue('0');
+    expect(screen.getByText('At least one ball.')).toBeVisible();
+  });
 });

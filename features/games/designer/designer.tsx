@@ -33,7 +33,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
   const resolver = zodResolver(gameSpecSchema) as unknown as Resolver<GameSpec>;
   const form = useForm<GameSpec>({ resolver, defaultValues: initial, mode: 'onTouched' });
   const { control, formState, getValues } = form;
-  const [chosen, setChosen] = useState<string | null>(initial.stations[0]?.key ?? null);
+  const [chosen, setChosen] = useState<string | null>(isNew && initial.stations.length === 1 ? initial.stations[0]!.key : null);
   const router = useRouter();
   const spec = useWatch({ control }) as GameSpec;
   const address = `/a/${slug}/games/${gameId}`;
@@ -49,7 +49,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
         <section aria-label="Stations" className={styles.left}>
           <h1 className="mb-2">{isNew ? 'A new game' : 'Change a game'}</h1>
           <TextField path="title" label="Title" maxLength={80} />
-          <TextField path="about" label="What it trains, and for whom" maxLength={200} className="mt-2" />
+          <TextField path="about" label="What it trains, and for whom" maxLength={200} className="mt-2" rows={2} />
           <h2 className="mt-3 mb-2">Stations</h2>
           <StationFields units={units} chosen={chosen} onChoose={setChosen} />
           <div className="mt-3">
@@ -57,12 +57,17 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
           </div>
         </section>
         <section aria-label="What is aimed at" className={styles.middle}>
-          <ScoringFields path="scoring" units={units} />
-          <TargetPlan
-            spec={spec}
+          <ScoringFields
+            path="scoring"
             units={units}
-            chosen={spec.stations?.find((station) => station.key === chosen)}
-            onChange={(path, metres) => form.setValue(path as 'goal', metres, { shouldDirty: true, shouldValidate: true })}
+            plan={
+              <TargetPlan
+                spec={spec}
+                units={units}
+                chosen={spec.stations?.find((station) => station.key === chosen)}
+                onChange={(path, metres) => form.setValue(path as 'goal', metres, { shouldDirty: true, shouldValidate: true })}
+              />
+            }
           />
           {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && <SizesFields units={units} />}
           <h2 className="mt-4 mb-2">Phases before it</h2>
@@ -140,7 +145,8 @@ function Totals({ spec, units: _units }: { spec: GameSpec; units: UnitSystem }) 
   return (
     <p className={styles.totals}>
       <b className="fig">{balls}</b> balls{game.scoring.scheme === 'ladder' && ' at most'} ·{' '}
-      <b className="fig">{sayMinutes(alone.totalS)}</b> alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring {alone.balls}
+      <b className="fig">{sayMinutes(alone.totalS)}</b> alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring{' '}
+      {counted(alone.balls, 'ball')}
       {best && ` · ${best}`}
       {short && ` · in 10 min: ${short.stations.reduce((sum, station) => sum + station.balls, 0)} balls`}
     </p>

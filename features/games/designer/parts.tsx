@@ -51,7 +51,8 @@ export function TextField({
   className,
   maxLength,
   optional = false,
-}: Common & { maxLength: number; optional?: boolean }) {
+  rows,
+}: Common & { maxLength: number; optional?: boolean; rows?: number }) {
   const { register } = useFormContext();
   const read = (value: string | null) => (value === '' && optional ? null : value);
   return (
@@ -61,6 +62,7 @@ export function TextField({
       autoComplete="off"
       maxLength={maxLength}
       className={className}
+      {...(rows ? { as: 'textarea' as const, rows } : {})}
       {...(hint ? { hint } : {})}
       register={register(path, { setValueAs: read })}
       error={useFault(path)}

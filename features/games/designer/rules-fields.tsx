@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { ORDERS, SIDES, type Rules } from '@/core/game/rules';
@@ -13,8 +14,8 @@ import { ChoiceField, NumberField, Toggle, useFault } from './parts';
 
 const ORDER_OPTIONS = {
   blocked: 'station after station',
-  serial: 'out and back',
-  random: 'random, never twice running',
+  serial: 'out and back, one ball at each',
+  random: 'random, never the same twice running',
   choice: 'the player chooses',
 } as const;
 
@@ -49,19 +50,20 @@ export function RulesFields() {
   const stations = (useWatch({ name: 'stations' }) as unknown[]).length;
   const has = rulesFor(scoring, open, stations);
   const limitFault = useFault('rules.timeLimitS');
+  const [clubs] = useState(rules.clubOnce || rules.clubsApart || rules.favouriteBanned || rules.shotOnce);
   return (
     <div className={styles.rules}>
+      {has.order && (
+        <ChoiceField
+          path="order"
+          label="Order"
+          options={ORDERS.filter((order) => order !== 'choice' || scoring.scheme !== 'nearest_wins').map((order) => [
+            order,
+            ORDER_OPTIONS[order],
+          ])}
+        />
+      )}
       <div className={styles.pair}>
-        {has.order && (
-          <ChoiceField
-            path="order"
-            label="Order"
-            options={ORDERS.filter((order) => order !== 'choice' || scoring.scheme !== 'nearest_wins').map((order) => [
-              order,
-              ORDER_OPTIONS[order],
-            ])}
-          />
-        )}
         <ChoiceField
           path="rules.ball"
           label="The ball is"
@@ -112,10 +114,13 @@ export function RulesFields() {
       )}
       {has.puttOut && <Toggle path="rules.puttOut" label="Every ball is putted out" />}
       {has.perfect && <Toggle path="rules.endOnPerfectRound" label="A perfect first round ends the game" />}
-      {has.clubs && <Toggle path="rules.clubOnce" label="No club twice" />}
-      {has.clubsApart && <Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
-      {has.clubs && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
-      {has.shotOnce && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
+      <details className={styles.more} open={clubs}>
+        <summary>Clubs and repeats</summary>
+        {has.clubs && <Toggle path="rules.clubOnce" label="No club twice" />}
+        {has.clubsApart && <Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
+        {has.clubs && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
+        {has.shotOnce && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
+      </details>
       {has.allowances && <Toggle path="rules.allowances" label="Head starts may be given" />}
       {has.scaled && <Toggle path="sizes.scaled" label="Zones grow with the level" hint="As drawn for level 10." />}
     </div>

@@ -11,8 +11,16 @@ import styles from './designer.module.scss';
 import { ChoiceField, idOf, LengthField, NumberField, TextField, Toggle, useFault, usePlainUnit, ZoneField } from './parts';
 import { RingFields } from './ring-fields';
 
+type Props = {
+  path: string;
+  units: UnitSystem;
+  only?: readonly SchemeKind[];
+  /** What is aimed at, drawn between the way of scoring and its figures. */
+  plan?: React.ReactNode;
+};
+
 /** How it is scored: the way, and what that way needs. */
-export function ScoringFields({ path, units, only }: { path: string; units: UnitSystem; only?: readonly SchemeKind[] }) {
+export function ScoringFields({ path, units, only, plan }: Props) {
   const { setValue, clearErrors, getValues } = useFormContext();
   const scheme = useWatch({ name: `${path}.scheme` }) as SchemeKind;
   const fault = useFault(path);
@@ -35,6 +43,7 @@ export function ScoringFields({ path, units, only }: { path: string; units: Unit
         <Form.Control.Feedback type="invalid">{fault}</Form.Control.Feedback>
       </Form.Group>
       <p className="small-print mt-1 mb-2">{schemeOf({ scheme }).about}</p>
+      {plan}
       <SchemeFields path={path} scheme={scheme} />
     </div>
   );

@@ -1,10 +1,10 @@
 'use client';
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useId } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { sayStation, sayStationLie } from '@/core/game/describe';
@@ -28,10 +28,13 @@ export function StationFields({ units, chosen, onChoose }: Props) {
   const open = useWatch({ name: 'open' }) as boolean;
   const fault = useFault('stations');
   const dndId = useId();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const grip = useRef<string | null>(null);
+  // A station that was moved with the keyboard keeps the focus on its grip, so that it can be moved on.
+  useEffect(() => {
+    if (grip.current) document.getElementById(grip.current)?.focus();
+    grip.current = null;
+  });
   const stations = () => getValues('stations');
   const add = (at: number, station: Station) => {
     insert(at, station);
@@ -49,6 +52,7 @@ export function StationFields({ units, chosen, onChoose }: Props) {
         collisionDetection={closestCenter}
         onDragEnd={drop}
         modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+        accessibility={{ screenReaderInstructions: { draggable: 'Drag to move this station, or press the up and down arrow keys.' } }}
       >
         <SortableContext items={fields.map((field) => field.fieldId)} strategy={verticalListSortingStrategy}>
           <ol className={styles.stations}>
@@ -63,6 +67,10 @@ export function StationFields({ units, chosen, onChoose }: Props) {
                 chosen={field.key === chosen}
                 onToggle={() => onChoose(field.key === chosen ? null : field.key)}
                 onMove={(to) => move(i, to)}
+                onStep={(to) => {
+                  grip.current = `grip-${field.fieldId}`;
+                  move(i, to);
+                }}
                 onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key })}
                 onRemove={() => remove(i)}
               />
@@ -100,11 +108,13 @@ type RowProps = {
   chosen: boolean;
   onToggle: () => void;
   onMove: (to: number) => void;
+  /** With the arrow keys. */
+  onStep: (to: number) => void;
   onCopy: () => void;
   onRemove: () => void;
 };
 
-function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, onCopy, onRemove }: RowProps) {
+function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, onStep, onCopy, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
   const station = useWatch({ name: `stations.${index}` }) as Station | undefined;
   const scoring = useWatch({ name: 'scoring' }) as Scoring;
@@ -124,6 +134,13 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
           className={styles.grip}
           {...attributes}
           {...listeners}
+          id={`grip-${id}`}
+          onKeyDown={(event) => {
+            const to = event.key === 'ArrowUp' ? index - 1 : event.key === 'ArrowDown' ? index + 1 : -1;
+            if (to < 0 || to > last) return;
+            event.preventDefault();
+            onStep(to);
+          }}
           aria-label={`Move station ${index + 1}`}
         >
           <span aria-hidden="true">⋮⋮</span>
@@ -208,29 +225,46 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
   };
   const many = station.balls > MANY_BALLS ? 'Many at one spot: they block the hole, and a groove is not learning.' : '';
 
+  const [special] = useState(
+    () =>
+      [station.trajectory, station.shape, station.club].some((one) => one !== null) ||
+      station.sit !== 'clean' ||
+      station.stance !== 'flat' ||
+      station.target === 'peg',
+  );
+
   return (
-    <div className={styles.pair}>
-      <ChoiceField path={`${path}.shotType`} label="Shot" options={words(SHOT_TYPES)} onChange={followShotType} />
-      <ChoiceField path={`${path}.surface`} label="From" options={words(SURFACES_OF[station.shotType])} />
-      <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
-      <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
-      {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
-      {scoring.scheme === 'landing_zone' && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
-      {scoring.scheme === 'hole_out' && <NumberField path={`${path}.par`} label="Par" />}
-      <ChoiceField path={`${path}.sit`} label="Ball" options={words(SITS)} />
-      <ChoiceField path={`${path}.stance`} label="Stance" options={words(STANCES)} />
-      <ChoiceField path={`${path}.trajectory`} label="Flight" options={[['', 'any'], ...words(TRAJECTORIES)]} />
-      <ChoiceField path={`${path}.shape`} label="Shape" options={[['', 'any'], ...words(SHAPES)]} />
-      <ChoiceField
-        path={`${path}.target`}
-        label="Aims at"
-        options={[
-          ['hole', 'a hole'],
-          ['peg', 'a peg'],
-        ]}
-      />
-      {scoring.scheme !== 'club_trial' && <TextField path={`${path}.club`} label="Fixed club" hint="empty: any" maxLength={20} optional />}
-    </div>
+    <>
+      <div className={styles.pair}>
+        <ChoiceField path={`${path}.shotType`} label="Shot" options={words(SHOT_TYPES)} onChange={followShotType} />
+        <ChoiceField path={`${path}.surface`} label="From" options={words(SURFACES_OF[station.shotType])} />
+        <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
+        <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
+        {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
+        {scoring.scheme === 'landing_zone' && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
+        {scoring.scheme === 'hole_out' && <NumberField path={`${path}.par`} label="Par" />}
+      </div>
+      <details className={styles.more} open={special}>
+        <summary>Lie, flight, club</summary>
+        <div className={styles.pair}>
+          <ChoiceField path={`${path}.sit`} label="Ball" options={words(SITS)} />
+          <ChoiceField path={`${path}.stance`} label="Stance" options={words(STANCES)} />
+          <ChoiceField path={`${path}.trajectory`} label="Flight" options={[['', 'any'], ...words(TRAJECTORIES)]} />
+          <ChoiceField path={`${path}.shape`} label="Shape" options={[['', 'any'], ...words(SHAPES)]} />
+          <ChoiceField
+            path={`${path}.target`}
+            label="Aims at"
+            options={[
+              ['hole', 'a hole'],
+              ['peg', 'a peg'],
+            ]}
+          />
+          {scoring.scheme !== 'club_trial' && (
+            <TextField path={`${path}.club`} label="Fixed club" hint="empty: any" maxLength={20} optional />
+          )}
+        </div>
+      </details>
+    </>
   );
 }
 

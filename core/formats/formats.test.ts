@@ -1,0 +1,120 @@
+import { readFileSync } from 'node:fs';
+import { LIBRARY } from '../game/library';
+import { playSession } from '../game/play';
+import { entrants, ft, game, holed, left, playList, station } from '../testing/make';
+import { projectShots } from '../shot/project';
+import { gameJsonSchema } from './game-schema';
+import { scoreAnswer, scoreTable, UnscorableTable } from './score-table';
+import { leftOf, readShotTable, SHOT_TABLE_COLUMNS } from './shot-table';
+
+const rowsOf = (csv: string) => {
+  const { rows, problems } = readShotTable(csv);
+  expect(problems).toEqual([]);
+  return rows;
+};
+
+describe('the shot table', () => {
+  test('columns in any order; unknown ones are passed over and named', () => {
+    const { rows, ignored } = readShotTable('Holed,colour,left_ft\ntrue,red,\n,blue,4.5\n');
+    expect(ignored).toEqual(['colour']);
+    expect(rows.map(leftOf)).toEqual([
+      { holed: true, leftM: null, leftMinM: null, leftMaxM: null },
+      { holed: false, leftM: ft(4.5), leftMinM: null, leftMaxM: null },
+    ]);
+  });
+
+  test('rings, metres and a byte-order mark', () => {
+    const rows = rowsOf('\uFEFFleft_m,left_min_ft,left_max_ft\n1.5,,\n,3,6\n,10,\n');
+    expect(rows.map(leftOf).map((one) => [one.leftM, one.leftMinM, one.leftMaxM])).toEqual([
+      [1.5, null, null],
+      [null, ft(3), ft(6)],
+      [null, ft(10), null],
+    ]);
+  });
+
+  test.each([
+    ['left_ft\nfar', 2, 'left_ft “far” is not a number'],
+    ['left_ft\n1\n-2', 3, 'left_ft “-2” is negative'],
+    ['holed\nmaybe', 2, 'neither true nor false'],
+    ['left_ft,finish\n1,water', 2, 'is none of green, fringe, rough, sand, out'],
+    ['strokes\n1.5', 2, 'not a whole number'],
+    ['bearing_deg\n360', 2, '360 or more'],
+    ['nothing,known\n1,2', 1, 'no column is known'],
+  ])('%j is refused with its line', (csv, line, message) => {
+    const [problem] = readShotTable(csv).problems;
+    expect(problem).toMatchObject({ line });
+    expect(problem!.message).toContain(message);
+  });
+
+  test('every column of the open format is known', () => {
+    for (const name of ['shot_id', 'played_at', 'left_max_ft', 'landing_error_ft', 'sum_left_ft', 'firmness', 'zone_ft', 'counts'])
+      expect(SHOT_TABLE_COLUMNS).toContain(name);
+  });
+});
+
+describe('scoring a table', () => {
+  const spec = game({ stations: [station('a', { balls: 2 }), station('b', { balls: 1 })], goal: 9 });
+
+  test('rows in the order of play, and rows that name their ball, give the same', () => {
+    const plain = scoreAnswer(spec, scoreTable(spec, rowsOf('left_ft,holed\n2,\n5,\n,true\n')));
+    const named = scoreAnswer(spec, scoreTable(spec, rowsOf('station,ball,left_ft,holed\nb,1,,true\n1,2,5,\na,1,2,\n')));
+    expect(plain).toMatchObject({ total: 12, unit: 'points', goal_met: true, running: [4, 6, 12], over: true });
+    expect(named).toMatchObject({
+      total: 12,
+      stations: [
+        { station: 'a', score: 6 },
+        { station: 'b', score: 6 },
+      ],
+    });
+  });
+
+  test('players are told apart; the one who leads is the total', () => {
+    const answer = scoreAnswer(spec, scoreTable(spec, rowsOf('player,left_ft\nOtto,20\nMaren,2\nOtto,20\nMaren,20\n')));
+    expect(answer.total).toBe(4);
+    expect(answer.players.map((one) => [one.player, one.score, one.leads])).toEqual([
+      ['Otto', 0, false],
+      ['Maren', 4, true],
+    ]);
+  });
+
+  test('marked balls take no turn; lengths are in metres', () => {
+    const total = game({ stations: [station('a', { balls: 2 })], scoring: { scheme: 'total_left', farM: ft(30) } });
+    const answer = scoreAnswer(total, scoreTable(total, rowsOf('left_ft,counts\n9,lie_rejected\n4,\n6,\n7,rehit\n')));
+    expect([answer.total, answer.unit, answer.players[0]!.not_scored]).toEqual([ft(10), 'm', 2]);
+  });
+
+  test.each([
+    ['left_ft\n1\n1\n1\n1\n', 'Line 5: the game is over'],
+    ['station,left_ft\nz,1\n', 'no station “z”'],
+    ['station,ball,left_ft\na,1,1\na,1,2\n', 'Line 3: station “a” has no such ball left.'],
+    ['session,left_ft\nx,1\ny,1\n', '2 sessions'],
+    ['left_ft,n_balls,sum_left_ft\n,5,30\n', 'several balls'],
+  ])('%j cannot be scored, and it says why', (csv, why) => {
+    expect(() => scoreTable(spec, rowsOf(csv))).toThrow(UnscorableTable);
+    expect(() => scoreTable(spec, rowsOf(csv))).toThrow(why);
+  });
+
+  test('a duel needs two', () => {
+    const duel = LIBRARY.find(({ key }) => key === 'nearest-the-lamp')!.spec;
+    expect(() => scoreTable(duel, rowsOf('left_ft\n1\n'))).toThrow('takes 2 players');
+  });
+
+  test('the same balls give the same score as play, for a ladder and in random order', () => {
+    const feet = [3, 12, 4, 2, 20, 1, 5, 3, 2, 2, 2, 2];
+    for (const key of ['cliff-walk', 'roll-call']) {
+      const { spec: one } = LIBRARY.find((entry) => entry.key === key)!;
+      const { table, events } = playList(
+        one,
+        feet.map((n) => (n === 1 ? holed : left(n))),
+      );
+      const rows = projectShots(events).map((shot) => `${shot.stationKey},${shot.holed},${shot.holed ? '' : shot.leftM}`);
+      const answer = scoreAnswer(one, scoreTable(one, rowsOf(`station,holed,left_m\n${rows.join('\n')}\n`)));
+      expect(answer.total).toBe(playSession(one, entrants(1), projectShots(events)).standings[0]!.score);
+      expect(answer.over).toBe(table.over);
+    }
+  });
+});
+
+test('the JSON Schema in docs is that of the program', () => {
+  expect(readFileSync(`${__dirname}/../../docs/game-file.schema.json`, 'utf8')).toBe(gameJsonSchema());
+});

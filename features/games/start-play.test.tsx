@@ -1,0 +1,69 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { LIBRARY } from '@/core/game/library';
+import { goTo } from '../shell/go';
+import { startAction } from './actions';
+import { StartPlay } from './start-play';
+
+jest.mock('./actions', () => ({ startAction: jest.fn() }));
+jest.mock('../shell/go', () => ({ goTo: jest.fn() }));
+const started = jest.mocked(startAction);
+const specOf = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;
+const players = ['Otto', 'Mia', 'Bo'].map((name) => ({ playerId: `id-${name}`, name }));
+
+function show(key: string, people = players) {
+  render(<StartPlay slug="here" source={{ gameId: 'g' }} spec={specOf(key)} players={people} />);
+  return userEvent.setup();
+}
+const tap = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) => user.click(screen.getByRole('button', { name }));
+
+beforeEach(() => {
+  started.mockReset().mockResolvedValue({ ok: true });
+  jest.mocked(goTo).mockReset();
+});
+
+test('one tap on a name starts', async () => {
+  const user = show('doorstep');
+  await tap(user, 'Mia');
+  expect(started.mock.calls[0]!.slice(2)).toEqual([{ gameId: 'g' }, [{ playerId: 'id-Mia', allowance: 0 }]]);
+  expect(goTo).toHaveBeenCalledWith(expect.stringMatching(/^\/play#/));
+});
+
+test('several are chosen in their order, and can be unchosen', async () => {
+  const user = show('doorstep');
+  await user.click(screen.getByLabelText('several'));
+  for (const name of ['Bo', /Mia/, /Otto/, /Mia/]) await tap(user, name);
+  await tap(user, 'Start with 2');
+  expect(started.mock.calls[0]![3]).toEqual([
+    { playerId: 'id-Bo', allowance: 0 },
+    { playerId: 'id-Otto', allowance: 0 },
+  ]);
+});
+
+test('a duel takes two, and a head start as it is typed', async () => {
+  const user = show('nearest-the-lamp');
+  await tap(user, 'Otto');
+  expect(screen.getByRole('button', { name: 'Choose 2 or more' })).toBeDisabled();
+  await tap(user, 'Mia');
+  await user.type(screen.getByLabelText('Head start, Mia'), '1,5');
+  await tap(user, 'Start with 2');
+  expect(started.mock.calls[0]![3]).toEqual([
+    { playerId: 'id-Otto', allowance: 0 },
+    { playerId: 'id-Mia', allowance: 1.5 },
+  ]);
+});
+
+test('who is missing is said', () => {
+  show('nearest-the-lamp', players.slice(0, 1));
+  expect(screen.getByText(/It takes two to play this/)).toBeVisible();
+});
+
+test('a refusal and a missing network are said, and it can be tried again', async () => {
+  const user = show('doorstep');
+  started.mockResolvedValueOnce({ ok: false, fields: { '': 'A head start is at most 100.' } });
+  await tap(user, 'Bo');
+  expect(screen.getByRole('alert')).toHaveTextContent('A head start is at most 100.');
+  started.mockRejectedValueOnce(new Error('offline'));
+  await tap(user, 'Bo');
+  expect(screen.getByRole('alert')).toHaveTextContent('could not be sent');
+});
