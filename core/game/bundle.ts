@@ -35,4 +35,3 @@ export const bundleSchema = z.object({
   events: z.array(shotEventSchema),
 });
 export type Bundle = z.infer<typeof bundleSchema>;
-export type BundlePlayer = Bundle['players'][number];

@@ -85,7 +85,7 @@ export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameS
       .where(and(eq(game.academyId, academyId), eq(game.gameId, gameId)))
       .for('update');
     const latest = await getGame(tx, actor, gameId);
-    if (latest?.hash === hash) return latest.version;
+    if (latest && specHash(latest.spec) === hash) return latest.version;
     const results = latest
       ? await tx.$count(session, and(eq(session.academyId, academyId), eq(session.gameId, gameId), eq(session.gameVersion, latest.version)))
       : 0;
@@ -112,5 +112,5 @@ export async function archiveGame(db: Db, actor: Actor, gameId: string, archived
 /** The game whose newest version is exactly this one and that is in use; null if the academy has none. */
 export async function findGame(db: Db, actor: Actor, spec: GameSpec): Promise<string | null> {
   const hash = specHash(spec);
-  return (await listGames(db, actor)).find((row) => row.hash === hash)?.gameId ?? null;
+  return (await listGames(db, actor)).find((row) => specHash(row.spec) === hash)?.gameId ?? null;
 }

@@ -49,6 +49,8 @@ export function BallScreen(props: Props) {
   const { standing, system } = props;
   const [chosen, setChosen] = useState<Turn | null>(null);
   const [calling, setCalling] = useState(false);
+  // Outlives the ball: a press right after another one is the same press, whichever ball is on screen by then.
+  const [busy, once] = useOneAtATime();
   const { next, choice, game } = standing;
   const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : null;
 
@@ -87,6 +89,8 @@ export function BallScreen(props: Props) {
       key={`${turn.turnNo}|${turn.station.key}|${turn.ballNo}|${turn.attempt}|${props.seat}`}
       {...props}
       turn={turn}
+      busy={busy}
+      once={once}
       onRecorded={() => setChosen(null)}
       onElsewhere={game.open ? () => setCalling(true) : choice.length > 1 ? () => setChosen(null) : null}
     />
@@ -103,9 +107,16 @@ function leftAt({ phase, played }: Standing, turn: Turn): number {
   return like.filter((lot) => !done.includes(lot.ballNo)).length;
 }
 
-type OneProps = Props & { turn: Turn; onRecorded: () => void; onElsewhere: (() => void) | null };
+type OneProps = Props & {
+  turn: Turn;
+  busy: boolean;
+  once: (run: () => Promise<unknown>) => void;
+  onRecorded: () => void;
+  onElsewhere: (() => void) | null;
+};
 
-function OneBall({ sitting, seat, standing, bag, system, balls, toBeatM = null, turn, onRecorded, onElsewhere }: OneProps) {
+function OneBall(props: OneProps) {
+  const { sitting, seat, standing, bag, system, balls, toBeatM = null, turn, busy, once, onRecorded, onElsewhere } = props;
   const { phase } = standing;
   const scheme = schemeOf(phase.scoring);
   const measured = scheme.takesDistance(phase.scoring);
@@ -114,18 +125,14 @@ function OneBall({ sitting, seat, standing, bag, system, balls, toBeatM = null, 
   const [entry, setEntry] = useState<Entry>({ way: typesFirst ? 'type' : 'keys' });
   const [answers, setAnswers] = useState<Answers>(NO_ANSWERS);
   const [finish, setFinish] = useState<Shot['finish']>(null);
-  const [busy, once] = useOneAtATime();
   const question = nextQuestion(standing, turn, bag, answers);
 
   const answer = (asked: Question, key: Pick<AnswerKey, 'result'>) => {
     const more = answered(answers, asked, finish && asked.kind === 'result' ? { result: { ...key.result, finish } } : key);
-    if (nextQuestion(standing, turn, bag, more)) setAnswers(more);
+    if (nextQuestion(standing, turn, bag, more)) once(async () => setAnswers(more));
     else
       once(async () => {
         await recordBall(sitting, seat, turn, more.given as Result);
-        setAnswers(NO_ANSWERS);
-        setFinish(null);
-        setEntry({ way: typesFirst ? 'type' : 'keys' });
         onRecorded();
       });
   };

@@ -44,9 +44,12 @@ function show(spec: GameSpec, results: Parameters<typeof playList>[1] = []) {
   render(<BallScreen sitting={sitting} seat={seat} standing={table.standings[seat]!} bag={one} system="imperial" balls={events.length} />);
   return userEvent.setup();
 }
-const press = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) => user.click(screen.getByRole('button', { name }));
+/** Presses a key once it can be pressed: a press right after another is the same press. */
+const press = async (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) => {
+  await waitFor(() => expect(screen.getByRole('button', { name })).toBeEnabled());
+  await user.click(screen.getByRole('button', { name }));
+};
 
-/** A press right after another is the same press: waits until the next one is one of its own. */
 const ready = () => waitFor(() => expect(screen.getByRole('button', { name: /^outside/ })).toBeEnabled());
 
 test.each<[SchemeKind, string, object]>([
@@ -70,7 +73,6 @@ test.each<SchemeKind>(['total_left', 'nearest_wins', 'club_trial'])(
     await user.keyboard('7');
     await press(user, 'Record 7 ft');
     expect(recorded()).toMatchObject({ leftM: ft(7) });
-    await ready();
     await press(user, /^outside/);
     expect(recorded()).toMatchObject({ leftMinM: ft(30), leftMaxM: null });
     await ready();

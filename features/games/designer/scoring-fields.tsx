@@ -49,6 +49,9 @@ export function ScoringFields({ path, units, only, plan }: Props) {
   );
 }
 
+/** The run with which a new streak begins. */
+const FRESH_RUN = 5;
+
 /** What follows by itself from another way of scoring: balls a station, a par, a carry, an order that it can have. */
 function followScheme(
   kind: SchemeKind,
@@ -63,6 +66,10 @@ function followScheme(
       setValue(`stations.${i}.carryM`, Math.round((station.distanceM / 2) * 1e4) / 1e4);
     if (kind === 'hole_out' && station.par === null) setValue(`stations.${i}.par`, 2);
   });
+  const balls = stations.reduce((sum, station) => sum + (station.balls || 0), 0);
+  // A run needs enough balls to be had: about twice as many as it is long.
+  if (kind === 'streak' && balls < FRESH_RUN)
+    stations.forEach((_, i) => setValue(`stations.${i}.balls`, Math.ceil((2 * FRESH_RUN) / stations.length)));
   if (kind === 'ladder' || (kind === 'nearest_wins' && getValues('order') === 'choice')) setValue('order', 'blocked');
   setValue('goal', null);
 }
