@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { pressKey, startPlay, targetScale } from './steps';
+import { pressKey, startPlay, startTogether, targetScale, typeFeet } from './steps';
 
 /** The pictures of docs/screenshots, from the demo data: `npm run screenshots`. */
 const folder = 'docs/screenshots';
@@ -22,6 +22,11 @@ test('the desk', async ({ page }) => {
   await page.getByRole('link', { name: 'Change' }).click();
   await expect(page.getByLabel('Title')).toBeVisible();
   await shoot(page, 'designer');
+  await page.goto(`${base}/games/library`);
+  await shoot(page, 'library');
+  await page.goto(`${base}/games/new?library=stone-and-hearth`);
+  await expect(page.getByLabel('Title')).toHaveValue('Stone and Hearth');
+  await shoot(page, 'designer-landing');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /Ottilie/ }).click();
   await expect(page.getByRole('table')).toBeVisible();
@@ -74,4 +79,15 @@ test('play', async ({ page }) => {
   }
   await expect(page.getByText('28 of 28 balls')).toBeVisible();
   await shoot(page, 'summary');
+});
+
+test('a duel', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${base}/games/library/nearest-the-lamp`);
+  await startTogether(page, 'Kofi', 'Inga');
+  await typeFeet(page, '4', '6', 'h', '2', '9', '3', '5');
+  await shoot(page, 'play-duel');
+  await typeFeet(page, '1', '8', '2', '7', '3', '4', '2');
+  await expect(page.getByRole('heading', { name: /wins/ })).toBeVisible();
+  await shoot(page, 'summary-duel');
 });

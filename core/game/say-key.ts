@@ -4,7 +4,7 @@ import type { AnswerKey } from './scoring/scheme';
 import { isBodyMeasure, sayRadius, type Sizes } from './sizes';
 import type { Station } from './station';
 
-/** What stands on a key: "Holed", "6 ft", "2 clubs", "out", "landed". */
+/** What stands on a key: "Holed", "6 ft", "2 clubs", "out", "outside 30 ft", "landed". */
 export function sayKey(
   key: Pick<AnswerKey, 'kind' | 'text' | 'edgeM'>,
   sizes: Sizes,
@@ -15,5 +15,6 @@ export function sayKey(
   if (key.kind === 'holed') return target === 'peg' ? 'Struck' : 'Holed';
   if (key.kind === 'ring')
     return isBodyMeasure(sizes.unit) ? sayRadius(key.edgeM!, sizes, system) : formatLength(key.edgeM!, leftUnit(system));
+  if (key.text) return `${key.text} ${formatLength(key.edgeM!, leftUnit(system)).replace(' ', '\u00a0')}`;
   return key.edgeM === 0 ? 'Missed' : 'out';
 }

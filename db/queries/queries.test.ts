@@ -8,8 +8,8 @@ import type { Coach } from '../actor';
 import { openDb } from '../client';
 import { authMember, authOrganization, authUser, player, session, shot, shotEvent } from '../schema';
 import { coachIn, coachOfSession, saveAcademy } from './academies';
-import { getGame, listGames, saveGame, specHash } from './games';
-import { getPlayer, listPlayers, savePlayer } from './players';
+import { archiveGame, findGame, getGame, listGames, saveGame, specHash } from './games';
+import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
 import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
 import { rebuildShots, RefusedBatch, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
 
@@ -194,4 +194,51 @@ test('there is no query without an actor, but for those that find out who somebo
   expect(exported.length).toBeGreaterThan(15);
   for (const [, name, parameters] of exported)
     if (!finders.includes(name!)) expect([name, /^\s*db: Db,\s*actor: Actor/.test(parameters!)]).toEqual([name, true]);
+});
+
+describe('games of every kind', () => {
+  test('a game put away is not offered, keeps its results, and comes back', async () => {
+    const { actor, gameId } = await academy();
+    await archiveGame(db, actor, gameId, true);
+    expect([(await listGames(db, actor)).length, (await listGames(db, actor, true)).map((row) => row.gameId)]).toEqual([0, [gameId]]);
+    expect((await getGame(db, actor, gameId))?.archivedAt).not.toBeNull();
+    expect(await findGame(db, actor, game())).toBeNull();
+    await archiveGame(db, actor, gameId, false);
+    expect(await findGame(db, actor, game())).toBe(gameId);
+    expect(await findGame(db, actor, game({ title: 'Another' }))).toBeNull();
+  });
+
+  test('another academy’s game is not put away', async () => {
+    const [one, two] = [await academy(), await academy()];
+    await archiveGame(db, two.actor, one.gameId, true);
+    expect((await getGame(db, one.actor, one.gameId))?.archivedAt).toBeNull();
+  });
+
+  test('a session takes from each player what the game needs, once', async () => {
+    const { actor, playerId, n } = await academy();
+    const spec = game({ scoring: { scheme: 'hits', radiusM: 0.889 }, sizes: { unit: 'club', of: 'player', fixedM: null, scaled: true } });
+    const [gameId, sessionId] = [idOf(n * 100_000 + 7), idOf(n * 100_000 + 8)];
+    await saveGame(db, actor, gameId, spec);
+    await savePlayer(db, actor, playerId, { ...newPlayer('Otto', 'imperial'), level: 28, clubM: 1.1 });
+    await startSession(db, actor, sessionId, gameId, [{ playerId, allowance: 1.5 }]);
+    await savePlayer(db, actor, playerId, { ...newPlayer('Otto', 'imperial'), level: 5, clubM: 0.9 });
+    expect((await getSession(db, actor, sessionId))!.entrants).toEqual([{ playerId, level: 28, unitM: 1.1, scale: 1.9, allowance: 1.5 }]);
+  });
+
+  test('a duel is not started by one', async () => {
+    const { actor, playerId, n } = await academy();
+    const spec = game({ scoring: { scheme: 'nearest_wins', firstTo: 3, ties: 'nobody', callPoints: null, farM: 9 } });
+    const gameId = idOf(n * 100_000 + 7);
+    await saveGame(db, actor, gameId, spec);
+    expect(await startSession(db, actor, idOf(n * 100_000 + 8), gameId, [{ playerId, allowance: 0 }])).toBe(false);
+  });
+
+  test('the favourite is the club with most balls on record', async () => {
+    const made = await academy();
+    const { actor, playerId, sessionId } = made;
+    expect(await bagOf(db, actor, playerId)).toEqual({ clubs: [], favourite: null });
+    const clubs = ['54°', 'PW', '54°'].map((clubLabel, turn) => own(made, record(game(), turn, { ...left(4), clubLabel })));
+    await takeIn(db, actor, sessionId, clubs);
+    expect((await bagOf(db, actor, playerId)).favourite).toBe('54°');
+  });
 });

@@ -94,7 +94,7 @@ export function TargetPlan({ spec, units, chosen, onChange }: Props) {
       if (!station || !good(station.distanceM) || !good(station.carryM) || !good(scoring.sizeM)) return null;
       const carryStep = station.distanceUnit === 'm' ? 0.5 : METRES_PER.ft * (station.distanceUnit === 'ft' ? 1 : 1.5);
       return (
-        <div className={styles.plan}>
+        <div className={styles.landing}>
           <LandingPlan
             label={`Station ${at + 1}, ${sayStation(station, units)}, from above: lands at ${formatLength(station.carryM, station.distanceUnit)}`}
             distanceM={station.distanceM}

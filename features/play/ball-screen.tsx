@@ -198,7 +198,7 @@ function OneBall(props: OneProps) {
             busy={busy}
             onRecord={record}
             quick={typesFirst ? (main?.keys ?? []) : []}
-            sayQuick={(key) => quickWord(key, phase, system, turn.station)}
+            sayQuick={(key) => sayKey(key, phase.sizes, system, turn.station.target)}
             onCancel={() => setEntry({ way: 'keys' })}
           />
         </>
@@ -249,14 +249,6 @@ function OneBall(props: OneProps) {
       )}
     </main>
   );
-}
-
-/** "Holed", "outside 30 ft": the keys beside the number pad. */
-function quickWord(key: AnswerKey, phase: Standing['phase'], system: UnitSystem, station: Station): string {
-  const word = sayKey(key, phase.sizes, system, station.target);
-  return key.kind === 'outside'
-    ? `outside ${sayKey({ ...key, kind: 'ring' }, { ...phase.sizes, unit: 'ft' }, system, station.target).replace(' ', '\u00a0')}`
-    : word;
 }
 
 /** The rings of what is being played; where there are none, as far as balls are measured. */

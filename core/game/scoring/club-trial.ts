@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { snap } from '../../units/length';
 import { clubLabel, MOST_BALLS } from '../station';
 import { edgeSchema, round } from './fields';
-import { farM, holedKey, outsideKey, type Ball, type Lot, type Scheme } from './scheme';
+import { farKey, farM, holedKey, type Ball, type Lot, type Scheme } from './scheme';
 
 export const clubTrialSchema = z
   .strictObject({
@@ -54,7 +54,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
         })),
       ),
     ),
-  asks: ({ scoring }) => [holedKey(), outsideKey(scoring.farM)],
+  asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: ({ scoring }) => ({ total: 0, clubs: scoring.clubs.map((club) => ({ club, balls: 0, totalM: 0 })) }),
   step(state, ball, { asked }, { scoring }) {
     const left = counted(ball, scoring);

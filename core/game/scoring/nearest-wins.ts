@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
-import { farM, holedKey, outsideKey, type Scheme } from './scheme';
+import { farKey, farM, holedKey, type Scheme } from './scheme';
 
 export const nearestWinsSchema = z.strictObject({
   scheme: z.literal('nearest_wins'),
@@ -29,7 +29,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
   better: () => 'higher',
   fresh: (system) => ({ scheme: 'nearest_wins', firstTo: 5, ties: 'nobody', callPoints: null, farM: round(system, 30, 10) }),
   fitted: (scoring) => scoring,
-  asks: ({ scoring }) => [holedKey(), outsideKey(scoring.farM)],
+  asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: () => ({ points: 0, won: 0, kept: 0 }),
   step(state, ball, _lot, { scoring }, won) {
     const kept = scoring.callPoints !== null && ball.executed === true;

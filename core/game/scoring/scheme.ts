@@ -184,6 +184,8 @@ export const ringKey = (name: string, innerM: number, edgeM: number, worth: numb
   key(name, 'ring', { edgeM, worth }, { leftMinM: innerM, leftMaxM: edgeM });
 /** Outside of an edge in metres; of none, the ball is simply not holed. */
 export const outsideKey = (edgeM: number, worth: number | null = null) => key('outside', 'outside', { edgeM, worth }, { leftMinM: edgeM });
+/** Outside of an edge in metres beyond which nobody measures; the key names it. */
+export const farKey = (edgeM: number) => key('outside', 'outside', { edgeM, text: 'outside' }, { leftMinM: edgeM });
 export const wordKey = (name: string, text: string, result: Partial<Result>, worth: number | null = null) =>
   key(name, 'word', { text, worth }, result);
 

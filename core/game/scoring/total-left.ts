@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { snap } from '../../units/length';
 import { edgeSchema, round } from './fields';
-import { farM, holedKey, outsideKey, type Ball, type Scheme } from './scheme';
+import { farKey, farM, holedKey, type Ball, type Scheme } from './scheme';
 
 export const totalLeftSchema = z.strictObject({
   scheme: z.literal('total_left'),
@@ -24,7 +24,7 @@ export const totalLeft: Scheme<TotalLeft, number> = {
   better: () => 'lower',
   fresh: (system) => ({ scheme: 'total_left', farM: round(system, 30, 10) }),
   fitted: (scoring) => scoring,
-  asks: ({ scoring }) => [holedKey(), outsideKey(scoring.farM)],
+  asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: () => 0,
   step: (state, ball, _lot, { scoring }) => snap(state + counted(ball, scoring)),
   score: (state) => state,

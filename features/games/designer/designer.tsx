@@ -69,7 +69,11 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
               />
             }
           />
-          {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && <SizesFields units={units} />}
+          {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && (
+            <div className="mt-3">
+              <SizesFields units={units} />
+            </div>
+          )}
           <h2 className="mt-4 mb-2">Phases before it</h2>
           <LeadInFields units={units} />
         </section>
@@ -110,7 +114,9 @@ function GoalField() {
   const unit = schemeOf(scoring).unit(scoring);
   const system = plain === 'm' ? 'metric' : 'imperial';
   if (unit === 'length') return <LengthField path="goal" label="Goal, in all" unit={plain} />;
-  return <NumberField path="goal" label={`Goal, in ${sayUnit(unit, system)}`} placeholder="none" />;
+  return (
+    <NumberField path="goal" label={unit === 'in a row' ? 'Goal, in a row' : `Goal, in ${sayUnit(unit, system)}`} placeholder="none" />
+  );
 }
 
 /** What the design comes to, as long as it is a game: the goal in words, what a player is asked. */
