@@ -1,5 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { ask } from './database';
 import { press, saveDesign, score, startPlay } from './steps';
 
 const games = '/a/lantern-hollow/games';
@@ -92,4 +94,47 @@ test('a change of a game with results is a new version, and the best of the old 
   await startPlay(page, 'Bashir');
   await press(page, 'Holed', 'out', 'out', 'Holed', 'Holed', 'Holed');
   await expect(page.getByText('first time: the mark to beat')).toBeVisible();
+});
+
+test('the command line gives the score of the screen for the same game and balls', async ({ page }, info) => {
+  await page.goto(`${games}/library/three-hoops`);
+  await startPlay(page, 'Kofi');
+  await press(page, '3 ft', 'out', 'Holed', '10 ft', '6 ft', '6 ft', 'out', '3 ft', '3 ft', 'Holed', 'out', '6 ft');
+  await expect(page.getByRole('link', { name: 'Done' })).toBeVisible();
+  const shown = Number(await score(page).textContent());
+  await expect(page.getByText('all sent')).toBeVisible();
+  const sessionId = new URL(page.url()).hash.slice(1);
+  const [session] = await ask<{ spec: object }>('select spec from session where session_id = $1', sessionId);
+  const shots = await ask<{ station_key: string; ball_no: number; holed: boolean; left_min_m: number | null; left_max_m: number | null }>(
+    'select station_key, ball_no, holed, left_min_m, left_max_m from shot where session_id = $1 order by server_seq',
+    sessionId,
+  );
+  const feet = (metres: number | null) => (metres === null ? '' : metres / 0.3048);
+  const rows = shots.map((shot) => [shot.station_key, shot.ball_no, shot.holed, feet(shot.left_min_m), feet(shot.left_max_m)].join(','));
+  const [game, table] = [info.outputPath('game.json'), info.outputPath('shots.csv')];
+  writeFileSync(game, JSON.stringify(session!.spec));
+  writeFileSync(table, `station,ball,holed,left_min_ft,left_max_ft\n${rows.join('\n')}\n`);
+  const answer = JSON.parse(execFileSync('npm', ['run', '-s', 'inch', '--', 'score', game, table], { encoding: 'utf8' })) as Record<
+    string,
+    unknown
+  >;
+  expect(answer).toMatchObject({ total: shown, unit: 'points', over: true });
+  // 4 + 0 + 6 + 1 + 2 + 2 + 0 + 4 + 4 + 6 + 0 + 2
+  expect(shown).toBe(31);
+  const refused = () => execFileSync('npm', ['run', '-s', 'inch', '--', 'score', table, game], { encoding: 'utf8', stdio: 'pipe' });
+  expect(refused).toThrow(/it is not JSON/);
+});
+
+test('stations are dragged into another order', async ({ page }) => {
+  await page.goto(`${games}/new?library=three-hoops`);
+  await page.waitForLoadState('networkidle');
+  const from = (await page.getByRole('button', { name: 'Move station 3', exact: true }).boundingBox())!;
+  const to = (await page.getByRole('button', { name: 'Move station 1', exact: true }).boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y - 20, { steps: 5 });
+  await page.mouse.move(to.x + 8, to.y + 4, { steps: 10 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^1\. 17 yd chip/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^3\. 13 yd chip/ })).toBeVisible();
 });

@@ -140,6 +140,18 @@ test.each(SCHEME_KINDS)('%s: the compiled game equals the reducer, ball for ball
   expect(compared).toBeGreaterThan(10);
 });
 
+test('games with phases and with balls hit again end for any results too', () => {
+  const others = LIBRARY.filter((entry) => entry.spec.leadIn.length > 0 || entry.spec.rules.attempts !== 'first');
+  expect(others.length).toBeGreaterThanOrEqual(2);
+  for (const { spec } of others)
+    fc.assert(
+      fc.property(fc.array(anyOutcome, { minLength: 1, maxLength: 12 }), (outcomes) => {
+        expect(playOut(spec, (_turn, _seat, n) => asResult(outcomes[n % outcomes.length]!)).table.over).toBe(true);
+      }),
+      { numRuns: 10 },
+    );
+});
+
 test('every library game ends for any results, and its compiled form agrees', () => {
   for (const { spec } of LIBRARY.filter(
     (entry) => !entry.spec.open && entry.spec.leadIn.length === 0 && entry.spec.rules.attempts === 'first',

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { projectShots } from '../shot/project';
-import { entrants, ft, game, holed, left, PLAYER, playList, playOut, record, recordTurn, station, voidOf, yd } from '../testing/make';
-import { enter, gameFor, plainEntrant, scaleForLevel } from './entrant';
+import { entrants, ft, game, holed, left, PLAYER, playList, playOut, recordTurn, station, voidOf, yd } from '../testing/make';
+import { enter, gameFor, scaleForLevel } from './entrant';
+import { LIBRARY } from './library';
 import { keptAsGame } from './open';
 import { phasesOf } from './phases';
 import { goalMet, play, playSession } from './play';
 import { turnsOf } from './turn';
 import { PLAIN_RULES, type Rules } from './rules';
+import { schemeOf } from './scoring';
 import { UNKNOWN, type Result } from './scoring/scheme';
 import { gameSpecSchema } from './spec';
 import { onGoodSide, takesTurn } from './verdict';
@@ -207,21 +209,20 @@ describe('open games', () => {
   });
 });
 
-test('undoing any prefix equals never having recorded it', () => {
-  const spec = game({
-    stations: ones.map((one) => ({ ...one, balls: 3 })),
-    scoring: { scheme: 'streak', radiusM: ft(6), until: 4, counts: 'balls' },
-  });
-  fc.assert(
-    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 9 }), fc.nat(9), (results, keep) => {
-      const events = results.map((good, turn) => record(spec, turn, good ? hit : miss));
-      const undone = events.slice(keep).map((event, n) => voidOf(event, n));
-      const people = [plainEntrant(PLAYER)];
-      expect(playSession(spec, people, projectShots([...events, ...undone]))).toEqual(
-        playSession(spec, people, projectShots(events.slice(0, keep))),
-      );
-    }),
-  );
+test('undoing any prefix equals never having recorded it, in every game of the library', () => {
+  for (const { spec } of LIBRARY.filter((entry) => !entry.spec.open)) {
+    const people = entrants(schemeOf(spec.scoring).players);
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 14 }), fc.nat(14), (results, keep) => {
+        const result = (good: boolean): Result => ({ ...(good ? hit : miss), landed: good, executed: good, strokes: good ? 2 : 3 });
+        const { events } = playOut(spec, (_turn, _seat, n) => (n < results.length ? result(results[n]!) : null), { people });
+        const undone = events.slice(keep).map((event, n) => voidOf(event, n));
+        const after = (list: typeof events) => playSession(spec, people, projectShots(list));
+        expect(after([...events, ...undone])).toEqual(after(events.slice(0, keep)));
+      }),
+      { numRuns: 12 },
+    );
+  }
 });
 
 test('phases number their turns on, and a ladder takes as many as it may', () => {

@@ -142,6 +142,12 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
   };
 }
 
+/** Played to its last ball, or until its time was over. */
+const playedThrough = or(
+  isNotNull(session.completedAt),
+  and(isNotNull(session.stoppedAt), sql`(${session.spec} -> 'rules' ->> 'timeLimitS') is not null`),
+);
+
 /**
  * The best score of a player in the version of the game that a session plays, over earlier completed sessions.
  * @returns null before the first
@@ -158,7 +164,7 @@ export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId:
         eq(session.gameId, of.gameId),
         eq(session.gameVersion, of.gameVersion),
         eq(sessionPlayer.playerId, playerId),
-        isNotNull(session.completedAt),
+        playedThrough,
         ne(session.sessionId, of.sessionId),
         sql`${session.startedAt} < ${of.startedAt}`,
       ),
@@ -174,7 +180,7 @@ export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId:
   const scores = earlier.flatMap((row) => {
     const standing = soloStanding(row.spec, asEntrant(row.entry), row.sessionId, shots.get(row.sessionId) ?? []);
     // A score against others, or one of a game that ended early because all was perfect, is no mark to beat.
-    return standing && standing.early === null ? [standing.score] : [];
+    return standing && standing.early !== 'perfect' ? [standing.score] : [];
   });
   const score = bestScore(of.spec, scores);
   return score === null ? null : { score, sessions: scores.length };

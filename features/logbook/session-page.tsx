@@ -18,11 +18,14 @@ type Props = {
 export function SessionPage({ slug, data, bests, timeZone }: Props) {
   const { session, players, entrants, shots } = data;
   const open = !session.completedAt && !session.stoppedAt;
-  const table = playSession(session.spec, entrants, shots, { seed: seedOf(session.sessionId) });
+  const table = playSession(session.spec, entrants, shots, {
+    seed: seedOf(session.sessionId),
+    ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
+  });
   const seated = players.map((player, i) => ({ ...player, entrant: entrants[i]!, clubs: [], favourite: null, best: null }));
   return (
     <div className="p-3 p-md-4">
-      {players.length > 1 && <Board bundle={{ spec: session.spec, players: seated }} table={table} shown={-1} />}
+      {players.length > 1 && <Board bundle={{ spec: session.spec, players: seated }} table={table} />}
       {players.map((player, i) => (
         <section key={player.playerId} className="mb-4">
           <h1>

@@ -20,13 +20,14 @@ type Props = {
 /** After the last ball: who won, what came of it for each, and where to go from here. */
 export function Afterwards({ bundle, table, onBack, untold }: Props) {
   const { players, academy, gameId, spec } = bundle;
-  const [shown, setShown] = useState(0);
+  const [shown, setShown] = useState(table.ahead[0] ?? 0);
   const player = players[shown]!;
   const standing = table.standings[shown]!;
   const doubled = table.standings.reduce((sum, one) => sum + one.doubled.length, 0);
   return (
     <main className={styles.over}>
       {players.length > 1 && <Board bundle={bundle} table={table} shown={shown} onShow={setShown} />}
+      {players.length > 1 && <h2 className="mb-1">{player.name}</h2>}
       <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} />
       {doubled > 0 && (
         <p className="small-print">{doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice and not counted.</p>

@@ -4,7 +4,13 @@ import { sayScore, scoreFigure } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import styles from './play.module.scss';
 
-type Props = { bundle: Pick<Bundle, 'spec' | 'players'>; table: Table; shown: number; onShow?: (seat: number) => void };
+type Props = {
+  bundle: Pick<Bundle, 'spec' | 'players'>;
+  table: Table;
+  shown?: number;
+  /** Where a player can be chosen to be shown. */
+  onShow?: (seat: number) => void;
+};
 
 /** How several players stand: who won in words, then everybody with their score. */
 export function Board({ bundle: { spec, players }, table, shown, onShow }: Props) {
@@ -12,6 +18,7 @@ export function Board({ bundle: { spec, players }, table, shown, onShow }: Props
   const { ahead, standings, over } = table;
   const names = ahead.map((seat) => players[seat]!.name);
   const first = standings[ahead[0] ?? 0]!;
+  const figure = (seat: number) => scoreFigure(standings[seat]!.score, unit, players[seat]!.units);
   return (
     <section className={styles.board} aria-label="Standing">
       <h1>
@@ -25,16 +32,30 @@ export function Board({ bundle: { spec, players }, table, shown, onShow }: Props
       <ol>
         {players.map((player, seat) => (
           <li key={player.playerId}>
-            <button type="button" aria-pressed={seat === shown} onClick={() => onShow?.(seat)}>
-              <span>
-                {player.name}
-                {player.entrant.allowance !== 0 && <small> with {player.entrant.allowance} ahead</small>}
-              </span>
-              <b className="fig">{scoreFigure(standings[seat]!.score, unit, player.units)}</b>
-            </button>
+            {onShow ? (
+              <button type="button" aria-pressed={seat === shown} onClick={() => onShow(seat)}>
+                <Line player={player} figure={figure(seat)} />
+              </button>
+            ) : (
+              <div>
+                <Line player={player} figure={figure(seat)} />
+              </div>
+            )}
           </li>
         ))}
       </ol>
     </section>
+  );
+}
+
+function Line({ player, figure }: { player: Bundle['players'][number]; figure: string }) {
+  return (
+    <>
+      <span>
+        {player.name}
+        {player.entrant.allowance !== 0 && <small> with {player.entrant.allowance} ahead</small>}
+      </span>
+      <b className="fig">{figure}</b>
+    </>
   );
 }

@@ -83,6 +83,12 @@ function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
   const player = bundle.players[seat]!;
   const standing = table.standings[seat]!;
   const over = table.over || ended !== 'no';
+  const { sessionId } = bundle;
+  // That time ran out is something the server can't know from the balls.
+  const timeUp = table.standings.some((one) => one.early === 'time');
+  useEffect(() => {
+    if (timeUp) void sendWaiting().then(() => tellStopped(sessionId, true));
+  }, [timeUp, sessionId]);
   const end = async () => {
     setEnded('told');
     await sendWaiting();
@@ -99,6 +105,7 @@ function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
         bundle={bundle}
         table={table}
         seat={seat}
+        playing={!over}
         leftMs={over ? null : timeLeft(bundle, shots, atMs)}
         onSeat={(next) => setPicked({ seat: next, balls: shots.length })}
       />

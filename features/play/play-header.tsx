@@ -8,10 +8,10 @@ import { ProgressTape } from '@/ui/progress-tape';
 import { useWaiting } from './device/use-session';
 import styles from './play.module.scss';
 
-type Props = { bundle: Bundle; table: Table; seat: number; leftMs: number | null; onSeat: (seat: number) => void };
+type Props = { bundle: Bundle; table: Table; seat: number; playing: boolean; leftMs: number | null; onSeat: (seat: number) => void };
 
 /** Who plays what, how far they are, and whether every ball has reached the server. */
-export function PlayHeader({ bundle, table, seat, leftMs, onSeat }: Props) {
+export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat }: Props) {
   const standing = table.standings[seat]!;
   const several = bundle.players.length > 1;
   return (
@@ -31,7 +31,7 @@ export function PlayHeader({ bundle, table, seat, leftMs, onSeat }: Props) {
         {leftMs !== null && <Clock leftMs={leftMs} />}
         <WaitingLine />
       </div>
-      {several && <Seats bundle={bundle} table={table} seat={seat} onSeat={onSeat} />}
+      {several && playing && <Seats bundle={bundle} table={table} seat={seat} onSeat={onSeat} />}
       <ProgressTape
         done={standing.played.length}
         of={bundle.spec.open ? Math.max(1, standing.played.length) : standing.turns}
@@ -50,7 +50,7 @@ function partsOf({ game, phase, phases }: Standing): number[] {
 }
 
 /** The players of the session with their scores; whose ball it is stands out, and another can be chosen. */
-function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs'>) {
+function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs' | 'playing'>) {
   const unit = schemeOf(bundle.spec.scoring).unit(bundle.spec.scoring);
   return (
     <div className={styles.seats} role="tablist" aria-label="Players">

@@ -95,6 +95,9 @@ test('stations are copied, moved and removed, each with a key of its own', async
   await user.click(screen.getByRole('button', { name: 'Station 3 earlier' }));
   await user.click(screen.getByRole('button', { name: /^1\. 10 yd chip/ }));
   await user.click(screen.getByRole('button', { name: 'Remove station 1' }));
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  expect(screen.getByRole('button', { name: /^1\. 10 yd chip/ })).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Remove station 1' }));
   await user.click(save());
   expect(sent().stations.map((station) => station.key)).toEqual(['s3', 's2']);
   expect(sent().stations[0]!.distanceM).toBeCloseTo(20.1168, 6);

@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
 import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
@@ -35,6 +35,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
   const { control, formState, getValues } = form;
   const [chosen, setChosen] = useState<string | null>(isNew && initial.stations.length === 1 ? initial.stations[0]!.key : null);
   const router = useRouter();
+  useLeaveWarning(formState.isDirty && !formState.isSubmitSuccessful);
   const spec = useWatch({ control }) as GameSpec;
   const address = `/a/${slug}/games/${gameId}`;
   const save = useSave(
@@ -85,7 +86,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
           <Outcome spec={spec} units={units} />
         </section>
         <div className={styles.foot}>
-          <Totals spec={spec} units={units} />
+          <Totals spec={spec} />
           <div className={styles.footKeys}>
             <FormAlert message={formState.errors.root?.message} />
             <Link href={isNew ? `/a/${slug}/games` : address} className="btn btn-outline-dark">
@@ -99,6 +100,16 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
       </Form>
     </FormProvider>
   );
+}
+
+/** Asks before a page with changes that are not saved is closed. */
+function useLeaveWarning(active: boolean) {
+  useEffect(() => {
+    if (!active) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [active]);
 }
 
 /** A station with something wrong in it is opened, so that what is wrong can be seen. */
@@ -138,7 +149,7 @@ function Outcome({ spec, units }: { spec: GameSpec; units: UnitSystem }) {
 }
 
 /** The time and the balls that it takes; a short version where it takes long. */
-function Totals({ spec, units: _units }: { spec: GameSpec; units: UnitSystem }) {
+function Totals({ spec }: { spec: GameSpec }) {
   const parsed = gameSpecSchema.safeParse({ ...useDeferredValue(spec), title: spec.title || 'x', goal: null });
   if (!parsed.success) return <p className={styles.totals}>{counted(spec.stations?.length ?? 0, 'station')} so far</p>;
   const game = parsed.data;
@@ -160,7 +171,7 @@ function Totals({ spec, units: _units }: { spec: GameSpec; units: UnitSystem }) 
 }
 
 /** The most that can be earned, or the fewest that can be needed, in words; empty where neither is a figure worth saying. */
-export function sayBest(spec: GameSpec, best: number): string {
+function sayBest(spec: GameSpec, best: number): string {
   const scheme = schemeOf(spec.scoring);
   if (scheme.unit(spec.scoring) === 'length') return '';
   return scheme.better(spec.scoring) === 'higher' ? `at most ${best}` : `at best ${best}`;

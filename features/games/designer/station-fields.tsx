@@ -35,6 +35,7 @@ export function StationFields({ units, chosen, onChoose }: Props) {
     if (grip.current) document.getElementById(grip.current)?.focus();
     grip.current = null;
   });
+  const [removed, setRemoved] = useState<{ station: Station; at: number } | null>(null);
   const stations = () => getValues('stations');
   const add = (at: number, station: Station) => {
     insert(at, station);
@@ -72,7 +73,10 @@ export function StationFields({ units, chosen, onChoose }: Props) {
                   move(i, to);
                 }}
                 onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key })}
-                onRemove={() => remove(i)}
+                onRemove={() => {
+                  setRemoved({ station: stations()[i]!, at: i });
+                  remove(i);
+                }}
               />
             ))}
           </ol>
@@ -81,6 +85,21 @@ export function StationFields({ units, chosen, onChoose }: Props) {
       {fault && (
         <p role="alert" className="text-danger fw-semibold">
           {fault}
+        </p>
+      )}
+      {removed && (
+        <p role="status" className="small-print d-flex gap-2 align-items-center">
+          Station {removed.at + 1} removed.
+          <Button
+            size="sm"
+            variant="outline-dark"
+            onClick={() => {
+              add(Math.min(removed.at, fields.length), removed.station);
+              setRemoved(null);
+            }}
+          >
+            Undo
+          </Button>
         </p>
       )}
       {fields.length === 0 && open && <p className="small-print">The first station is called at the green.</p>}
