@@ -3,6 +3,7 @@
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { snap } from '@/core/units/length';
+import { gripProps } from './grip';
 
 type Grip = { name: string; says: string; stepM: number; onMove: (metres: number) => void };
 
@@ -119,18 +120,8 @@ function Knob({ grip: { name, says, stepM, onMove }, x, y, at, value, k, svg }: 
   return (
     <g
       {...bind()}
-      role="slider"
-      tabIndex={0}
-      aria-label={name}
-      aria-valuenow={Math.round(value * 100) / 100}
-      aria-valuetext={says}
+      {...gripProps({ name, says, value, onStep: (steps) => to(value + steps * stepM) })}
       style={{ cursor: 'ns-resize', touchAction: 'none' }}
-      onKeyDown={(event) => {
-        const steps = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 4, PageDown: -4 }[event.key];
-        if (steps === undefined) return;
-        event.preventDefault();
-        to(value + steps * stepM);
-      }}
     >
       <rect x={x - 24} y={y - 20} width={48} height={40} fill="transparent" />
       <rect x={x - 14} y={y - 7} width={28} height={14} rx={3} fill="var(--card)" stroke="var(--ink)" strokeWidth={2} />

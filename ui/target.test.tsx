@@ -1,4 +1,4 @@
-import { render } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { METRES_PER } from '@/core/units/length';
 import { Target, targetReach } from './target';
 
@@ -35,4 +35,17 @@ test('a ball lies where it stopped: beyond the hole is up, right is right', () =
 test('with no ring yet it still draws the hole', () => {
   const { container } = render(<Target label="Target" rings={[]} system="metric" />);
   expect(container.querySelector('circle[fill="var(--hole)"]')).not.toBeNull();
+});
+
+test('an edge is moved with the arrow keys, from step to step, within what is drawn', () => {
+  const moved = jest.fn();
+  const rings = [{ radiusM: 1, label: '4' }];
+  const handle = { radiusM: 1, name: 'Edge', says: '1 m', stepM: 0.1, onMove: moved };
+  render(<Target label="target" rings={rings} system="metric" reachM={1.25} handles={[handle]} />);
+  const edge = screen.getByRole('slider', { name: 'Edge' });
+  expect(edge).toHaveAttribute('aria-valuetext', '1 m');
+  fireEvent.keyDown(edge, { key: 'ArrowRight' });
+  fireEvent.keyDown(edge, { key: 'ArrowLeft' });
+  fireEvent.keyDown(edge, { key: 'PageUp' });
+  expect(moved.mock.calls).toEqual([[1.1], [0.9], [1.2]]);
 });

@@ -3,6 +3,7 @@
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { METRES_PER, snap, type UnitSystem } from '@/core/units/length';
+import { gripProps } from './grip';
 import { divide, marks } from './scale';
 
 /** A place on the green seen from the hole, in metres: to the right of the line of play, and beyond the hole. */
@@ -172,20 +173,8 @@ function Handle({ handle: { radiusM, name, says, stepM, onMove }, below, middle,
   return (
     <g
       {...bind()}
-      role="slider"
-      tabIndex={0}
-      aria-label={name}
-      aria-valuemin={0}
-      aria-valuemax={Math.round(most * 100) / 100}
-      aria-valuenow={Math.round(radiusM * 100) / 100}
-      aria-valuetext={says}
+      {...gripProps({ name, says, value: radiusM, most, onStep: (steps) => to(radiusM + steps * stepM) })}
       style={{ cursor: 'ew-resize', touchAction: 'none' }}
-      onKeyDown={(event) => {
-        const steps = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 4, PageDown: -4 }[event.key];
-        if (steps === undefined) return;
-        event.preventDefault();
-        to(radiusM + steps * stepM);
-      }}
     >
       <rect x={x - 20} y={middle - 24} width={40} height={48} fill="transparent" />
       <rect x={x - 7} y={middle - 14} width={14} height={28} rx={3} fill="var(--card)" stroke="var(--ink)" strokeWidth={2} />

@@ -135,7 +135,7 @@ test.each(SCHEME_KINDS)('%s: the compiled game equals the reducer, ball for ball
         compareBoth(parsed.data, people, outcomes, seed);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: 25 },
   );
   expect(compared).toBeGreaterThan(10);
 });
@@ -160,6 +160,6 @@ test('every library game ends for any results, and its compiled form agrees', ()
       fc.property(fc.array(anyOutcome, { minLength: 1, maxLength: 12 }), fc.nat(99), (outcomes, seed) => {
         compareBoth(spec, entrants(schemeOf(spec.scoring).players), outcomes, seed);
       }),
-      { numRuns: 3 },
+      { numRuns: 2 },
     );
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { snap } from '../../units/length';
 import { clubLabel, MOST_BALLS } from '../station';
 import { edgeSchema, round } from './fields';
-import { farKey, farM, holedKey, type Ball, type Lot, type Scheme } from './scheme';
+import { farKey, farM, holedKey, PLAIN, type Ball, type Lot, type Scheme } from './scheme';
 
 export const clubTrialSchema = z
   .strictObject({
@@ -34,11 +34,10 @@ export function ranking(clubs: readonly ClubResult[]): ClubResult[] {
 
 /** One ball or more with each of several clubs from one lie; the result is a ranking of the clubs. */
 export const clubTrial: Scheme<ClubTrial, State> = {
+  ...PLAIN,
   kind: 'club_trial',
   label: 'club trial',
   about: 'The same shot with each of several clubs. The score is all that was left; the result is a ranking of the clubs.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => true,
   unit: () => 'length',
   better: () => 'lower',
@@ -66,12 +65,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
     };
   },
   score: ({ total }) => total,
-  over: () => false,
-  race: () => false,
-  success: () => null,
   best: () => 0,
-  verdict: () => '',
-  now: () => '',
   notes: ({ clubs }) =>
     ranking(clubs).map(({ club, balls }, i) => ({ label: `${i + 1}. ${club}`, value: `${balls} ${balls === 1 ? 'ball' : 'balls'}` })),
   compile({ scoring }) {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { round, zoneSchema } from './fields';
-import { inside, kernelInside, zoneKeys, type Scheme } from './scheme';
+import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const hitsSchema = z.strictObject({
   scheme: z.literal('hits'),
@@ -11,11 +11,10 @@ export type Hits = z.infer<typeof hitsSchema>;
 
 /** How many of n balls finish inside one zone. The state is the hits so far. */
 export const hits: Scheme<Hits, number> = {
+  ...PLAIN,
   kind: 'hits',
   label: 'hits',
   about: 'How many of the balls finish inside one zone round the hole.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => true,
   unit: () => 'hits',
   better: () => 'higher',
@@ -25,13 +24,9 @@ export const hits: Scheme<Hits, number> = {
   start: () => 0,
   step: (state, ball, _lot, { scoring }) => state + (inside(ball, scoring.radiusM) ? 1 : 0),
   score: (state) => state,
-  over: () => false,
-  race: () => false,
   success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
   best: ({ turns }) => turns,
   verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'in' : 'out'),
-  now: () => '',
-  notes: () => [],
   compile({ scoring }) {
     let count = 0;
     return {

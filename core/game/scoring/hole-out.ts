@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countSchema } from './fields';
-import { holedKey, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { holedKey, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
 
 export const MOST_STROKES = 10;
 
@@ -40,11 +40,10 @@ export function inWords(n: number): string {
 
 /** Strokes to finish against a par per station. */
 export const holeOut: Scheme<HoleOut, State> = {
+  ...PLAIN,
   kind: 'hole_out',
   label: 'hole out',
   about: 'Every ball is played into the hole, against a par for each station. Fewest strokes wins.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => false,
   unit: () => 'strokes',
   better: () => 'lower',
@@ -73,8 +72,6 @@ export const holeOut: Scheme<HoleOut, State> = {
   },
   score: (state) => state.strokes,
   par: (state) => state.par,
-  over: () => false,
-  race: () => false,
   success: (ball, station, { scoring }) => strokesOf(ball, scoring) <= (station.par ?? 2),
   best: ({ turns }) => turns,
   verdict: (ball, _station, { scoring }) => `${strokesOf(ball, scoring)} to finish`,

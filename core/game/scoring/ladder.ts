@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countSchema, round, zoneSchema } from './fields';
-import { inside, kernelInside, zoneKeys, type Scheme } from './scheme';
+import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const ladderSchema = z.strictObject({
   scheme: z.literal('ladder'),
@@ -34,10 +34,10 @@ const isOver = (rung: number, balls: number, fell: boolean, rungs: number, most:
 
 /** Stations in a row: a success climbs, a miss drops; over when the last one is passed. */
 export const ladder: Scheme<Ladder, State> = {
+  ...PLAIN,
   kind: 'ladder',
   label: 'ladder',
   about: 'Stations in a row: a success climbs one, a miss drops. Over when the last one is passed.',
-  players: 1,
   countsBalls: false,
   takesDistance: () => true,
   unit: ({ counts }) => counts,

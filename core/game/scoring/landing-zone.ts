@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { edgeSchema, round } from './fields';
-import { inside, kernelInside, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { inside, kernelInside, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
 
 export const LANDING_SHAPES = ['circle', 'strip', 'peg'] as const;
 
@@ -20,11 +20,10 @@ const lands = (ball: Ball) => ball.landed === true;
 
 /** The ball must first land in a zone at a set carry; optionally it must also finish in a second one. */
 export const landingZone: Scheme<LandingZone, State> = {
+  ...PLAIN,
   kind: 'landing_zone',
   label: 'landing zone',
   about: 'The ball must land in a zone at a set carry; if you want, it must also finish near the hole.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => false,
   unit: () => 'hits',
   better: () => 'higher',
@@ -56,15 +55,12 @@ export const landingZone: Scheme<LandingZone, State> = {
     };
   },
   score: (state) => state.done,
-  over: () => false,
-  race: () => false,
   success: (ball, _station, { scoring: { finishM } }) => lands(ball) && (finishM === null || inside(ball, finishM)),
   best: ({ turns }) => turns,
   verdict(ball, _station, { scoring: { finishM } }) {
     const landed = lands(ball) ? 'landed' : 'missed';
     return finishM === null ? landed : `${landed}, ${inside(ball, finishM) ? 'near' : 'far'}`;
   },
-  now: () => '',
   notes: ({ landed, finished }, { scoring: { finishM } }) =>
     finishM === null
       ? []

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
-import { farKey, farM, holedKey, type Scheme } from './scheme';
+import { farKey, farM, holedKey, PLAIN, type Scheme } from './scheme';
 
 export const nearestWinsSchema = z.strictObject({
   scheme: z.literal('nearest_wins'),
@@ -19,11 +19,11 @@ type State = { points: number; won: number; kept: number };
 
 /** Two or more players, the same shot: the nearest to the hole takes the point. */
 export const nearestWins: Scheme<NearestWins, State> = {
+  ...PLAIN,
   kind: 'nearest_wins',
   label: 'nearest wins',
   about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
   players: 2,
-  countsBalls: true,
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',
@@ -61,13 +61,10 @@ export const nearestWins: Scheme<NearestWins, State> = {
   score: ({ points }) => points,
   over: ({ points }, { scoring }) => scoring.firstTo !== null && points >= scoring.firstTo,
   race: () => true,
-  success: () => null,
   best: ({ scoring, turns }) => {
     const each = 1 + (scoring.callPoints ?? 0);
     return scoring.firstTo === null ? turns * each : Math.min(turns * each, scoring.firstTo + each - 1);
   },
-  verdict: () => '',
-  now: () => '',
   notes: ({ won, kept }, { scoring }) => [
     { label: 'nearest', value: counted(won, 'time') },
     ...(scoring.callPoints === null ? [] : [{ label: 'calls kept', value: String(kept) }]),

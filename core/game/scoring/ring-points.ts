@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
-import { farM, holedKey, kernelInside, outsideKey, ringKey, type Ball, type Scheme } from './scheme';
+import { farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Scheme } from './scheme';
 
 export const MOST_RINGS = 8;
 
@@ -39,11 +39,10 @@ export function ringPointsFor(scoring: RingPoints, ball: Ball): number {
 
 /** Rings round the hole, each worth points; holed is worth most; most points wins. The state is the points so far. */
 export const ringPoints: Scheme<RingPoints, number> = {
+  ...PLAIN,
   kind: 'ring_points',
   label: 'ring points',
   about: 'Rings round the hole, each worth points; holed is worth most. Most points wins.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',
@@ -68,13 +67,9 @@ export const ringPoints: Scheme<RingPoints, number> = {
   start: () => 0,
   step: (state, ball, _lot, { scoring }) => state + ringPointsFor(scoring, ball),
   score: (state) => state,
-  over: () => false,
-  race: () => false,
   success: (ball, _station, { scoring }) => ball.holed || farM(ball) <= scoring.rings[0]!.radiusM,
   best: ({ scoring, turns }) => scoring.holedPoints * turns,
   verdict: (ball, _station, { scoring }) => counted(ringPointsFor(scoring, ball), 'point'),
-  now: () => '',
-  notes: () => [],
   compile({ scoring }) {
     const edges = Float64Array.from(scoring.rings, (ring) => ring.radiusM);
     const worth = Float64Array.from(scoring.rings, (ring) => ring.points);

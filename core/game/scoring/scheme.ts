@@ -153,6 +153,18 @@ export interface Scheme<Scoring, State> {
   compile(phase: Phase<Scoring>): Kernel;
 }
 
+/** What most ways of scoring have in common; a scheme names what is different. */
+export const PLAIN = {
+  players: 1,
+  countsBalls: true,
+  over: () => false,
+  race: () => false,
+  success: () => null,
+  verdict: () => '',
+  now: () => '',
+  notes: () => [],
+} as const satisfies Partial<Scheme<never, unknown>>;
+
 /** The farthest a ball may lie from the hole by what is known of it, in metres: a doubt never earns anything. */
 export function farM(ball: Ball): number {
   return ball.holed ? 0 : (ball.leftM ?? ball.leftMaxM ?? Infinity);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
-import { wordKey, type Asked, type Lot, type Scheme } from './scheme';
+import { PLAIN, wordKey, type Asked, type Lot, type Scheme } from './scheme';
 
 const AXES = { trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
 type Axis = keyof typeof AXES;
@@ -45,10 +45,10 @@ export function cellsOf(scoring: ShotMatrix): Asked[] {
 
 /** Every combination of two or three attributes of the shot once; the score is how many were executed. */
 export const shotMatrix: Scheme<ShotMatrix, State> = {
+  ...PLAIN,
   kind: 'shot_matrix',
   label: 'shot matrix',
   about: 'Every combination of flight, shape or swing width once, at each station. The score is how many worked.',
-  players: 1,
   countsBalls: false,
   takesDistance: () => false,
   unit: () => 'cells',
@@ -60,12 +60,9 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
   start: () => ({ done: 0, played: 0 }),
   step: ({ done, played }, ball) => ({ done: done + (ball.executed === true ? 1 : 0), played: played + 1 }),
   score: ({ done }) => done,
-  over: () => false,
-  race: () => false,
   success: (ball) => ball.executed === true,
   best: ({ turns }) => turns,
   verdict: (ball) => (ball.executed ? 'as asked' : 'not'),
-  now: () => '',
   notes: ({ done, played }) => [{ label: 'worked', value: `${done} of ${played}` }],
   compile() {
     let done = 0;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countSchema, round, zoneSchema } from './fields';
-import { inside, kernelInside, zoneKeys, type Scheme } from './scheme';
+import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const streakSchema = z.strictObject({
   scheme: z.literal('streak'),
@@ -21,11 +21,10 @@ function ballsScore(balls: number, longest: number, until: number, turns: number
 
 /** So many in a row, or the longest run. */
 export const streak: Scheme<Streak, State> = {
+  ...PLAIN,
   kind: 'streak',
   label: 'streak',
   about: 'So many good ones in a row, or the longest run.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => true,
   unit: ({ counts }) => (counts === 'run' ? 'in a row' : 'balls'),
   better: ({ counts }) => (counts === 'run' ? 'higher' : 'lower'),
@@ -40,7 +39,6 @@ export const streak: Scheme<Streak, State> = {
   score: ({ longest, balls }, { scoring, turns }) =>
     scoring.counts === 'run' ? longest : ballsScore(balls, longest, scoring.until ?? turns, turns),
   over: ({ longest }, { scoring }) => scoring.until !== null && longest >= scoring.until,
-  race: () => false,
   success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
   best: ({ scoring, turns }) => (scoring.counts === 'run' ? Math.min(turns, scoring.until ?? turns) : (scoring.until ?? turns)),
   verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'in' : 'out'),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { snap } from '../../units/length';
 import { edgeSchema, round } from './fields';
-import { farKey, farM, holedKey, type Ball, type Scheme } from './scheme';
+import { farKey, farM, holedKey, PLAIN, type Ball, type Scheme } from './scheme';
 
 export const totalLeftSchema = z.strictObject({
   scheme: z.literal('total_left'),
@@ -14,11 +14,10 @@ const counted = (ball: Ball, scoring: TotalLeft) => Math.min(farM(ball), scoring
 
 /** The distances left are added up, in metres; the lowest total wins. The state is the total so far. */
 export const totalLeft: Scheme<TotalLeft, number> = {
+  ...PLAIN,
   kind: 'total_left',
   label: 'total left',
   about: 'What is left to the hole is added up over all balls. The lowest total wins.',
-  players: 1,
-  countsBalls: true,
   takesDistance: () => true,
   unit: () => 'length',
   better: () => 'lower',
@@ -28,13 +27,7 @@ export const totalLeft: Scheme<TotalLeft, number> = {
   start: () => 0,
   step: (state, ball, _lot, { scoring }) => snap(state + counted(ball, scoring)),
   score: (state) => state,
-  over: () => false,
-  race: () => false,
-  success: () => null,
   best: () => 0,
-  verdict: () => '',
-  now: () => '',
-  notes: () => [],
   compile({ scoring }) {
     let total = 0;
     return {
