@@ -67,6 +67,7 @@ test('total left: 4 ft 6, holed, and outside 20 ft, are 24 ft 6 in all', async (
   await page.keyboard.type('4f6');
   await page.keyboard.press('Enter');
   await expect(score(page)).toHaveText('4 ft 6');
+  await page.waitForTimeout(450);
   await typeFeet(page, 'h');
   await press(page, 'outside.20.ft');
   await expect(score(page)).toHaveText('24 ft 6');

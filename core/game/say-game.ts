@@ -14,8 +14,8 @@ export function scoringInWords(scoring: Scoring, sizes: Sizes, system: UnitSyste
   const far = (metres: number) => formatLength(metres, leftUnit(system));
   switch (scoring.scheme) {
     case 'ring_points': {
-      const rings = scoring.rings.map((ring) => `${radius(ring.radiusM)} ${ring.points}`).join(', ');
-      return `Holed ${scoring.holedPoints}, ${rings}, outside 0. A ball on the line scores the inner ring.`;
+      const rings = scoring.rings.map((ring) => `${radius(ring.radiusM)}: ${ring.points}`).join('; ');
+      return `Holed: ${scoring.holedPoints}; ${rings}; outside: 0. A ball on the line scores the inner ring.`;
     }
     case 'total_left':
       return `What is left is added up. A ball outside ${far(scoring.farM)} is not measured and counts ${far(scoring.farM)}.`;

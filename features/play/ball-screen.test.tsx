@@ -39,7 +39,9 @@ test('it says what to play, how it stands and what comes next', () => {
   show();
   expect(screen.getByRole('heading', { name: '15 yd chip' })).toBeVisible();
   expect(screen.getByLabelText('Score')).toHaveTextContent('2');
-  expect(screen.getByText(/goal 20/).closest('p')).toHaveTextContent('pointsgoal 20 · 3.6 a ball needed5 balls left · then the same again');
+  expect(screen.getByText(/goal 20/).closest('p')).toHaveTextContent(
+    'points · goal 20 · 3.6 a ball needed5 balls left · then the same again',
+  );
 });
 
 test('before a change of station it names the next one', () => {

@@ -69,17 +69,19 @@ function GoalPart({ standing, left, system }: { standing: Standing; left: number
   const unit = scheme.unit(game.scoring);
   const missing = game.goal - score;
   const said = sayScore(game.goal, unit, system);
+  // Beside the unit where there is room, else on a line of its own.
+  const line = standing.now ? <br /> : ' · ';
   if (scheme.better(game.scoring) === 'higher')
     return (
       <>
-        <br />
+        {line}
         <b>goal {unit === 'points' ? game.goal : said}</b> ·{' '}
         {goalMet(game, score) ? 'reached' : left === 0 ? `${missing} short` : `${(missing / left).toFixed(1)} a ball needed`}
       </>
     );
   return (
     <>
-      <br />
+      {line}
       <b>goal {said}</b>
       {left > 0 && (missing >= 0 ? unit === 'length' && ` · ${formatLeft(missing / left, system)} a ball` : ' · missed')}
     </>

@@ -15,7 +15,7 @@ import { ChoiceField, NumberField, Toggle, useFault } from './parts';
 const ORDER_OPTIONS = {
   blocked: 'station after station',
   serial: 'out and back, one ball at each',
-  random: 'random, never the same twice running',
+  random: 'random, never twice running',
   choice: 'the player chooses',
 } as const;
 
