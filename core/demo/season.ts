@@ -2,8 +2,7 @@ import { turnsOf } from '../game/turn';
 import { phasesOf } from '../game/phases';
 import { recordOf } from '../game/record';
 import { schemeOf } from '../game/scoring';
-import type { Result } from '../game/scoring/scheme';
-import type { GameSpec } from '../game/spec';
+import type { AnswerKey, Result } from '../game/scoring/scheme';
 import { seededRandom, type Random } from '../math/random';
 import { timeOrderedId } from '../shot/id';
 import type { ShotEvent } from '../shot/shot';
@@ -87,6 +86,7 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
   const day = 0.1 * random.normal();
   const truth = truthOf(player);
   const turns = turnsOf(spec).slice(0, unfinished ? 6 : undefined);
+  const keys = schemeOf(spec.scoring).asks(phasesOf(spec)[0]!, spec.stations[0]!);
   const events = turns.map((turn, seq): ShotEvent => {
     const playedAt = new Date(startedAt.getTime() + (60 + seq * 40 + random.below(15)) * 1000);
     const { station } = turn;
@@ -101,7 +101,7 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
       deviceAt: playedAt.toISOString(),
       kind: 'record',
       payload: {
-        ...recordOf(turn, writtenDown(spec, stopped, random), { playerId, sessionId }, playedAt),
+        ...recordOf(turn, writtenDown(keys, stopped, random), { playerId, sessionId }, playedAt),
         counts,
       },
     };
@@ -110,8 +110,7 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
 }
 
 /** How a player writes a ball down: mostly by the ring, often by a tap on the target, sometimes with the tape. */
-function writtenDown(spec: GameSpec, { holed, leftM, bearingDeg }: Stopped, random: Random): Result {
-  const keys = schemeOf(spec.scoring).asks(phasesOf(spec)[0]!, spec.stations[0]!);
+function writtenDown(keys: readonly AnswerKey[], { holed, leftM, bearingDeg }: Stopped, random: Random): Result {
   if (holed) return keys.find((key) => key.kind === 'holed')!.result;
   const how = random.uniform();
   const measured = how < 0.5 ? 'ring' : how < 0.8 ? 'eye' : 'tape';

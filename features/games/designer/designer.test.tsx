@@ -15,14 +15,14 @@ const saved = jest.mocked(saveGameAction);
 
 function show(initial = newGame('imperial')) {
   render(<Designer slug="here" gameId="00000000-0000-7000-8000-000000000001" initial={initial} units="imperial" isNew />);
-  return userEvent.setup();
+  return userEvent.setup({ delay: null });
 }
 const type = async (user: ReturnType<typeof userEvent.setup>, label: string | RegExp, text: string) => {
   const field = screen.getByLabelText(label);
   await user.clear(field);
-  if (text) await user.type(field, text);
+  if (text) await user.paste(text);
 };
-const save = () => screen.getByRole('button', { name: 'Save the game' });
+const save = () => screen.getByText('Save the game');
 const sent = () => saved.mock.calls.at(-1)![2] as GameSpec;
 
 beforeEach(() => {
