@@ -30,3 +30,9 @@ test('grips are moved with the arrow keys, from step to step, and never to nothi
   fireEvent.keyDown(screen.getByRole('slider', { name: 'Size' }), { key: 'x' });
   expect(moved.mock.calls).toEqual([[12.5], [0.5]]);
 });
+
+test('where nothing can be dragged the figures stand beside the zones', () => {
+  render(<LandingPlan {...plain} finishM={2} figures={{ carry: '12 m', size: '1 m', finish: '2 m' }} />);
+  for (const text of ['12 m', '1 m', '2 m']) expect(screen.getByText(text)).toBeVisible();
+  expect(screen.queryByRole('slider')).toBeNull();
+});

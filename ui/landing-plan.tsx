@@ -16,6 +16,8 @@ type Props = {
   sizeM: number;
   /** The zone round the hole; null where landing is enough. */
   finishM: number | null;
+  /** Figures beside the zones, where nothing can be dragged. */
+  figures?: { carry: string; size: string; finish: string | null };
   carry?: Grip;
   size?: Grip;
   finish?: Grip;
@@ -26,7 +28,7 @@ const HEIGHT = 460;
 const MIDDLE = WIDTH / 2;
 
 /** One station from above, to scale: the ball below, the line of play upwards, where to land and where to finish. */
-export function LandingPlan({ label, distanceM, carryM, shape, sizeM, finishM, carry, size, finish }: Props) {
+export function LandingPlan({ label, distanceM, carryM, shape, sizeM, finishM, figures, carry, size, finish }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const reachM = Math.max(distanceM + (finishM ?? 0), carryM + sizeM) * 1.08;
   const k = Math.min((HEIGHT - 44) / reachM, (WIDTH * 0.46) / Math.max(sizeM, finishM ?? 0.1));
@@ -75,6 +77,21 @@ export function LandingPlan({ label, distanceM, carryM, shape, sizeM, finishM, c
       <rect x={10} y={HEIGHT - 25} width={10} height={4} fill="var(--hole)" />
       <circle cx={MIDDLE} cy={y(distanceM)} r={5} fill="var(--hole)" />
       <circle cx={MIDDLE} cy={HEIGHT - 22} r={6} fill="var(--card)" stroke="var(--ink)" strokeWidth={1.8} />
+      {figures && (
+        <g fontSize={14} fontWeight={700} fill="var(--ink)">
+          <text x={26} y={shape === 'strip' ? y(carryM) - drawnM - 6 : y(carryM) + 5}>
+            {figures.carry}
+          </text>
+          <text x={MIDDLE + Math.min(drawnM, 120) + 8} y={y(carryM) - Math.min(drawnM, 10)}>
+            {figures.size}
+          </text>
+          {finishM !== null && figures.finish && (
+            <text x={MIDDLE + finishM * k + 6} y={y(distanceM) + 5}>
+              {figures.finish}
+            </text>
+          )}
+        </g>
+      )}
       {size && (
         <Knob
           grip={size}

@@ -92,32 +92,27 @@ export function TargetPlan({ spec, units, chosen, onChange }: Props) {
       const station = chosen ?? spec.stations[0];
       const at = spec.stations.findIndex((one) => one.key === station?.key);
       if (!station || !good(station.distanceM) || !good(station.carryM) || !good(scoring.sizeM)) return null;
+      const finishM = good(scoring.finishM) ? scoring.finishM : null;
+      const carrySays = formatLength(station.carryM, units === 'metric' ? 'm' : station.distanceUnit);
       const carryStep = station.distanceUnit === 'm' ? 0.5 : METRES_PER.ft * (station.distanceUnit === 'ft' ? 1 : 1.5);
       return (
         <div className={styles.landing}>
           <LandingPlan
-            label={`Station ${at + 1}, ${sayStation(station, units)}, from above: lands at ${formatLength(station.carryM, station.distanceUnit)}`}
+            label={`Station ${at + 1}, ${sayStation(station, units)}, from above: lands at ${carrySays}`}
             distanceM={station.distanceM}
             carryM={station.carryM}
             shape={scoring.shape}
             sizeM={scoring.sizeM}
-            finishM={good(scoring.finishM) ? scoring.finishM : null}
+            finishM={finishM}
             {...(drag
               ? {
-                  carry: {
-                    name: `Lands at, station ${at + 1}`,
-                    says: formatLength(station.carryM, station.distanceUnit),
-                    stepM: carryStep,
-                    onMove: set(`stations.${at}.carryM`),
-                  },
+                  carry: { name: `Lands at, station ${at + 1}`, says: carrySays, stepM: carryStep, onMove: set(`stations.${at}.carryM`) },
+                  size: { name: 'Edge of the landing zone', says: says(scoring.sizeM), stepM, onMove: set('scoring.sizeM') },
+                  ...(finishM === null
+                    ? {}
+                    : { finish: { name: 'Edge of the zone to finish in', says: says(finishM), stepM, onMove: set('scoring.finishM') } }),
                 }
-              : {})}
-            {...(drag
-              ? { size: { name: 'Edge of the landing zone', says: says(scoring.sizeM), stepM, onMove: set('scoring.sizeM') } }
-              : {})}
-            {...(drag && good(scoring.finishM)
-              ? { finish: { name: 'Edge of the zone to finish in', says: says(scoring.finishM), stepM, onMove: set('scoring.finishM') } }
-              : {})}
+              : { figures: { carry: carrySays, size: says(scoring.sizeM), finish: finishM === null ? null : says(finishM) } })}
           />
           <p className="small-print mt-1">
             Station {at + 1}, {sayStation(station, units)}.{drag && ' Open another station to see its plan.'}

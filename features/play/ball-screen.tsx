@@ -10,15 +10,14 @@ import { schemeOf } from '@/core/game/scoring';
 import { ballOf, type AnswerKey, type Result } from '@/core/game/scoring/scheme';
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';
-import { FINISHES } from '@/core/golf/words';
-import { leftInterval } from '@/core/shot/evidence';
-import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import { Tape } from '@/ui/tape';
-import { Target, targetReach, type Place } from '@/ui/target';
+import type { Place } from '@/ui/target';
+import { AnswerKeys, FinishMarks } from './answer-keys';
 import { CallStation } from './call-station';
+import { Card } from './card';
+import { Drawn, reachOf } from './drawn';
 import { PlacePanel } from './place-panel';
 import styles from './play.module.scss';
 import { QuestionPanel } from './question-panel';
@@ -205,7 +204,13 @@ function OneBall(props: OneProps) {
       ) : (
         <>
           {measured && (
-            <Drawn standing={standing} turn={turn} system={system} entry={entry} onPlace={(place) => setEntry({ way: 'place', place })} />
+            <Drawn
+              standing={standing}
+              turn={turn}
+              system={system}
+              placing={entry.way === 'place' ? entry.place : null}
+              onPlace={(place) => setEntry({ way: 'place', place })}
+            />
           )}
           <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
           {!measured && <Card standing={standing} />}
@@ -248,129 +253,6 @@ function OneBall(props: OneProps) {
         </>
       )}
     </main>
-  );
-}
-
-/** The rings of what is being played; where there are none, as far as balls are measured. */
-function ringsOf({ phase }: Standing, turn: Turn) {
-  const keys = schemeOf(phase.scoring).asks(phase, turn.station);
-  const rings = keys.flatMap((key) =>
-    key.kind === 'ring' ? [{ radiusM: key.edgeM!, label: key.worth === null ? '' : String(key.worth) }] : [],
-  );
-  const far = keys.find((key) => key.kind === 'outside')?.edgeM ?? 0;
-  return rings.length > 0 || far === 0 ? rings : [{ radiusM: far, label: '' }];
-}
-
-/** A putt that only counts in the hole is drawn as far out as it may roll by. */
-const reachOf = (standing: Standing, turn: Turn) => targetReach([{ radiusM: 1.2, label: '' }, ...ringsOf(standing, turn)]);
-
-/** What each ball came to so far, where there is no distance to draw. */
-function Card({ standing: { played, phase } }: { standing: Standing }) {
-  const scheme = schemeOf(phase.scoring);
-  const stations = new Map(phase.stations.map((station) => [station.key, station]));
-  return (
-    <ol className={styles.card} aria-label="Balls so far">
-      {played
-        .filter((shot) => shot.phase === phase.index)
-        .map((shot) => {
-          const station = stations.get(shot.stationKey)!;
-          const short =
-            phase.scoring.scheme === 'hole_out'
-              ? scheme.verdict(shot, station, phase).replace(/ .*/, '')
-              : scheme.success(shot, station, phase)
-                ? '✓'
-                : '–';
-          return (
-            <li key={shot.shotId} className="fig" aria-label={scheme.verdict(shot, station, phase)}>
-              {short}
-            </li>
-          );
-        })}
-    </ol>
-  );
-}
-
-type DrawnProps = { standing: Standing; turn: Turn; system: UnitSystem; entry: Entry; onPlace: (place: Place) => void };
-
-/** The target and the tape with the balls of this station. */
-function Drawn({ standing, turn, system, entry, onPlace }: DrawnProps) {
-  const rings = ringsOf(standing, turn);
-  const here = standing.played.filter((shot) => shot.stationKey === turn.station.key && shot.phase === standing.phase.index);
-  const left = here.map(leftInterval).filter((interval) => interval !== null);
-  return (
-    <>
-      <div className={styles.target}>
-        <Target
-          label="The target from above: tap where the ball stopped"
-          rings={rings}
-          reachM={rings.length > 0 ? targetReach(rings) : reachOf(standing, turn)}
-          system={system}
-          balls={here.flatMap((shot) => placeOf(shot) ?? [])}
-          placing={entry.way === 'place' ? entry.place : null}
-          onPlace={onPlace}
-          size={300}
-        />
-      </div>
-      {entry.way === 'keys' && (
-        <div className={styles.tape}>
-          <Tape
-            label={`Balls at this station: ${here.length}`}
-            balls={left}
-            rings={rings.map((ring) => ({ edgeM: ring.radiusM, label: ring.label }))}
-            medianM={settledMedian(left)}
-            system={system}
-            last={standing.played.at(-1)?.stationKey === turn.station.key}
-          />
-        </div>
-      )}
-    </>
-  );
-}
-
-/** Where a ball is drawn, if its direction is known. */
-function placeOf(shot: Shot): Place | null {
-  if (shot.leftM === null || shot.bearingDeg === null) return null;
-  const angle = (shot.bearingDeg * Math.PI) / 180;
-  return { right: shot.leftM * Math.sin(angle), beyond: shot.leftM * Math.cos(angle) };
-}
-
-/** Where a ball finished that did not stay on the green; pressed before the key that ends the ball. */
-function FinishMarks({ value, onChange }: { value: Shot['finish']; onChange: (finish: Shot['finish']) => void }) {
-  return (
-    <div className={styles.marks} role="group" aria-label="Off the green">
-      <span>off the green:</span>
-      {FINISHES.filter((finish) => finish !== 'green').map((finish) => (
-        <button key={finish} type="button" aria-pressed={value === finish} onClick={() => onChange(value === finish ? null : finish)}>
-          {finish}
-        </button>
-      ))}
-    </div>
-  );
-}
-
-type KeysProps = { keys: AnswerKey[]; name: (key: AnswerKey) => string; unit: string; busy: boolean; onPress: (key: AnswerKey) => void };
-
-/** The keys that end a ball: lowest on the screen, where the thumb is. */
-function AnswerKeys({ keys, name, unit, busy, onPress }: KeysProps) {
-  const columns =
-    keys.length === 4 && keys.every((key) => key.kind === 'word') ? 2 : keys.length <= 5 ? keys.length : Math.ceil(keys.length / 2);
-  const points = (key: AnswerKey) => key.worth !== null && unit === 'points';
-  return (
-    <div className={styles.keys} style={{ gridTemplateColumns: `repeat(${columns}, 1fr)` }}>
-      {keys.map((key) => (
-        <button
-          key={key.key}
-          type="button"
-          disabled={busy}
-          className={key.kind === 'holed' ? styles.holed : undefined}
-          onClick={() => onPress(key)}
-          {...(points(key) ? { 'aria-label': `${name(key)}, ${key.worth} points` } : {})}
-        >
-          {name(key)}
-          {points(key) && <small>{key.worth}</small>}
-        </button>
-      ))}
-    </div>
   );
 }
 
