@@ -1,7 +1,6 @@
-import { counted, formatLeft } from '../units/format';
+import { counted, formatLeft, inWords } from '../units/format';
 import { toMetres, type UnitSystem } from '../units/length';
 import { phasesOf } from './phases';
-import { inWords } from './scoring/hole-out';
 import type { RingPoints } from './scoring/ring-points';
 import { sayRadius } from './sizes';
 import type { GameSpec } from './spec';

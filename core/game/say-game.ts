@@ -1,9 +1,8 @@
 import { say } from '../golf/words';
-import { formatLength, leftUnit } from '../units/format';
+import { formatLength, inWords, leftUnit } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import type { Order, Side } from './rules';
 import type { Scoring } from './scoring';
-import { inWords } from './scoring/hole-out';
 import { cellsOf } from './scoring/shot-matrix';
 import { sayRadius, type Sizes } from './sizes';
 import type { GameSpec } from './spec';

@@ -126,36 +126,24 @@ function ordersOf({ stations, order, scoring, leadIn, rules }: Game): Refusal[] 
   return found;
 }
 
-/** Schemes that look at a zone round the hole. */
-const ZONED = ['ring_points', 'hits', 'ladder', 'streak', 'landing_zone'];
-/** Schemes whose score a cost can be taken from or added to. */
-const PRICED = ['ring_points', 'total_left', 'hits', 'landing_zone', 'hole_out'];
-
 function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   const found: Refusal[] = [];
   const refuse = (rule: keyof Rules, message: string) => found.push({ path: ['rules', rule], message });
   const { scheme } = scoring;
-  const label = schemeOf(scoring).label;
-  const priced = PRICED.includes(scheme);
+  const { label, allows } = schemeOf(scoring);
+  const can = allows(scoring);
 
-  if (rules.goodSide !== null && !ZONED.includes(scheme) && scheme !== 'total_left')
-    refuse('goodSide', `“${label}” has no zone round the hole that could be one-sided.`);
-  if (rules.goodSide !== null && scheme === 'landing_zone' && scoring.finishM === null)
-    refuse('goodSide', 'Without a zone to finish in there is no side of the hole.');
+  if (rules.goodSide !== null && !can.side) refuse('goodSide', `“${label}” has no zone round the hole here that could be one-sided.`);
   if (rules.goodSide !== null && scheme === 'total_left' && rules.wrongSideCost === 0)
     refuse('wrongSideCost', 'In total left every ball counts: give the wrong side a cost.');
   if (rules.wrongSideCost > 0 && rules.goodSide === null) refuse('wrongSideCost', 'First choose the side that counts.');
-  if (rules.wrongSideCost > 0 && !priced) refuse('wrongSideCost', `“${label}” has no points to take away: the wrong side is a miss.`);
-  if (rules.offGreenCost !== null && rules.offGreenCost > 0 && !priced) refuse('offGreenCost', `“${label}” has no points to take away.`);
-  if (rules.attempts === 'until_works' && ['total_left', 'nearest_wins', 'club_trial'].includes(scheme))
-    refuse('attempts', `“${label}” does not say when a ball has worked: first attempts only.`);
-  if (rules.attempts === 'until_works' && scheme === 'ladder') refuse('attempts', 'A ladder already sends the player back to try again.');
-  if (rules.attempts === 'until_works' && scheme === 'hole_out')
-    refuse('attempts', 'A ball that is holed out always ends in the hole: first attempts only.');
+  if (rules.wrongSideCost > 0 && !can.cost) refuse('wrongSideCost', `“${label}” has no points to take away: the wrong side is a miss.`);
+  if (rules.offGreenCost !== null && rules.offGreenCost > 0 && !can.cost) refuse('offGreenCost', `“${label}” has no points to take away.`);
+  if (rules.attempts === 'until_works' && !can.again)
+    refuse('attempts', `In “${label}” a ball is not hit again until it works: first attempts only.`);
   if (rules.endOnPerfectRound && order !== 'serial')
     refuse('endOnPerfectRound', 'A round is one ball at every station: choose the order out and back.');
-  if (rules.endOnPerfectRound && ['total_left', 'nearest_wins', 'club_trial', 'ladder', 'shot_matrix'].includes(scheme))
-    refuse('endOnPerfectRound', `“${label}” knows no perfect round.`);
+  if (rules.endOnPerfectRound && !can.perfect) refuse('endOnPerfectRound', `“${label}” knows no perfect round.`);
   if (rules.puttOut && scheme === 'hole_out') refuse('puttOut', 'Hole out is putted out by itself.');
   if (rules.puttOut && stations.some((station) => station.target === 'peg')) refuse('puttOut', 'There is no hole at a peg to putt out in.');
   const fixedClub = stations.some((station) => station.club !== null);
@@ -165,8 +153,8 @@ function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   if (rules.clubOnce && scheme !== 'ladder' && lotsOf(scoring, stations).length > 14)
     refuse('clubOnce', 'A bag has at most 14 clubs, and this game has more balls.');
   if (rules.shotOnce && scheme === 'shot_matrix') refuse('shotOnce', 'In a matrix every combination already comes once.');
-  if (rules.allowances && ['shot_matrix', 'club_trial'].includes(scheme)) refuse('allowances', `“${label}” is not played against others.`);
-  if (sizes.scaled && !ZONED.includes(scheme))
+  if (rules.allowances && !can.allowances) refuse('allowances', `“${label}” is not played against others.`);
+  if (sizes.scaled && !can.scaled)
     found.push({ path: ['sizes', 'scaled'], message: `“${label}” has no zone that could grow with the level.` });
   return found;
 }

@@ -44,3 +44,9 @@ export function counted(count: number, noun: string): string {
 export function leftUnit(system: UnitSystem): LengthUnit {
   return system === 'metric' ? 'm' : 'ft';
 }
+
+const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+/** Small numbers in words, larger ones in figures. */
+export function inWords(n: number): string {
+  return NUMBERS[n] ?? String(n);
+}

@@ -19,10 +19,12 @@ type Props = {
   system: UnitSystem;
   /** Whether the player played alone; only then is there a best to beat. */
   alone?: boolean;
+  /** Whether the session can still be gone on with. */
+  going?: boolean;
 };
 
 /** What came of a game: the score, against goal and best; the tape; station by station. */
-export function Summary({ spec, standing, best, system, alone = true }: Props) {
+export function Summary({ spec, standing, best, system, alone = true, going = false }: Props) {
   const { score, played, phases, notes, early } = standing;
   const scheme = schemeOf(spec.scoring);
   const unit = scheme.unit(spec.scoring);
@@ -62,7 +64,7 @@ export function Summary({ spec, standing, best, system, alone = true }: Props) {
           ) : standing.over ? (
             alone && <BestLine spec={spec} score={score} best={best} system={system} />
           ) : (
-            <b>{spec.open ? 'an open game' : 'stopped early'}</b>
+            <b>{spec.open ? 'an open game' : going ? 'not finished yet' : 'stopped early'}</b>
           )}
           <br />
           {spec.open || standing.phase.lots === null ? counted(played.length, 'ball') : `${played.length} of ${standing.turns} balls`}

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { snap } from '../../units/length';
 import { clubLabel, MOST_BALLS } from '../station';
 import { edgeSchema, round } from './fields';
-import { farKey, farM, holedKey, PLAIN, type Ball, type Lot, type Scheme } from './scheme';
+import { cappedM, farKey, holedKey, NO_RULES, PLAIN, type Lot, type Scheme } from './scheme';
 
 export const clubTrialSchema = z
   .strictObject({
@@ -24,8 +24,6 @@ export type ClubTrial = z.infer<typeof clubTrialSchema>;
 export type ClubResult = { club: string; balls: number; totalM: number };
 type State = { total: number; clubs: readonly ClubResult[] };
 
-const counted = (ball: Ball, scoring: ClubTrial) => Math.min(farM(ball), scoring.farM);
-
 /** The clubs of a trial, the nearest on average first; those not played last. */
 export function ranking(clubs: readonly ClubResult[]): ClubResult[] {
   const mean = ({ balls, totalM }: ClubResult) => (balls === 0 ? Infinity : totalM / balls);
@@ -38,6 +36,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
   kind: 'club_trial',
   label: 'club trial',
   about: 'The same shot with each of several clubs. The score is all that was left; the result is a ranking of the clubs.',
+  allows: () => NO_RULES,
   takesDistance: () => true,
   unit: () => 'length',
   better: () => 'lower',
@@ -56,7 +55,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
   asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: ({ scoring }) => ({ total: 0, clubs: scoring.clubs.map((club) => ({ club, balls: 0, totalM: 0 })) }),
   step(state, ball, { asked }, { scoring }) {
-    const left = counted(ball, scoring);
+    const left = cappedM(ball, scoring.farM);
     return {
       total: snap(state.total + left),
       clubs: state.clubs.map((entry) =>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { round, zoneSchema } from './fields';
-import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { ALL_RULES, inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const hitsSchema = z.strictObject({
   scheme: z.literal('hits'),
@@ -15,6 +15,7 @@ export const hits: Scheme<Hits, number> = {
   kind: 'hits',
   label: 'hits',
   about: 'How many of the balls finish inside one zone round the hole.',
+  allows: () => ALL_RULES,
   takesDistance: () => true,
   unit: () => 'hits',
   better: () => 'higher',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { inWords } from '../../units/format';
 import { countSchema } from './fields';
-import { holedKey, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { holedKey, NO_RULES, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
 
 export const MOST_STROKES = 10;
 
@@ -32,18 +33,13 @@ export function sayToPar(strokes: number, par: number, through: number): string 
   return through === 0 ? 'not begun' : `${than} through ${inWords(through)}`;
 }
 
-const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-/** Small numbers in words, larger ones in figures. */
-export function inWords(n: number): string {
-  return NUMBERS[n] ?? String(n);
-}
-
 /** Strokes to finish against a par per station. */
 export const holeOut: Scheme<HoleOut, State> = {
   ...PLAIN,
   kind: 'hole_out',
   label: 'hole out',
   about: 'Every ball is played into the hole, against a par for each station. Fewest strokes wins.',
+  allows: () => ({ ...NO_RULES, cost: true, perfect: true, allowances: true }),
   takesDistance: () => false,
   unit: () => 'strokes',
   better: () => 'lower',

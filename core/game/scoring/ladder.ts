@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countSchema, round, zoneSchema } from './fields';
-import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { inside, kernelInside, NO_RULES, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const ladderSchema = z.strictObject({
   scheme: z.literal('ladder'),
@@ -39,6 +39,7 @@ export const ladder: Scheme<Ladder, State> = {
   label: 'ladder',
   about: 'Stations in a row: a success climbs one, a miss drops. Over when the last one is passed.',
   countsBalls: false,
+  allows: () => ({ ...NO_RULES, side: true, scaled: true, allowances: true }),
   takesDistance: () => true,
   unit: ({ counts }) => counts,
   better: ({ counts }) => (counts === 'balls' ? 'lower' : 'higher'),

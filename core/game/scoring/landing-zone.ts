@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { edgeSchema, round } from './fields';
-import { inside, kernelInside, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { ALL_RULES, inside, kernelInside, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
 
 export const LANDING_SHAPES = ['circle', 'strip', 'peg'] as const;
 
@@ -24,6 +24,7 @@ export const landingZone: Scheme<LandingZone, State> = {
   kind: 'landing_zone',
   label: 'landing zone',
   about: 'The ball must land in a zone at a set carry; if you want, it must also finish near the hole.',
+  allows: ({ finishM }) => ({ ...ALL_RULES, side: finishM !== null }),
   takesDistance: () => false,
   unit: () => 'hits',
   better: () => 'higher',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
-import { farKey, farM, holedKey, PLAIN, type Scheme } from './scheme';
+import { farKey, farM, holedKey, NO_RULES, PLAIN, type Scheme } from './scheme';
 
 export const nearestWinsSchema = z.strictObject({
   scheme: z.literal('nearest_wins'),
@@ -24,6 +24,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
   label: 'nearest wins',
   about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
   players: 2,
+  allows: () => ({ ...NO_RULES, allowances: true }),
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
-import { farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Scheme } from './scheme';
+import { ALL_RULES, farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Scheme } from './scheme';
 
 export const MOST_RINGS = 8;
 
@@ -43,6 +43,7 @@ export const ringPoints: Scheme<RingPoints, number> = {
   kind: 'ring_points',
   label: 'ring points',
   about: 'Rings round the hole, each worth points; holed is worth most. Most points wins.',
+  allows: () => ALL_RULES,
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',

@@ -92,6 +92,24 @@ export interface Kernel {
   worked?(at: number, ball: KernelBall): boolean;
 }
 
+/** Rules that not every way of scoring can have. */
+export type Allowed = {
+  /** One-sided: its zone, or what a ball costs, can hang on the side of the hole. */
+  side: boolean;
+  /** Zones that grow with the level. */
+  scaled: boolean;
+  /** Costs: there is something to take them from. */
+  cost: boolean;
+  /** A ball is hit again until it works. */
+  again: boolean;
+  /** A perfect first round ends the game. */
+  perfect: boolean;
+  /** Head starts. */
+  allowances: boolean;
+};
+export const ALL_RULES: Allowed = { side: true, scaled: true, cost: true, again: true, perfect: true, allowances: true };
+export const NO_RULES: Allowed = { side: false, scaled: false, cost: false, again: false, perfect: false, allowances: false };
+
 /**
  * A way of scoring. Play, summary, forecast and set-up sheet go through this interface and know no scheme by name:
  * a new scheme is one file that meets it and one line in `index.ts`.
@@ -106,6 +124,8 @@ export interface Scheme<Scoring, State> {
   players: 1 | 2;
   /** Whether a station's `balls` say how many are played there; else every visit is one ball. */
   countsBalls: boolean;
+  /** Which of the rules that combine with a scheme it can have. */
+  allows(scoring: Scoring): Allowed;
   /** Whether a measured distance says all that is asked, so that it can be typed or tapped instead. */
   takesDistance(scoring: Scoring): boolean;
   unit(scoring: Scoring): ScoreUnit;
@@ -164,6 +184,11 @@ export const PLAIN = {
   now: () => '',
   notes: () => [],
 } as const satisfies Partial<Scheme<never, unknown>>;
+
+/** What is left of a ball where nobody measures beyond some distance, in metres: a farther one counts as that far. */
+export function cappedM(ball: Ball, capM: number): number {
+  return Math.min(farM(ball), capM);
+}
 
 /** The farthest a ball may lie from the hole by what is known of it, in metres: a doubt never earns anything. */
 export function farM(ball: Ball): number {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
-import { PLAIN, wordKey, type Asked, type Lot, type Scheme } from './scheme';
+import { NO_RULES, PLAIN, wordKey, type Asked, type Lot, type Scheme } from './scheme';
 
 const AXES = { trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
 type Axis = keyof typeof AXES;
@@ -50,6 +50,7 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
   label: 'shot matrix',
   about: 'Every combination of flight, shape or swing width once, at each station. The score is how many worked.',
   countsBalls: false,
+  allows: () => ({ ...NO_RULES, again: true }),
   takesDistance: () => false,
   unit: () => 'cells',
   better: () => 'higher',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countSchema, round, zoneSchema } from './fields';
-import { inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { ALL_RULES, inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
 
 export const streakSchema = z.strictObject({
   scheme: z.literal('streak'),
@@ -25,6 +25,7 @@ export const streak: Scheme<Streak, State> = {
   kind: 'streak',
   label: 'streak',
   about: 'So many good ones in a row, or the longest run.',
+  allows: () => ({ ...ALL_RULES, cost: false }),
   takesDistance: () => true,
   unit: ({ counts }) => (counts === 'run' ? 'in a row' : 'balls'),
   better: ({ counts }) => (counts === 'run' ? 'higher' : 'lower'),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { snap } from '../../units/length';
 import { edgeSchema, round } from './fields';
-import { farKey, farM, holedKey, PLAIN, type Ball, type Scheme } from './scheme';
+import { cappedM, farKey, holedKey, NO_RULES, PLAIN, type Scheme } from './scheme';
 
 export const totalLeftSchema = z.strictObject({
   scheme: z.literal('total_left'),
@@ -10,14 +10,13 @@ export const totalLeftSchema = z.strictObject({
 });
 export type TotalLeft = z.infer<typeof totalLeftSchema>;
 
-const counted = (ball: Ball, scoring: TotalLeft) => Math.min(farM(ball), scoring.farM);
-
 /** The distances left are added up, in metres; the lowest total wins. The state is the total so far. */
 export const totalLeft: Scheme<TotalLeft, number> = {
   ...PLAIN,
   kind: 'total_left',
   label: 'total left',
   about: 'What is left to the hole is added up over all balls. The lowest total wins.',
+  allows: () => ({ ...NO_RULES, side: true, cost: true, allowances: true }),
   takesDistance: () => true,
   unit: () => 'length',
   better: () => 'lower',
@@ -25,7 +24,7 @@ export const totalLeft: Scheme<TotalLeft, number> = {
   fitted: (scoring) => scoring,
   asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: () => 0,
-  step: (state, ball, _lot, { scoring }) => snap(state + counted(ball, scoring)),
+  step: (state, ball, _lot, { scoring }) => snap(state + cappedM(ball, scoring.farM)),
   score: (state) => state,
   best: () => 0,
   compile({ scoring }) {

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { ORDERS, SIDES, type Rules } from '@/core/game/rules';
-import type { Scoring } from '@/core/game/scoring';
+import { schemeOf, type Scoring } from '@/core/game/scoring';
 import { saySide } from '@/core/game/say-game';
 import { isBodyMeasure, SIZE_UNITS, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
 import { snap, type UnitSystem } from '@/core/units/length';
@@ -19,25 +19,17 @@ const ORDER_OPTIONS = {
   choice: 'the player chooses',
 } as const;
 
-const ROUND = ['ring_points', 'hits', 'ladder', 'streak'];
-
-/** What each rule needs to be worth showing: a scheme that can have it. */
+/** Which rules are worth showing: those that the way of scoring can have. */
 function rulesFor(scoring: Scoring, open: boolean, stations: number) {
   const { scheme } = scoring;
-  const zoned = ROUND.includes(scheme) || (scheme === 'landing_zone' && scoring.finishM !== null);
-  const priced = ['ring_points', 'total_left', 'hits', 'landing_zone', 'hole_out'].includes(scheme);
+  const can = schemeOf(scoring).allows(scoring);
   return {
+    ...can,
     order: !open && scheme !== 'ladder',
     puttOut: scheme !== 'hole_out',
-    untilWorks: ['ring_points', 'hits', 'landing_zone', 'streak', 'shot_matrix'].includes(scheme),
+    perfect: can.perfect && !open && stations > 0,
     clubs: scheme !== 'club_trial',
-    clubsApart: true,
     shotOnce: scheme !== 'shot_matrix' && scheme !== 'club_trial',
-    side: zoned || scheme === 'total_left',
-    priced,
-    perfect: !open && stations > 0 && ['ring_points', 'hits', 'landing_zone', 'hole_out', 'streak'].includes(scheme),
-    allowances: scheme !== 'shot_matrix' && scheme !== 'club_trial',
-    scaled: zoned || scheme === 'landing_zone',
   };
 }
 
@@ -99,10 +91,10 @@ export function RulesFields() {
             options={[['', 'every side'], ...SIDES.map((side) => [side, `only ${saySide(side)}`] as const)]}
           />
         )}
-        {has.side && has.priced && rules.goodSide !== null && <NumberField path="rules.wrongSideCost" label="The other side costs" />}
-        {has.priced && <NumberField path="rules.offGreenCost" label="Off the green costs" placeholder="nothing" />}
+        {has.side && has.cost && rules.goodSide !== null && <NumberField path="rules.wrongSideCost" label="The other side costs" />}
+        {has.cost && <NumberField path="rules.offGreenCost" label="Off the green costs" placeholder="nothing" />}
       </div>
-      {has.untilWorks && (
+      {has.again && (
         <ChoiceField
           path="rules.attempts"
           label="Attempts"
@@ -117,7 +109,7 @@ export function RulesFields() {
       <details className={styles.more} open={clubs}>
         <summary>Clubs and repeats</summary>
         {has.clubs && <Toggle path="rules.clubOnce" label="No club twice" />}
-        {has.clubsApart && <Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
+        {<Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
         {has.clubs && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
         {has.shotOnce && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
       </details>
