@@ -40,6 +40,7 @@ export function SessionPage({ slug, data, bests, timeZone }: Props) {
             best={bests.get(player.playerId) ?? null}
             system={player.units}
             alone={players.length === 1}
+            going={open}
           />
         </section>
       ))}

@@ -48,6 +48,13 @@ test('a game that was stopped early is no best', () => {
   expect(screen.queryByText('personal best')).toBeNull();
 });
 
+test('a session that goes on is not called stopped', () => {
+  const spec = game();
+  const standing = play(spec, projectShots([record(spec, 0, left(2))]));
+  render(<Summary spec={spec} standing={standing} best={null} system="imperial" going />);
+  expect(screen.getByText('not finished yet')).toBeVisible();
+});
+
 test('a direction is said only where enough is known', () => {
   show(6, null);
   expect(screen.queryByText(/Finished short/)).toBeNull();
