@@ -8,7 +8,7 @@ import { shippedReference } from '@/core/skill/reference';
 import type { Coach } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
-import { specHash } from '@/db/queries/games';
+import { specHash } from '@/db/queries/game-versions';
 import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/shots';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';

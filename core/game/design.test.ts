@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { ft, game, holed, left, playList, station } from '../testing/make';
-import { budgetOf, sayMinutes, shareOut, shortened } from './budget';
+import { shareOut } from '../math/share-out';
+import { budgetOf, sayMinutes, shortened } from './budget';
 import { gameFileName, readGameFile, writeGameFile } from './file';
 import { goalInWords } from './goal-words';
 import { LIBRARY } from './library';

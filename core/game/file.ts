@@ -1,11 +1,9 @@
+import { fileStem, sayPath, type Problem } from '../formats/problem';
 import { gameSpecSchema, type GameSpec } from './spec';
 
 /** What a game file is called. */
 export const GAME_FILE_ENDING = '.inch-game.json';
 const MOST_CHARACTERS = 500_000;
-
-/** What is wrong in a file, and where: "stations 2, balls". */
-export type Problem = { path: string; message: string };
 
 /** The game as a file: JSON with the keys in the order of the schema, so that the same game is the same file. */
 export function writeGameFile(game: GameSpec): string {
@@ -32,20 +30,7 @@ export function readGameFile(text: string): { game: GameSpec } | { problems: Pro
 
 const refuse = (path: string, message: string) => ({ problems: [{ path, message }] });
 
-/** "stations 2, balls": where in a file, counted from 1 as people do. */
-export function sayPath(path: readonly PropertyKey[]): string {
-  return path
-    .map((part) => (typeof part === 'number' ? String(part + 1) : String(part)))
-    .join(', ')
-    .replace(/, (\d+)/g, ' $1');
-}
-
 /** A name for the file of a game: letters and figures of its title. */
 export function gameFileName(title: string): string {
-  const slug = title
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '');
-  return `${slug || 'game'}${GAME_FILE_ENDING}`;
+  return `${fileStem(title) || 'game'}${GAME_FILE_ENDING}`;
 }

@@ -16,6 +16,7 @@ export function stationsCalled(begun: readonly Station[], shots: readonly Shot[]
     const distanceUnit = shotType === 'putt' ? 'ft' : 'yd';
     stations.push({
       key,
+      place: null,
       shotType,
       surface,
       sit,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CLUB_M, FLAGSTICK_M, PACE_M, PUTTER_M } from '../golf/sticks';
 import { formatLength } from '../units/format';
 import { METRES_PER, snap, type UnitSystem } from '../units/length';
 
@@ -6,14 +7,14 @@ import { METRES_PER, snap, type UnitSystem } from '../units/length';
 export const SIZE_UNITS = ['ft', 'm', 'pace', 'club', 'putter', 'flagstick'] as const;
 export type SizeUnit = (typeof SIZE_UNITS)[number];
 
-/** Metres of one of each, where nobody measured it: a pace of a yard, a club of 35 in, a putter of 34 in, a flagstick of 7 ft. */
+/** Metres of one of each, where nobody measured it. */
 export const NOMINAL_M: Readonly<Record<SizeUnit, number>> = {
   ft: METRES_PER.ft,
   m: METRES_PER.m,
-  pace: METRES_PER.yd,
-  club: 35 * METRES_PER.in,
-  putter: 34 * METRES_PER.in,
-  flagstick: 7 * METRES_PER.ft,
+  pace: PACE_M,
+  club: CLUB_M,
+  putter: PUTTER_M,
+  flagstick: FLAGSTICK_M,
 };
 
 /** How the zones of a game are measured. Radii stand in the game in metres, for a stick or a pace of ordinary length. */

@@ -19,6 +19,8 @@ export const stationSchema = z
   .strictObject({
     /** Stable within a game, whatever the order: results refer to it. */
     key: z.string().min(1).max(40),
+    /** The station of a green's plan from which this one was taken, by its key; null where it stands on no plan. */
+    place: z.string().min(1).max(40).nullable().default(null),
     shotType: shotTypeSchema,
     surface: surfaceSchema,
     sit: z.enum(SITS).default('clean'),

@@ -1,27 +1,11 @@
-import { createHash } from 'node:crypto';
 import type { GameSpec } from '@/core/game/spec';
 import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, gameVersion, session } from '../schema';
+import { game, gameVersion, greenVersion, session } from '../schema';
+import { specHash, writeVersion, type GameRow } from './game-versions';
 
-export type GameRow = { gameId: string; version: number; spec: GameSpec; hash: string; createdAt: Date; archivedAt: Date | null };
-
-/** SHA-256 of a spec, independent of the order of its keys. */
-export function specHash(spec: GameSpec): string {
-  const ordered = (value: unknown): unknown => {
-    if (Array.isArray(value)) return value.map(ordered);
-    if (value === null || typeof value !== 'object') return value;
-    return Object.fromEntries(
-      Object.entries(value)
-        .sort(([a], [b]) => (a < b ? -1 : 1))
-        .map(([key, inner]) => [key, ordered(inner)]),
-    );
-  };
-  return createHash('sha256')
-    .update(JSON.stringify(ordered(spec)))
-    .digest('hex');
-}
+export { newestGame as getGame, type GameRow } from './game-versions';
 
 /**
  * The newest version of each game, the newest first, and how many sessions were played of it.
@@ -46,6 +30,8 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
       version: newest.version,
       spec: newest.spec,
       hash: newest.hash,
+      greenId: newest.greenId,
+      greenVersion: newest.greenVersion,
       createdAt: newest.createdAt,
       archivedAt: game.archivedAt,
       sessions: sql<number>`coalesce(${played.sessions}, 0)::int`,
@@ -57,26 +43,14 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
     .orderBy(desc(game.createdAt), game.gameId);
 }
 
-/** A game in its newest version; null if the academy has none of this id. */
-export async function getGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
-  const [row] = await db
-    .select({ version: gameVersion, archivedAt: game.archivedAt })
-    .from(gameVersion)
-    .innerJoin(game, and(eq(game.academyId, gameVersion.academyId), eq(game.gameId, gameVersion.gameId)))
-    .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)))
-    .orderBy(desc(gameVersion.version))
-    .limit(1);
-  return row ? { ...row.version, archivedAt: row.archivedAt } : null;
-}
-
 /**
  * Saves a game. A version that has results stays as it is and a new one is made; one without results is replaced.
  * Saving what is there already changes nothing, so that sending a form twice does no harm.
+ * @param greenId the green on whose newest plan its stations stand; without a station that does, it stands on none
  * @returns the version that now holds the spec
  */
-export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameSpec): Promise<number> {
+export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameSpec, greenId: string | null = null): Promise<number> {
   const { academyId } = actor;
-  const hash = specHash(spec);
   return db.transaction(async (tx) => {
     await tx.insert(game).values({ academyId, gameId }).onConflictDoNothing();
     await tx
@@ -84,21 +58,20 @@ export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameS
       .from(game)
       .where(and(eq(game.academyId, academyId), eq(game.gameId, gameId)))
       .for('update');
-    const latest = await getGame(tx, actor, gameId);
-    if (latest && specHash(latest.spec) === hash) return latest.version;
-    const results = latest
-      ? await tx.$count(session, and(eq(session.academyId, academyId), eq(session.gameId, gameId), eq(session.gameVersion, latest.version)))
-      : 0;
-    const version = latest ? latest.version + (results > 0 ? 1 : 0) : 1;
-    await tx
-      .insert(gameVersion)
-      .values({ academyId, gameId, version, spec, hash })
-      .onConflictDoUpdate({
-        target: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],
-        set: { spec, hash, createdAt: new Date() },
-      });
-    return version;
+    const placed = spec.stations.some((station) => station.place !== null);
+    const [green] = placed && greenId ? await newestGreen(tx, actor, greenId) : [];
+    const link = { greenId: green?.greenId ?? null, greenVersion: green?.version ?? null };
+    return writeVersion(tx, actor, gameId, spec, link);
   });
+}
+
+function newestGreen(db: Db, actor: Actor, greenId: string) {
+  return db
+    .select({ greenId: greenVersion.greenId, version: greenVersion.version })
+    .from(greenVersion)
+    .where(and(eq(greenVersion.academyId, actor.academyId), eq(greenVersion.greenId, greenId)))
+    .orderBy(desc(greenVersion.version))
+    .limit(1);
 }
 
 /** Puts a game away, or brings it back; its results stay. */

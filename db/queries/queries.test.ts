@@ -3,12 +3,17 @@ import { join } from 'node:path';
 import { asc, eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
 import type { ShotEvent } from '@/core/shot/shot';
+import { gameStations } from '@/core/green/game';
+import type { Point } from '@/core/geometry/point';
 import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
+import { green, standing } from '@/core/testing/make-green';
 import type { Coach } from '../actor';
 import { openDb } from '../client';
 import { authMember, authOrganization, authUser, player, session, shot, shotEvent } from '../schema';
 import { coachIn, coachOfSession, saveAcademy } from './academies';
-import { archiveGame, findGame, getGame, listGames, saveGame, specHash } from './games';
+import { specHash } from './game-versions';
+import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
+import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
 import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
 import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
 import { rebuildShots, RefusedBatch, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
@@ -241,4 +246,90 @@ describe('games of every kind', () => {
     await takeIn(db, actor, sessionId, clubs);
     expect((await bagOf(db, actor, playerId)).favourite).toBe('54°');
   });
+});
+
+/** A green with two stations, and a game on it, in an academy of its own. */
+async function onGreen() {
+  const at = await academy();
+  const [greenId, gameId] = [idOf(at.n * 100_000 + 7), idOf(at.n * 100_000 + 8)];
+  const plan = (first: Point, more = {}) => green({ stations: [standing('s1', first), standing('s2', [20, 0], 'h2')], ...more });
+  await saveGreen(db, at.actor, greenId, plan([0, -20]));
+  const spec = game({ title: 'On it', stations: gameStations(plan([0, -20]), 'imperial', 3) });
+  await saveGame(db, at.actor, gameId, spec, greenId);
+  const distances = async () => (await getGame(db, at.actor, gameId))!.spec.stations.map((one) => one.distanceM);
+  return { ...at, greenId, gameId, plan, spec, distances };
+}
+
+test('a game on a green follows it: in place before it was played, as a new version after', async () => {
+  const { actor, greenId, gameId, plan, playerId, n, distances } = await onGreen();
+  expect(await getGame(db, actor, gameId)).toMatchObject({ version: 1, greenId, greenVersion: 1 });
+  expect(await distances()).toEqual([20, 12]);
+  expect(await saveGreen(db, actor, greenId, plan([0, -25]))).toEqual({
+    version: 1,
+    followed: [{ title: 'On it', version: 1, isNew: false }],
+    kept: [],
+  });
+  expect(await distances()).toEqual([25, 12]);
+  const sessionId = idOf(n * 100_000 + 9);
+  await startSession(db, actor, sessionId, gameId, [{ playerId, allowance: 0 }]);
+  expect((await getSession(db, actor, sessionId))!.session).toMatchObject({ greenId, greenVersion: 1, conditions: {} });
+  expect(await saveGreen(db, actor, greenId, plan([0, -18], { stimpFt: 9, firmness: 'firm' }))).toEqual({
+    version: 2,
+    followed: [{ title: 'On it', version: 2, isNew: true }],
+    kept: [],
+  });
+  expect(await distances()).toEqual([18, 12]);
+  // What was played stays as it was played.
+  expect((await getSession(db, actor, sessionId))!.session.spec.stations[0]!.distanceM).toBe(25);
+  expect((await getGreen(db, actor, greenId, 1))!.plan.stations[0]!.at).toEqual([0, -25]);
+  const later = idOf(n * 100_000 + 10);
+  await startSession(db, actor, later, gameId, [{ playerId, allowance: 0 }]);
+  expect((await getSession(db, actor, later))!.session).toMatchObject({ greenVersion: 2, conditions: { stimpFt: 9, firmness: 'firm' } });
+});
+
+test('a change of the green that a game does not feel leaves its version; saving twice changes nothing', async () => {
+  const { actor, greenId, gameId, plan, playerId, n } = await onGreen();
+  await startSession(db, actor, idOf(n * 100_000 + 9), gameId, [{ playerId, allowance: 0 }]);
+  const wider = plan([0, -20], { fringeM: 2 });
+  expect(await saveGreen(db, actor, greenId, wider)).toEqual({ version: 2, followed: [], kept: [] });
+  expect(await getGame(db, actor, gameId)).toMatchObject({ version: 1, greenVersion: 2 });
+  expect(await saveGreen(db, actor, greenId, wider)).toEqual({ version: 2, followed: [], kept: [] });
+});
+
+test('a game that cannot follow keeps its stations, and that is said; a station that goes leaves the game on its own', async () => {
+  const { actor, greenId, gameId, plan, distances } = await onGreen();
+  expect((await saveGreen(db, actor, greenId, plan([0, -120]))).kept).toEqual([
+    { title: 'On it', reason: expect.stringContaining('at most 100 yd') as string },
+  ]);
+  expect(await distances()).toEqual([20, 12]);
+  const bare = green({ stations: [] });
+  expect((await saveGreen(db, actor, greenId, bare)).followed).toHaveLength(1);
+  expect(await getGame(db, actor, gameId)).toMatchObject({
+    greenId: null,
+    spec: { stations: [{ place: null, distanceM: 20 }, { place: null }] },
+  });
+  expect(await gamesOnGreen(db, actor, greenId)).toEqual([]);
+});
+
+test('greens are listed by name, put away and brought back, and never met by another academy', async () => {
+  const { actor, greenId, plan, gameId, spec } = await onGreen();
+  const other = await academy();
+  await saveGreen(db, actor, idOf(other.n * 100_000 + 70), { ...green(), title: 'Alder' });
+  expect((await listGreens(db, actor)).map((row) => row.plan.title)).toEqual(['Alder', 'Square']);
+  await archiveGreen(db, actor, greenId, true);
+  expect((await listGreens(db, actor)).map((row) => row.plan.title)).toEqual(['Alder']);
+  expect((await listGreens(db, actor, true)).map((row) => row.greenId)).toEqual([greenId]);
+  await archiveGreen(db, actor, greenId, false);
+  expect(await getGreen(db, other.actor, greenId)).toBeNull();
+  expect(await listGreens(db, other.actor)).toEqual([]);
+  await archiveGreen(db, other.actor, greenId, true);
+  await saveGreen(db, other.actor, greenId, plan([0, -40]));
+  expect((await getGreen(db, actor, greenId))!.archivedAt).toBeNull();
+  expect((await getGreen(db, actor, greenId))!.plan.stations[0]!.at).toEqual([0, -20]);
+  // A game that names another academy's green stands on none.
+  const stolen = idOf(other.n * 100_000 + 71);
+  await saveGame(db, other.actor, stolen, spec, idOf(1));
+  expect(await getGame(db, other.actor, stolen)).toMatchObject({ greenId: null });
+  expect(await gamesOnGreen(db, other.actor, greenId)).toEqual([]);
+  expect((await gamesOnGreen(db, actor, greenId)).map((row) => row.gameId)).toEqual([gameId]);
 });

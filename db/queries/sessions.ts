@@ -3,13 +3,15 @@ import { seedOf } from '@/core/game/order';
 import { bestScore, playSession } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
+import type { GreenPlan } from '@/core/green/plan';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, player, session, sessionPlayer, shot } from '../schema';
+import { academy, player, session, sessionPlayer, shot, type Conditions } from '../schema';
 import { getGame } from './games';
+import { getGreen } from './greens';
 import { asEntrant, shotsOfSessions } from './shots';
 
 export type SessionRow = typeof session.$inferSelect;
@@ -42,7 +44,13 @@ export async function startSession(
     if (!game || ids.length === 0 || people.length !== new Set(ids).size) return false;
     if (ids.length < schemeOf(game.spec.scoring).players) return false;
     const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId));
-    await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec }).onConflictDoNothing();
+    const { greenId, greenVersion } = game;
+    const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
+    const conditions = green ? conditionsOf(green.plan) : {};
+    await tx
+      .insert(session)
+      .values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec, greenId, greenVersion, conditions })
+      .onConflictDoNothing();
     await tx
       .insert(sessionPlayer)
       .values(
@@ -54,6 +62,11 @@ export async function startSession(
       .onConflictDoNothing();
     return true;
   });
+}
+
+/** What a plan says about the day, until somebody says more. */
+function conditionsOf({ stimpFt, firmness }: GreenPlan): Conditions {
+  return { ...(stimpFt === null ? {} : { stimpFt }), ...(firmness === null ? {} : { firmness }) };
 }
 
 /** Ends a session before its last ball; its balls stay. */

@@ -1,7 +1,30 @@
 import type { GameSpec } from '@/core/game/spec';
+import type { GreenPlan } from '@/core/green/plan';
 import { doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, metres } from './columns';
 import { player } from './people';
+
+export const green = pgTable(
+  'green',
+  { academyId: academyId(), greenId: uuid().notNull(), createdAt: at().notNull().defaultNow(), archivedAt: at() },
+  (t) => [primaryKey({ columns: [t.academyId, t.greenId] })],
+);
+
+/** A green as it was at one time. A version on which was played is never changed. */
+export const greenVersion = pgTable(
+  'green_version',
+  {
+    academyId: academyId(),
+    greenId: uuid().notNull(),
+    version: integer().notNull(),
+    plan: jsonb().$type<GreenPlan>().notNull(),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.greenId, t.version] }),
+    foreignKey({ columns: [t.academyId, t.greenId], foreignColumns: [green.academyId, green.greenId] }).onDelete('cascade'),
+  ],
+);
 
 export const game = pgTable(
   'game',
@@ -24,32 +47,19 @@ export const gameVersion = pgTable(
     spec: jsonb().$type<GameSpec>().notNull(),
     /** SHA-256 of the spec with its keys in order, in hexadecimal: equal games have equal hashes. */
     hash: text().notNull(),
+    /** The plan on which its stations stand; null for a game on no green. */
+    greenId: uuid(),
+    greenVersion: integer(),
     createdAt: at().notNull().defaultNow(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.gameId, t.version] }),
+    index('game_version_by_green').on(t.academyId, t.greenId),
     foreignKey({ columns: [t.academyId, t.gameId], foreignColumns: [game.academyId, game.gameId] }).onDelete('cascade'),
-  ],
-);
-
-export const green = pgTable(
-  'green',
-  { academyId: academyId(), greenId: uuid().notNull(), name: text().notNull(), createdAt: at().notNull().defaultNow(), archivedAt: at() },
-  (t) => [primaryKey({ columns: [t.academyId, t.greenId] })],
-);
-
-export const greenVersion = pgTable(
-  'green_version',
-  {
-    academyId: academyId(),
-    greenId: uuid().notNull(),
-    version: integer().notNull(),
-    plan: jsonb().notNull(),
-    createdAt: at().notNull().defaultNow(),
-  },
-  (t) => [
-    primaryKey({ columns: [t.academyId, t.greenId, t.version] }),
-    foreignKey({ columns: [t.academyId, t.greenId], foreignColumns: [green.academyId, green.greenId] }).onDelete('cascade'),
+    foreignKey({
+      columns: [t.academyId, t.greenId, t.greenVersion],
+      foreignColumns: [greenVersion.academyId, greenVersion.greenId, greenVersion.version],
+    }),
   ],
 );
 

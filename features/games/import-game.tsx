@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import type { Problem } from '@/core/formats/problem';
 import { GAME_FILE_ENDING } from '@/core/game/file';
 import { NOT_SENT } from '../form/use-save';
 import { importGameAction } from './actions';
 
-type Problem = { path: string; message: string };
 
 /** Takes in a game file from this device; what is wrong in it is listed with its place, and nothing is taken in then. */
 export function ImportGame({ slug, gameId }: { slug: string; gameId: string }) {

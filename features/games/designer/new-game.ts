@@ -9,6 +9,7 @@ function firstStation(units: UnitSystem): Station {
   const distanceUnit = units === 'metric' ? 'm' : 'yd';
   return {
     key: 's1',
+    place: null,
     shotType: 'chip',
     surface: 'fairway',
     sit: 'clean',
@@ -29,7 +30,7 @@ function firstStation(units: UnitSystem): Station {
 export function nextStation(stations: readonly Station[], units: UnitSystem): Station {
   const last = stations.at(-1) ?? firstStation(units);
   const keys = stations.map((station) => station.key);
-  return { ...last, key: freshKey('s', keys) };
+  return { ...last, key: freshKey('s', keys), place: null };
 }
 
 /** What the form of a new game starts from: one station and three rings, which a coach changes. */

@@ -1,0 +1,7 @@
+import { METRES_PER } from '../units/length';
+
+/** Metres of what a coach measures with, where nobody measured it: a pace of a yard, a club of 35 in, a putter of 34 in, a flagstick of 7 ft. */
+export const PACE_M = METRES_PER.yd;
+export const CLUB_M = 35 * METRES_PER.in;
+export const PUTTER_M = 34 * METRES_PER.in;
+export const FLAGSTICK_M = 7 * METRES_PER.ft;

@@ -1,0 +1,72 @@
+import { createHash } from 'node:crypto';
+import type { GameSpec } from '@/core/game/spec';
+import { and, desc, eq } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { game, gameVersion, session } from '../schema';
+
+export type GameRow = {
+  gameId: string;
+  version: number;
+  spec: GameSpec;
+  hash: string;
+  /** The plan on which its stations stand; null for a game on no green. */
+  greenId: string | null;
+  greenVersion: number | null;
+  createdAt: Date;
+  archivedAt: Date | null;
+};
+
+/** A value as JSON with the keys of its objects in order: equal values are equal texts. */
+export function canonical(value: unknown): string {
+  return JSON.stringify(value, (_, part: unknown) =>
+    part !== null && typeof part === 'object' && !Array.isArray(part)
+      ? Object.fromEntries(Object.entries(part).toSorted(([a], [b]) => (a < b ? -1 : 1)))
+      : part,
+  );
+}
+
+/** SHA-256 of a spec, independent of the order of its keys. */
+export function specHash(spec: GameSpec): string {
+  return createHash('sha256').update(canonical(spec)).digest('hex');
+}
+
+/** A game in its newest version; null if the academy has none of this id. */
+export async function newestGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
+  const [row] = await db
+    .select({ version: gameVersion, archivedAt: game.archivedAt })
+    .from(gameVersion)
+    .innerJoin(game, and(eq(game.academyId, gameVersion.academyId), eq(game.gameId, gameVersion.gameId)))
+    .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)))
+    .orderBy(desc(gameVersion.version))
+    .limit(1);
+  return row ? { ...row.version, archivedAt: row.archivedAt } : null;
+}
+
+/** Writes a game as its newest version, or as the next one where that has results. To be called with the game locked. */
+export async function writeVersion(
+  db: Db,
+  actor: Actor,
+  gameId: string,
+  spec: GameSpec,
+  link: Pick<GameRow, 'greenId' | 'greenVersion'>,
+): Promise<number> {
+  const { academyId } = actor;
+  const hash = specHash(spec);
+  const latest = await newestGame(db, actor, gameId);
+  const same = latest !== null && specHash(latest.spec) === hash;
+  if (same && latest.greenId === link.greenId && latest.greenVersion === link.greenVersion) return latest.version;
+  const results =
+    latest && !same
+      ? await db.$count(session, and(eq(session.academyId, academyId), eq(session.gameId, gameId), eq(session.gameVersion, latest.version)))
+      : 0;
+  const version = latest ? latest.version + (results > 0 ? 1 : 0) : 1;
+  await db
+    .insert(gameVersion)
+    .values({ academyId, gameId, version, spec, hash, ...link })
+    .onConflictDoUpdate({
+      target: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],
+      set: { spec, hash, ...link, ...(same ? {} : { createdAt: new Date() }) },
+    });
+  return version;
+}
