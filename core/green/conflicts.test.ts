@@ -130,7 +130,7 @@ test('a larger group never takes a warning away, and mirroring the place mirrors
 
 test('the parties of a plan are its groups, where they stand; without groups somebody alone at every station', () => {
   const stations = [standing('s1', [0, -20]), standing('s2', [20, 0], 'h2')];
-  const alone = partiesOf(green({ stations }), 'imperial');
+  const alone = partiesOf(green({ stations }));
   expect(alone.map(({ name, hands, plays }) => [name, hands, plays?.shotType])).toEqual([
     ['Station 1', 'mixed', 'pitch'],
     ['Station 2', 'mixed', 'lob'],
@@ -140,7 +140,7 @@ test('the parties of a plan are its groups, where they stand; without groups som
     { ...group, key: 'g1', station: 's2' },
     { ...group, key: 'g2', label: 'late', station: null },
   ];
-  expect(partiesOf(green({ stations, groups }), 'imperial').map(({ name, at, plays }) => [name, at, plays?.holeName ?? null])).toEqual([
+  expect(partiesOf(green({ stations, groups })).map(({ name, at, plays }) => [name, at, plays?.holeName ?? null])).toEqual([
     ['Group 1', [20, 0], 'hole B'],
     ['Group late', [3, 3], null],
   ]);

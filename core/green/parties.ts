@@ -1,17 +1,23 @@
 import type { UnitSystem } from '../units/length';
 import type { Conflict, Party } from './conflicts';
 import { groupAt } from './edit';
-import { factsOf } from './facts';
+import { factsOf, type StationFacts } from './facts';
 import type { GreenPlan, PlanStation } from './plan';
 import { fromMetres } from '../units/length';
 
 /** Somebody alone at a station: how far they stand from it, in metres. */
 const ALONE_M = 0.5;
 
-/** Who uses the green: the groups; where there are none, somebody alone at every station. */
-export function partiesOf(plan: GreenPlan, system: UnitSystem): Party[] {
+/**
+ * Who uses the green: the groups; where there are none, somebody alone at every station.
+ * @param facts what the place says about a station; given by whoever knows it already
+ */
+export function partiesOf(
+  plan: GreenPlan,
+  facts: (station: PlanStation) => Pick<StationFacts, 'hole' | 'shotType'> = (station) => factsOf(plan, station, 'imperial'),
+): Party[] {
   const plays = (station: PlanStation): Party['plays'] => {
-    const { hole, shotType } = factsOf(plan, station, system);
+    const { hole, shotType } = facts(station);
     return { to: hole.at, holeKey: hole.key, holeName: `hole ${hole.label}`, shotType };
   };
   if (plan.groups.length === 0)

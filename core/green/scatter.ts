@@ -41,15 +41,17 @@ const FACETS = ['surface', 'band', 'hole'] as const;
 /**
  * Random stations round a green: as many as asked, of the asked mix of lies, distances and holes (each to the nearest
  * whole station), spread out, in a short walking order. The same seed gives the same stations.
+ * @param taken where stations stand already: none of the new ones comes near
  * @returns what could be found, and a sentence for each part of the mix that could not
  */
 export function scatter(
   plan: Pick<GreenPlan, 'outline' | 'fringeM' | 'areas' | 'around' | 'holes'>,
   wish: Wish,
   system: UnitSystem,
+  taken: readonly Point[] = [],
 ): Scattered {
   const random = seededRandom(wish.seed);
-  const places = candidates(plan, wish, random);
+  const places = candidates(plan, wish, random).filter(({ at }) => taken.every((other) => distance(other, at) >= APART_M));
   const asked = quotaOf(wish);
   const { seen, wanted } = seenAs(places, asked);
   let best: Place[] = [];

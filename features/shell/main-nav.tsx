@@ -7,6 +7,7 @@ import styles from './shell.module.scss';
 const ROOMS = [
   ['Today', ''],
   ['Games', '/games'],
+  ['Greens', '/greens'],
   ['Players', '/players'],
   ['Logbook', '/logbook'],
 ] as const;

@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
 import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
@@ -16,6 +16,7 @@ import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { TargetPlan } from '../target-plan';
 import { FormAlert } from '../../form/form-alert';
+import { useLeaveWarning } from '../../form/use-leave-warning';
 import { useSave } from '../../form/use-save';
 import { saveGameAction } from '../actions';
 import { AskedPreview } from './asked-preview';
@@ -100,16 +101,6 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
       </Form>
     </FormProvider>
   );
-}
-
-/** Asks before a page with changes that are not saved is closed. */
-function useLeaveWarning(active: boolean) {
-  useEffect(() => {
-    if (!active) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [active]);
 }
 
 /** A station with something wrong in it is opened, so that what is wrong can be seen. */

@@ -1,0 +1,34 @@
+'use client';
+
+import { createContext, use } from 'react';
+import type { Item } from '@/core/green/edit';
+import type { StationFacts } from '@/core/green/facts';
+import { greenPlanSchema, type GreenPlan, type PlanStation } from '@/core/green/plan';
+import type { UnitSystem } from '@/core/units/length';
+
+/** What every panel of the editor works with. */
+export type Editing = {
+  plan: GreenPlan;
+  system: UnitSystem;
+  /** The coach's own pace, in metres; null where it was never measured. */
+  paceM: number | null;
+  item: Item | null;
+  choose: (item: Item | null) => void;
+  change: (plan: GreenPlan, tag?: string | null) => void;
+  factsFor: (station: PlanStation) => StationFacts;
+  /** Says that what stands in a field cannot be used, or can again. */
+  report: (field: string, wrong: boolean) => void;
+};
+
+export const EditingContext = createContext<Editing | null>(null);
+
+export function useEditing(): Editing {
+  const editing = use(EditingContext);
+  if (!editing) throw new Error('Outside the editor of greens.');
+  return editing;
+}
+
+/** What is wrong with a plan at one of its paths, in a sentence. */
+export function faultAt(plan: GreenPlan, path: string): string | undefined {
+  return greenPlanSchema.safeParse(plan).error?.issues.find((issue) => issue.path.join('.') === path)?.message;
+}

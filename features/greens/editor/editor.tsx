@@ -1,0 +1,444 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { Button } from 'react-bootstrap';
+import type { Point } from '@/core/geometry/point';
+import { faultOf } from '@/core/geometry/polygon';
+import { conflictsOf, type Party } from '@/core/green/conflicts';
+import { addArea, addGroup, addHeight, addHole, addStation, placeOf, removeItem, type Item } from '@/core/green/edit';
+import { factsFrom, type StationFacts } from '@/core/green/facts';
+import { partiesOf } from '@/core/green/parties';
+import { AREA_KINDS, greenPlanSchema, type AreaKind, type GreenPlan, type PlanStation } from '@/core/green/plan';
+import { say } from '@/core/golf/words';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import type { SavedGreen } from '@/server/data';
+import { useLeaveWarning } from '../../form/use-leave-warning';
+import { NOT_SENT } from '../../form/use-save';
+import { saveGreenAction } from '../actions';
+import { fitted, zoomed, type PlanView } from '../plan-view';
+import { Canvas } from './canvas';
+import { ConflictsPanel } from './conflicts-panel';
+import { EditingContext, type Editing } from './context';
+import styles from './editor.module.scss';
+import { GreenPanel } from './green-panel';
+import { AreaPanel, GroupPanel, HeightPanel, HolePanel } from './item-panels';
+import { ScatterPanel } from './scatter-panel';
+import { StationPanel } from './station-panel';
+import { isDrawing, puts, sayTool, type Tool } from './tools';
+import { usePlan } from './use-plan';
+
+type Props = {
+  slug: string;
+  greenId: string;
+  initial: GreenPlan;
+  system: UnitSystem;
+  paceM: number | null;
+  /** The version that is saved; null for a green that is not saved yet. */
+  version: number | null;
+  /** Games that stand on it. */
+  games: readonly { gameId: string; title: string }[];
+  /** What can be done with a saved one: files, putting away. */
+  tools?: React.ReactNode;
+};
+
+/** The plan of a green: drawn, measured, and used to set up games. */
+export function GreenEditor({ slug, greenId, initial, system, paceM, version, games, tools }: Props) {
+  const editing = usePlan(initial);
+  const { plan, change } = editing;
+  const [item, setItem] = useState<Item | null>(null);
+  const [tool, setTool] = useState<Tool>(initial.outline.length === 0 ? { draw: 'green' } : 'choose');
+  const [corners, setCorners] = useState<Point[]>([]);
+  const [notice, setNotice] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<ReadonlySet<string>>(new Set());
+  const [saved, setSaved] = useState({ plan: initial, version });
+  const [saying, setSaying] = useState<{ saved: SavedGreen } | { refused: string } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const router = useRouter();
+  const dirty = plan !== saved.plan || saved.version === null;
+  useLeaveWarning(plan !== saved.plan);
+
+  const place = useRef<HTMLDivElement>(null);
+  const [view, setView] = useView(place, plan);
+  const [cross, setCross] = useState<Point>([0, 0]);
+
+  const factsFor = useFacts(plan, system);
+  const report = useCallback((field: string, bad: boolean) => {
+    setWrong((now) => (now.has(field) === bad ? now : new Set(bad ? [...now, field] : [...now].filter((one) => one !== field))));
+  }, []);
+  const chosen = item && placeOf(plan, item) ? item : null;
+  const context = useMemo<Editing>(
+    () => ({ plan, system, paceM, item: chosen, choose: setItem, change, factsFor, report }),
+    // `change` only dispatches: it is the same whichever render made it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [plan, system, paceM, item, factsFor, report],
+  );
+
+  const problems = useMemo(
+    () => (editing.dragging ? null : (greenPlanSchema.safeParse(plan).error?.issues ?? [])),
+    [plan, editing.dragging],
+  );
+  const shape = plan.outline.length >= 3;
+  const parties = useMemo(
+    () => (shape && plan.stations.length + plan.groups.length > 0 ? partiesOf(plan, factsFor) : []),
+    [plan, factsFor, shape],
+  );
+  const conflicts = useMemo(() => relevant(parties, plan, chosen), [parties, plan, chosen]);
+  const marked = useMemo(() => marks(parties, conflicts, plan, chosen), [parties, conflicts, plan, chosen]);
+
+  const take = (tried: Tool) => {
+    setTool(tried);
+    setCorners([]);
+    setNotice(null);
+    if (puts(tried)) setItem(null);
+  };
+  const close = () => {
+    if (!isDrawing(tool)) return;
+    const fault = faultOf(corners);
+    if (fault) return setNotice(fault);
+    if (tool.draw === 'green') {
+      change({ ...plan, outline: corners });
+      setItem({ kind: 'corner', key: null, index: 0 });
+    } else {
+      const added = addArea(plan, tool.draw, corners);
+      change(added.plan);
+      setItem(added.item);
+    }
+    setTool('choose');
+    setCorners([]);
+    setNotice(null);
+  };
+  const put = (at: Point) => {
+    setNotice(null);
+    if (isDrawing(tool)) {
+      const first = corners[0];
+      if (first && corners.length >= 3 && Math.hypot(first[0] - at[0], first[1] - at[1]) < 1e-6) return close();
+      return setCorners([...corners, at]);
+    }
+    const added =
+      tool === 'hole'
+        ? addHole(plan, at)
+        : tool === 'station'
+          ? addStation(plan, at)
+          : tool === 'group'
+            ? addGroup(plan, at)
+            : tool === 'height'
+              ? addHeight(plan, at, 0)
+              : null;
+    if (!added) return setNotice('Put a hole down first: a station plays to one.');
+    change(added.plan);
+    setItem(added.item);
+    // A height is written down at once; of the others usually several are put down in a row.
+    if (tool === 'height' || tool === 'group') setTool('choose');
+  };
+  const remove = (what: Item) => {
+    change(removeItem(plan, what));
+    setItem(what.kind === 'corner' ? { ...what, index: 0 } : null);
+  };
+
+  const save = async (): Promise<boolean> => {
+    setBusy(true);
+    const result = await saveGreenAction(slug, greenId, plan).catch(() => null);
+    setBusy(false);
+    if (!result?.ok) {
+      setSaying({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
+      return false;
+    }
+    setSaying({ saved: result.saved });
+    setSaved({ plan, version: result.saved.version });
+    if (version === null) window.history.replaceState(null, '', `/a/${slug}/greens/${greenId}`);
+    return true;
+  };
+  const blocked = problems === null || problems.length > 0 || wrong.size > 0;
+  const makeGame = async () => {
+    if (dirty && !(await save())) return;
+    router.push(`/a/${slug}/games/new?green=${greenId}`);
+  };
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    const typing = (event.target as Element).matches('input, select, textarea');
+    const control = event.ctrlKey || event.metaKey;
+    if (control && event.key.toLowerCase() === 's') {
+      event.preventDefault();
+      if (!blocked && dirty && !busy) void save();
+    } else if (typing) return;
+    else if (control && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) editing.redo();
+      else if (corners.length > 0) setCorners(corners.slice(0, -1));
+      else editing.undo();
+    } else if (event.key === 'Escape') {
+      if (puts(tool)) take('choose');
+      else setItem(null);
+    } else if (event.key === 'Backspace' && corners.length > 0) setCorners(corners.slice(0, -1));
+    else if ((event.key === 'c' || event.key === 'C') && isDrawing(tool) && !control) close();
+    else if (event.key === '+' || event.key === '=') setView(zoomed(view, 1.25));
+    else if (event.key === '-') setView(zoomed(view, 0.8));
+    else if (event.key === '0') setView(fitted(plan, view.wide, view.high));
+  };
+  const station = chosen?.kind === 'station' ? plan.stations.find((one) => one.key === chosen.key) : undefined;
+  const asked =
+    plan.groups.length > 0
+      ? 'With the groups as they stand'
+      : station
+        ? `If other stations are used at the same time as ${plan.stations.indexOf(station) + 1}`
+        : null;
+
+  return (
+    <EditingContext value={context}>
+      <div className={styles.editor} onKeyDown={onKeyDown}>
+        <div className={styles.left}>
+          <Tools tool={tool} plan={plan} onTake={take} />
+          <div ref={place} className={styles.place}>
+            <Canvas
+              view={view}
+              onView={setView}
+              tool={tool}
+              corners={corners}
+              cross={cross}
+              onCross={setCross}
+              onPut={put}
+              onClose={close}
+              onDrag={editing.drag}
+              onDrop={editing.drop}
+              onRemove={remove}
+              fanned={marked.fanned}
+              warned={marked.warned}
+            />
+            <div className={styles.zoom}>
+              <button type="button" aria-label="Zoom in" onClick={() => setView(zoomed(view, 1.4))}>
+                +
+              </button>
+              <button type="button" aria-label="Zoom out" onClick={() => setView(zoomed(view, 1 / 1.4))}>
+                −
+              </button>
+              <button type="button" aria-label="Show all" onClick={() => setView(fitted(plan, view.wide, view.high))}>
+                ⤢
+              </button>
+            </div>
+            {isDrawing(tool) && (
+              <div className={styles.drawing}>
+                <Button variant="outline-dark" disabled={corners.length === 0} onClick={() => setCorners(corners.slice(0, -1))}>
+                  Back one
+                </Button>
+                <Button disabled={corners.length < 3} onClick={close}>
+                  Close it
+                </Button>
+              </div>
+            )}
+          </div>
+          <p id="plan-hint" className={styles.hint}>
+            {notice ? (
+              <b role="alert" className="text-danger">
+                {notice}
+              </b>
+            ) : (
+              sayTool(tool, corners.length, plan.holes.length)
+            )}
+          </p>
+        </div>
+        <div className={styles.right}>
+          <div className={styles.head}>
+            <h1>{plan.title.trim() || 'A green'}</h1>
+            <div className={styles.steps}>
+              <button type="button" disabled={!editing.canUndo} onClick={editing.undo}>
+                Undo
+              </button>
+              <button type="button" disabled={!editing.canRedo} onClick={editing.redo}>
+                Redo
+              </button>
+            </div>
+          </div>
+          <p className="small-print mb-2">{sayGreen(plan, saved.version)}</p>
+          {chosen && (
+            <button type="button" className={styles.back} onClick={() => setItem(null)}>
+              ‹ the whole green
+            </button>
+          )}
+          {tool === 'scatter' ? (
+            <ScatterPanel onDone={() => take('choose')} />
+          ) : !shape ? (
+            <p className="empty">Draw the outline of the green first: tap its corners one after another.</p>
+          ) : station && plan.holes.some((hole) => hole.key === station.hole) ? (
+            <StationPanel key={station.key} station={station} />
+          ) : chosen?.kind === 'hole' ? (
+            <HolePanel key={chosen.key} hole={plan.holes.find((one) => one.key === chosen.key)!} />
+          ) : chosen?.kind === 'group' ? (
+            <GroupPanel key={chosen.key} group={plan.groups.find((one) => one.key === chosen.key)!} />
+          ) : chosen?.kind === 'area' || (chosen?.kind === 'corner' && chosen.key !== null) ? (
+            <AreaPanel key={chosen.key} area={plan.areas.find((one) => one.key === chosen.key)!} />
+          ) : chosen?.kind === 'height' ? (
+            <HeightPanel key={chosen.index} index={chosen.index} />
+          ) : (
+            <GreenPanel />
+          )}
+          {asked && tool !== 'scatter' && <ConflictsPanel conflicts={conflicts} asked={asked} />}
+          {(problems ?? []).length > 0 && (
+            <ul className={styles.problems} role="alert">
+              {[...new Set(problems!.map((issue) => issue.message))].slice(0, 4).map((message) => (
+                <li key={message}>{message}</li>
+              ))}
+            </ul>
+          )}
+          {saying && 'refused' in saying && (
+            <p role="alert" className="text-danger fw-semibold mt-2">
+              {saying.refused}
+            </p>
+          )}
+          <div className={styles.keys}>
+            <Button variant={dirty ? 'primary' : 'outline-dark'} disabled={blocked || busy || !dirty} onClick={() => void save()}>
+              {dirty ? 'Save the green' : 'Saved'}
+            </Button>
+            <Button
+              variant={dirty ? 'outline-dark' : 'primary'}
+              disabled={blocked || busy || plan.stations.length === 0}
+              onClick={() => void makeGame()}
+            >
+              {dirty ? 'Save and make a game here' : 'Make a game here'}
+            </Button>
+          </div>
+          {saying && 'saved' in saying && <SavedNote saved={saying.saved} />}
+          {saved.version !== null && (
+            <>
+              {games.length > 0 && (
+                <p className="small-print mt-3 mb-0">
+                  Games on it:{' '}
+                  {games.map((game, i) => (
+                    <span key={game.gameId}>
+                      {i > 0 && ', '}
+                      <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
+                    </span>
+                  ))}
+                  . They follow what is saved here.
+                </p>
+              )}
+              {tools}
+            </>
+          )}
+        </div>
+      </div>
+    </EditingContext>
+  );
+}
+
+/** What the green is, in a line. */
+function sayGreen({ stimpFt, firmness, holes, stations }: GreenPlan, version: number | null): string {
+  return [
+    version === null ? 'not saved yet' : `version ${version}`,
+    stimpFt !== null && `Stimp ${stimpFt}`,
+    firmness,
+    `${counted(holes.length, 'hole')}, ${counted(stations.length, 'station')}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** What saving did to the games. */
+function SavedNote({ saved }: { saved: SavedGreen }) {
+  return (
+    <div role="status" className="mt-2">
+      <p className="mb-1">Saved as version {saved.version}.</p>
+      {saved.followed.map(({ title, version, isNew }) => (
+        <p key={title} className="mb-1">
+          {title} followed{isNew ? `: it has results, so it is version ${version} now.` : '.'}
+        </p>
+      ))}
+      {saved.kept.map(({ title, reason }) => (
+        <p key={title} className="mb-1 text-danger fw-semibold">
+          {title} keeps its stations as they were. {reason}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+const AREA_WORDS = AREA_KINDS.filter((kind) => kind !== 'sand');
+
+/** The tools: what a tap on the plan does. */
+function Tools({ tool, plan, onTake }: { tool: Tool; plan: GreenPlan; onTake: (tool: Tool) => void }) {
+  const shape = plan.outline.length >= 3;
+  const drawing = isDrawing(tool) ? tool.draw : null;
+  const one = (name: string, to: Tool, on: boolean, needs = true) => (
+    <Button key={name} variant={on ? 'dark' : 'outline-dark'} aria-pressed={on} disabled={!needs} onClick={() => onTake(to)}>
+      {name}
+    </Button>
+  );
+  return (
+    <div className={styles.tools} role="toolbar" aria-label="Tools">
+      {one('Move', 'choose', tool === 'choose', shape)}
+      {one('Outline', { draw: 'green' }, drawing === 'green')}
+      {one('Bunker', { draw: 'sand' }, drawing === 'sand', shape)}
+      <select
+        aria-label="Draw an area"
+        className={`form-select ${styles.areas}`}
+        data-on={(drawing !== null && drawing !== 'green' && drawing !== 'sand') || undefined}
+        disabled={!shape}
+        value={drawing && drawing !== 'green' && drawing !== 'sand' ? drawing : ''}
+        onChange={(event) => onTake(event.target.value ? { draw: event.target.value as AreaKind } : 'choose')}
+      >
+        <option value="">Area …</option>
+        {AREA_WORDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {say(kind)}
+          </option>
+        ))}
+      </select>
+      {one('Hole', 'hole', tool === 'hole', shape)}
+      {one('Station', 'station', tool === 'station', shape && plan.holes.length > 0)}
+      {one('Scatter …', 'scatter', tool === 'scatter', shape && plan.holes.length > 0)}
+      {one('Height', 'height', tool === 'height', shape)}
+      {one('Group', 'group', tool === 'group', shape)}
+    </div>
+  );
+}
+
+/** What the place says about each station, kept as long as neither the station nor the place changes. */
+function useFacts(plan: GreenPlan, system: UnitSystem): (station: PlanStation) => StationFacts {
+  const { outline, areas, fringeM, around, holes, slope } = plan;
+  return useMemo(
+    () => factsFrom({ outline, areas, fringeM, around, holes, slope }, system),
+    [outline, areas, fringeM, around, holes, slope, system],
+  );
+}
+
+/** Which conflicts are shown: those of groups; without groups, those in which the chosen station has a part. */
+function relevant(parties: readonly Party[], plan: GreenPlan, chosen: Item | null) {
+  if (plan.groups.length > 0) return conflictsOf(parties);
+  if (chosen?.kind !== 'station') return [];
+  // Stations have nobody who collects: that is known of groups only.
+  return conflictsOf(parties).filter(({ from, to, where }) => where === 'standing' && (from.key === chosen.key || to.key === chosen.key));
+}
+
+/** Whose fans are drawn, and who is marked: of the chosen one, or of those in the worst conflict. */
+function marks(parties: readonly Party[], conflicts: ReturnType<typeof conflictsOf>, plan: GreenPlan, chosen: Item | null) {
+  const warned = new Set(conflicts.flatMap(({ from, to }) => [from.key, to.key]));
+  const station = chosen?.kind === 'station' ? chosen.key : null;
+  if (station) warned.delete(station);
+  if (plan.groups.length === 0) return { warned, fanned: parties.filter((party) => party.key === station) };
+  const group = chosen?.kind === 'group' ? chosen.key : (plan.groups.find((one) => one.station === station)?.key ?? conflicts[0]?.from.key);
+  return { warned, fanned: parties.filter((party) => party.key === group) };
+}
+
+/** The view of a plan in its place: it fills it, keeps its scale when the place changes, and shows all at first. */
+function useView(place: React.RefObject<HTMLDivElement | null>, plan: GreenPlan): [PlanView, (view: PlanView) => void] {
+  const [view, setView] = useState<PlanView>(() => fitted(plan, 640, 480));
+  const first = useRef(plan);
+  useLayoutEffect(() => {
+    const box = place.current?.getBoundingClientRect();
+    if (box && box.width > 0) setView(fitted(first.current, box.width, box.height));
+  }, [place]);
+  useEffect(() => {
+    const element = place.current;
+    if (!element || typeof ResizeObserver === 'undefined') return;
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect;
+      if (width > 0 && height > 0)
+        setView((now) => (now.wide === width && now.high === height ? now : { ...now, wide: width, high: height }));
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [place]);
+  return [view, setView];
+}

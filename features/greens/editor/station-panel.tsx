@@ -1,0 +1,171 @@
+'use client';
+
+import { Button } from 'react-bootstrap';
+import { along, bearing, distance, ofBearing } from '@/core/geometry/point';
+import { moveItem, removeItem } from '@/core/green/edit';
+import { oddStation } from '@/core/green/facts';
+import type { PlanStation } from '@/core/green/plan';
+import {
+  say,
+  SHOT_TYPES,
+  SITS,
+  STANCES,
+  SURFACES,
+  SURFACES_OF,
+  type ShotType,
+  type Sit,
+  type Stance,
+  type Surface,
+} from '@/core/golf/words';
+import { formatLength } from '@/core/units/format';
+import { fromMetres, toMetres } from '@/core/units/length';
+import { useEditing } from './context';
+import styles from './editor.module.scss';
+import { NumberBox, Pick } from './fields';
+
+const percent = (part: number) => `${Math.abs(part * 100).toFixed(1)}%`;
+
+/** What the place says about a station, and what the coach says about it. */
+export function StationPanel({ station }: { station: PlanStation }) {
+  const { plan, system, paceM, change, choose, factsFor } = useEditing();
+  const no = plan.stations.indexOf(station) + 1;
+  const facts = factsFor(station);
+  const { hole, line, suggested, shotType, surface, ground } = facts;
+  const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
+  const far = (metres: number) => formatLength(metres, unit, unit === 'm' ? 1 : 0);
+  const set = (more: Partial<PlanStation>) =>
+    change({ ...plan, stations: plan.stations.map((one) => (one === station ? { ...one, ...more } : one)) });
+  const own = { kind: 'station', key: station.key } as const;
+  const path = `stations.${no - 1}.at`;
+  const degrees = bearing(hole.at, station.at);
+  const paces = paceM === null ? '' : ` · ${Math.round(line.distanceM / paceM)} of your paces`;
+  const level = Math.abs(line.uphill) < 5e-4 && Math.abs(line.leftUp) < 5e-4;
+  const sand = (keys: readonly string[]) => (keys.length === 1 ? 'a bunker' : `${keys.length} bunkers`);
+  return (
+    <>
+      <h2>
+        Station {no} → hole {hole.label}
+      </h2>
+      <dl className={styles.facts}>
+        <Fact name="to the hole" value={`${far(line.distanceM)}${paces}`} />
+        {surface !== 'green' && <Fact name="carry to the edge" value={far(line.edgeM)} />}
+        <Fact name="green to work with" value={`${far(line.greenM)}${line.shortSided ? ' · short-sided' : ''}`} />
+        <Fact
+          name="bunker on the line"
+          value={
+            line.clearM !== null
+              ? `carry ${far(line.clearM)} to clear`
+              : line.near.length > 0
+                ? `none; ${sand(line.near)} may come into play`
+                : 'none'
+          }
+        />
+        <Fact
+          name="slope along / across"
+          value={
+            plan.slope === null
+              ? 'not measured'
+              : level
+                ? 'level'
+                : `${line.uphill >= 0 ? 'up' : 'down'} ${percent(line.uphill)} / falls ${line.leftUp >= 0 ? 'right' : 'left'} ${percent(line.leftUp)}`
+          }
+        />
+      </dl>
+      <p className={styles.suggestion}>
+        <b>{capital(say(suggested.shotType))}.</b> {suggested.reason}
+        {shotType !== suggested.shotType && <> You chose: {say(shotType)}.</>}
+      </p>
+      {oddStation(facts, `Station ${no}`, system).map((text) => (
+        <p key={text} className="small-print mb-2">
+          {text}
+        </p>
+      ))}
+      <div className={styles.pair}>
+        <Pick
+          id="station-shot"
+          label="Shot"
+          value={station.shotType ?? ''}
+          options={[
+            ['', `as suggested: ${say(suggested.shotType)}`],
+            ...SHOT_TYPES.filter((one) => SURFACES_OF[one].includes(surface)).map((one) => [one, say(one)] as const),
+          ]}
+          onPick={(value) => set({ shotType: (value || null) as ShotType | null })}
+        />
+        <Pick
+          id="station-surface"
+          label="From"
+          value={station.surface ?? ''}
+          options={[['', `as drawn: ${say(ground)}`], ...SURFACES.map((one) => [one, say(one)] as const)]}
+          onPick={(value) => set({ surface: (value || null) as Surface | null, ...(station.sit === 'buried' ? { sit: 'clean' } : {}) })}
+        />
+        <Pick
+          id="station-sit"
+          label="Ball sits"
+          value={station.sit}
+          options={SITS.filter((one) => one !== 'buried' || surface === 'sand').map((one) => [one, say(one)] as const)}
+          onPick={(value) => set({ sit: value as Sit })}
+        />
+        <Pick
+          id="station-stance"
+          label="Stance"
+          value={station.stance}
+          options={STANCES.map((one) => [one, say(one)] as const)}
+          onPick={(value) => set({ stance: value as Stance })}
+        />
+        <Pick
+          id="station-hole"
+          label="Plays to"
+          value={station.hole}
+          options={plan.holes.map((one) => [one.key, `hole ${one.label}`] as const)}
+          onPick={(value) => set({ hole: value })}
+        />
+      </div>
+      <div className={styles.pair}>
+        <NumberBox
+          id="station-distance"
+          label="From the hole"
+          word={unit}
+          value={fromMetres(line.distanceM, unit)}
+          path={path}
+          apply={(value) =>
+            moveItem(
+              plan,
+              own,
+              along(hole.at, ofBearing(distance(hole.at, station.at) === 0 ? 180 : degrees), toMetres(Math.max(0, value ?? 0), unit)),
+            )
+          }
+        />
+        <NumberBox
+          id="station-degrees"
+          label="Direction"
+          word="° from the hole; 0 is up"
+          value={Math.round(degrees * 10) / 10}
+          path={path}
+          apply={(value) => moveItem(plan, own, along(hole.at, ofBearing(value ?? 0), line.distanceM))}
+        />
+      </div>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        className="mt-2"
+        onClick={() => {
+          change(removeItem(plan, own));
+          choose(null);
+        }}
+      >
+        Remove station {no}
+      </Button>
+    </>
+  );
+}
+
+function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd className="fig">{value}</dd>
+    </div>
+  );
+}
+
+const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
