@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { plainEntrant } from '@/core/game/entrant';
 import { DEMO_GAMES } from '@/core/demo/games';
+import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { shippedReference } from '@/core/skill/reference';
@@ -9,6 +10,8 @@ import type { Coach } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { specHash } from '@/db/queries/game-versions';
+import { saveGame } from '@/db/queries/games';
+import { saveGreen } from '@/db/queries/greens';
 import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/shots';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
@@ -36,6 +39,10 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
     await tx
       .insert(gameVersion)
       .values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, hash: specHash(spec), createdAt })));
+
+    const greenIds = DEMO_GREENS.map(() => randomUUID() as string);
+    for (const [i, plan] of DEMO_GREENS.entries()) await saveGreen(tx, actor, greenIds[i]!, plan);
+    await saveGame(tx, actor, randomUUID(), DEMO_GREEN_GAME, greenIds[0]!);
 
     const sessions = demoSeason(SEED, now, playerIds, shippedReference).toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
     for (const { sessionId, game: index, player, startedAt, events } of sessions) {

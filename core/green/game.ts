@@ -5,26 +5,19 @@ import { snap, type UnitSystem } from '../units/length';
 import { factsOf } from './facts';
 import type { GreenPlan, PlanStation } from './plan';
 
-/** A landing zone is put a yard past the edge. */
-const PAST_EDGE_M = 0.9144;
-
 /** What a plan says of a station of a game. */
-type Placed = Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'target' | 'distanceM' | 'carryM'>;
+type Placed = Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'target' | 'distanceM'>;
 
 /** What a game takes from a plan for one of its stations. */
 function placed(plan: GreenPlan, station: PlanStation): Placed {
   const { line, surface, shotType, hole } = factsOf(plan, station, 'imperial');
-  const flies = shotType !== 'putt' && shotType !== 'fringe_putt';
-  const distanceM = snap(line.distanceM);
-  const landM = Math.max(line.clearM ?? 0, line.edgeM + PAST_EDGE_M);
   return {
     shotType,
     surface,
     sit: station.sit === 'buried' && surface !== 'sand' ? 'clean' : station.sit,
     stance: station.stance,
     target: hole.target,
-    distanceM,
-    carryM: flies ? snap(Math.min(landM, distanceM)) : null,
+    distanceM: snap(line.distanceM),
   };
 }
 
@@ -36,7 +29,18 @@ export function gameStations(plan: GreenPlan, system: UnitSystem, balls: number)
   return plan.stations.map((station) => {
     const facts = placed(plan, station);
     const distanceUnit = system === 'metric' ? 'm' : facts.shotType === 'putt' ? 'ft' : 'yd';
-    return { key: station.key, place: station.key, trajectory: null, shape: null, club: null, par: null, balls, distanceUnit, ...facts };
+    return {
+      key: station.key,
+      place: station.key,
+      trajectory: null,
+      shape: null,
+      club: null,
+      carryM: null,
+      par: null,
+      balls,
+      distanceUnit,
+      ...facts,
+    };
   });
 }
 

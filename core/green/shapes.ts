@@ -11,7 +11,7 @@ const STEPS = 48;
 const RADIUS: Readonly<Record<Exclude<StartShape, 'square'>, (deg: number) => number>> = {
   round: () => 1,
   oval: () => 1,
-  kidney: (deg) => 1 - 0.34 * Math.exp(-(((((deg - 180 + 540) % 360) - 180) / 42) ** 2)),
+  kidney: (deg) => 1 - 0.46 * Math.exp(-(((((deg - 180 + 540) % 360) - 180) / 38) ** 2)),
   pear: (deg) => 1 - 0.24 * Math.sin((deg * Math.PI) / 180) ** 2 + 0.16 * Math.sin((deg * Math.PI) / 180),
 };
 

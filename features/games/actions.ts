@@ -8,13 +8,13 @@ import { gameSpecSchema } from '@/core/game/spec';
 import { requireCoach } from '@/server/actor';
 import { faults, type FormResult, type Refused } from '../form/result';
 
-/** Saves a game under the id that the form made for it, so that sending it twice saves it once. */
-export async function saveGameAction(slug: string, gameId: unknown, input: unknown): Promise<FormResult> {
+/** Saves a game under the id that the form made for it, so that sending it twice saves it once; on a green, if it stands on one. */
+export async function saveGameAction(slug: string, gameId: unknown, input: unknown, greenId: unknown = null): Promise<FormResult> {
   const { data } = await requireCoach(slug);
   const id = z.uuid().parse(gameId);
   const parsed = gameSpecSchema.safeParse(input);
   if (!parsed.success) return faults(parsed.error);
-  await data.saveGame(id, parsed.data);
+  await data.saveGame(id, parsed.data, z.uuid().nullable().parse(greenId));
   revalidatePath(`/a/${slug}`, 'layout');
   return { ok: true };
 }
@@ -25,7 +25,8 @@ export async function importGameAction(slug: string, gameId: unknown, text: unkn
   const id = z.uuid().parse(gameId);
   const read = readGameFile(z.string().parse(text));
   if ('problems' in read) return { ok: false, fields: Object.fromEntries(read.problems.map(({ path, message }) => [path, message])) };
-  await data.saveGame(id, read.game);
+  // A file knows no green: its stations stand by themselves.
+  await data.saveGame(id, { ...read.game, stations: read.game.stations.map((station) => ({ ...station, place: null })) });
   revalidatePath(`/a/${slug}`, 'layout');
   return { ok: true };
 }

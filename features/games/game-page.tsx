@@ -1,6 +1,8 @@
 import Link from 'next/link';
+import type { GreenPlan } from '@/core/green/plan';
 import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
+import { PlanPicture } from '../greens/plan-picture';
 import { GameTools } from './game-tools';
 import { HowItIsPlayed, StationLines } from './game-sheet';
 import { sayGame } from './game-meta';
@@ -8,27 +10,57 @@ import { ShortVersion } from './short-version';
 import { SIDE } from './side';
 import { StartPlay, type Somebody } from './start-play';
 
-type Props = { slug: string; game: GameRow; units: UnitSystem; players: Somebody[]; shortId: string };
+type Props = {
+  slug: string;
+  game: GameRow;
+  /** The plan on which it is played. */
+  green: { greenId: string; plan: GreenPlan } | null;
+  units: UnitSystem;
+  players: Somebody[];
+  shortId: string;
+};
 
 /** A game as it will be played: what to set up, what it is worth, and who plays it now. */
-export function GamePage({ slug, game, units, players, shortId }: Props) {
+export function GamePage({ slug, game, green, units, players, shortId }: Props) {
   const { spec, gameId } = game;
   return (
     <div className="desk" style={SIDE}>
       <section>
         <div className="d-flex justify-content-between align-items-start gap-3">
           <h1>{spec.title}</h1>
-          <Link href={`/a/${slug}/games/${gameId}/edit`} className="btn btn-outline-dark flex-shrink-0 no-print">
-            Change
-          </Link>
+          <span className="d-flex gap-2 flex-shrink-0 no-print">
+            <Link href={`/a/${slug}/games/${gameId}/sheet`} className="btn btn-outline-dark">
+              Set it up
+            </Link>
+            <Link href={`/a/${slug}/games/${gameId}/edit`} className="btn btn-outline-dark">
+              Change
+            </Link>
+          </span>
         </div>
         <p className="small-print mb-2">
           {sayGame(spec, units)} · version {game.version}
+          {green && (
+            <>
+              {' · on '}
+              <Link href={`/a/${slug}/greens/${green.greenId}`}>{green.plan.title}</Link>
+            </>
+          )}
           {game.archivedAt && ' · put away'}
         </p>
         {spec.about && <p className="mb-3">{spec.about}</p>}
         <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} />
         <h2 className="mt-4 mb-1">Stations</h2>
+        {green && (
+          <div className="mb-2" style={{ maxWidth: '40rem' }}>
+            <PlanPicture
+              plan={green.plan}
+              system={units}
+              stations={spec.stations}
+              label={`${green.plan.title} with the stations of the game`}
+              high={380}
+            />
+          </div>
+        )}
         <StationLines spec={spec} units={units} />
         <ShortVersion slug={slug} gameId={shortId} spec={spec} />
         <GameTools slug={slug} gameId={gameId} archived={game.archivedAt !== null} />

@@ -4,11 +4,13 @@ import { notFound } from 'next/navigation';
 import { gameFileName, writeGameFile } from '@/core/game/file';
 import { LIBRARY } from '@/core/game/library';
 import { keptAsGame } from '@/core/game/open';
+import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { Designer } from './designer/designer';
-import { copyOf, newGame } from './designer/new-game';
+import { copyOf, gameOn, newGame } from './designer/new-game';
 import { GameList } from './game-list';
 import { GamePage } from './game-page';
 import { ImportGame } from './import-game';
@@ -42,15 +44,26 @@ export async function GamesRoom({ slug }: { slug: string }) {
   );
 }
 
-/** From what a new game starts: a library game, another game, what was called in a session, or the plain one. */
-type Start = { library?: string | undefined; copy?: string | undefined; session?: string | undefined };
+/** From what a new game starts: a library game, another game, what was called in a session, a green, or the plain one. */
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green', string | undefined>>;
 
-async function initialGame(data: Data, units: 'imperial' | 'metric', { library, copy, session }: Start) {
-  if (library) return LIBRARY.find((entry) => entry.key === library)?.spec;
+type Begun = { initial: GameSpec; greenId: string | null };
+
+async function beginGame(data: Data, units: UnitSystem, { library, copy, session, green }: Start): Promise<Begun | null> {
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));
-    return game && copyOf(game.spec);
+    return game && { initial: copyOf(game.spec), greenId: game.greenId };
   }
+  if (green) {
+    const row = await data.getGreen(uuidOr404(green));
+    return row && { initial: gameOn(row.plan, units), greenId: row.greenId };
+  }
+  const initial = await initialGame(data, units, { library, session });
+  return initial ? { initial, greenId: null } : null;
+}
+
+async function initialGame(data: Data, units: UnitSystem, { library, session }: Start) {
+  if (library) return LIBRARY.find((entry) => entry.key === library)?.spec;
   if (!session) return newGame(units);
   const found = await data.getSession(uuidOr404(session));
   const first = found?.players[0]?.playerId;
@@ -60,23 +73,26 @@ async function initialGame(data: Data, units: 'imperial' | 'metric', { library, 
 
 export async function NewGameRoom({ slug, start }: { slug: string; start: Start }) {
   const { data, academy } = await requireCoach(slug);
-  const initial = await initialGame(data, academy.units, start);
-  if (!initial) notFound();
-  return <Designer slug={slug} gameId={randomUUID()} initial={initial} units={academy.units} isNew />;
+  const begun = await beginGame(data, academy.units, start);
+  if (!begun) notFound();
+  const green = await greenOf(data, begun.greenId);
+  return <Designer slug={slug} gameId={randomUUID()} initial={begun.initial} units={academy.units} isNew green={green} />;
 }
 
 export async function GameRoom({ slug, gameId }: { slug: string; gameId: string }) {
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  return <GamePage slug={slug} game={game} units={academy.units} players={await somebodies(data)} shortId={randomUUID()} />;
+  const [players, green] = await Promise.all([somebodies(data), greenOf(data, game.greenId, game.greenVersion)]);
+  return <GamePage slug={slug} game={game} green={green} units={academy.units} players={players} shortId={randomUUID()} />;
 }
 
 export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: string }) {
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  return <Designer slug={slug} gameId={game.gameId} initial={game.spec} units={academy.units} isNew={false} />;
+  const green = await greenOf(data, game.greenId);
+  return <Designer slug={slug} gameId={game.gameId} initial={game.spec} units={academy.units} isNew={false} green={green} />;
 }
 
 export async function LibraryRoom({ slug }: { slug: string }) {
@@ -89,6 +105,12 @@ export async function LibraryGameRoom({ slug, libraryKey }: { slug: string; libr
   const game = LIBRARY.find((entry) => entry.key === libraryKey);
   if (!game) notFound();
   return <LibraryGamePage slug={slug} game={game} units={academy.units} players={await somebodies(data)} gameId={randomUUID()} />;
+}
+
+/** A green as a game sees it: of a given version, or the newest; null for a game on none. */
+async function greenOf(data: Data, greenId: string | null, version?: number | null) {
+  const row = greenId && (await data.getGreen(greenId, version ?? undefined));
+  return row ? { greenId: row.greenId, plan: row.plan } : null;
 }
 
 async function somebodies(data: Data) {

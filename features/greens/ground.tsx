@@ -85,7 +85,7 @@ export function Ground({ plan, view, system, grid = true }: Props) {
       <g transform={`translate(${ox} ${oy}) scale(${perM} ${-perM})`}>
         <Shapes outline={outline} fringeM={fringeM} areas={areas} />
       </g>
-      <Names areas={areas} view={view} />
+      {grid && <Names areas={areas} view={view} />}
       <Fall outline={outline} slope={slope} view={view} />
     </>
   );

@@ -86,7 +86,9 @@ export function TapeLine({ ball, facts, view, system }: { ball: Point; facts: St
   const unitPx = METRES_PER[unit] * view.perM;
   const length = distanceM * view.perM;
   const ticks = unitPx < 3 ? 0 : Math.min(120, Math.floor(length / unitPx - 0.2));
-  const turned = deg > 90 || deg < -90;
+  // The figure stands beside the line, upright whichever way it runs.
+  const side = ofBearing(deg + 180);
+  const normal = [side[0] * 19, -side[1] * 19] as const;
   return (
     <g transform={`translate(${x} ${y}) rotate(${deg})`} pointerEvents="none">
       <rect x={0} y={-6} width={length} height={12} fill="var(--tape)" />
@@ -105,11 +107,12 @@ export function TapeLine({ ball, facts, view, system }: { ball: Point; facts: St
         <g transform={`translate(${edgeM * view.perM} 0)`}>
           <line y1={-14} y2={14} stroke="var(--ink)" strokeWidth={2.6} />
           <text
-            transform={`rotate(${turned ? 180 : 0})`}
-            y={turned ? -19 : 29}
+            transform={`rotate(${-deg})`}
+            x={normal[0]}
+            y={normal[1] + 5}
             fontSize={13}
             fontWeight={700}
-            textAnchor="middle"
+            textAnchor={normal[0] > 0 ? 'start' : 'end'}
             fill="var(--ink)"
             stroke="var(--green)"
             strokeWidth={4}

@@ -35,7 +35,7 @@ export function fitted(
   plan: Pick<GreenPlan, 'outline' | 'fringeM' | 'areas' | 'stations' | 'groups'>,
   wide: number,
   high: number,
-  roomM = 4,
+  roomM = 7,
 ): PlanView {
   const points = [
     ...plan.outline,

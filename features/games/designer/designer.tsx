@@ -16,6 +16,7 @@ import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { TargetPlan } from '../target-plan';
 import { FormAlert } from '../../form/form-alert';
+import type { GreenPlan } from '@/core/green/plan';
 import { useLeaveWarning } from '../../form/use-leave-warning';
 import { useSave } from '../../form/use-save';
 import { saveGameAction } from '../actions';
@@ -27,10 +28,18 @@ import { RulesFields, SizesFields } from './rules-fields';
 import { ScoringFields } from './scoring-fields';
 import { StationFields } from './station-fields';
 
-type Props = { slug: string; gameId: string; initial: GameSpec; units: UnitSystem; isNew: boolean };
+type Props = {
+  slug: string;
+  gameId: string;
+  initial: GameSpec;
+  units: UnitSystem;
+  isNew: boolean;
+  /** The green on whose plan its stations stand. */
+  green?: { greenId: string; plan: GreenPlan } | null;
+};
 
 /** Designs a game: stations, what is aimed at and how it is scored, the rules and what they come to, side by side. */
-export function Designer({ slug, gameId, initial, units, isNew }: Props) {
+export function Designer({ slug, gameId, initial, units, isNew, green = null }: Props) {
   const resolver = zodResolver(gameSpecSchema) as unknown as Resolver<GameSpec>;
   const form = useForm<GameSpec>({ resolver, defaultValues: initial, mode: 'onTouched' });
   const { control, formState, getValues } = form;
@@ -41,7 +50,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
   const address = `/a/${slug}/games/${gameId}`;
   const save = useSave(
     form,
-    (game) => saveGameAction(slug, gameId, game),
+    (game) => saveGameAction(slug, gameId, game, green?.greenId ?? null),
     () => router.push(address),
     (errors) => openFirstWrong(errors, getValues('stations'), setChosen),
   );
@@ -53,7 +62,7 @@ export function Designer({ slug, gameId, initial, units, isNew }: Props) {
           <TextField path="title" label="Title" maxLength={80} />
           <TextField path="about" label="What it trains, and for whom" maxLength={200} className="mt-2" rows={2} />
           <h2 className="mt-3 mb-2">Stations</h2>
-          <StationFields units={units} chosen={chosen} onChoose={setChosen} />
+          <StationFields units={units} chosen={chosen} onChoose={setChosen} plan={green?.plan ?? null} />
           <div className="mt-3">
             <Toggle path="open" label="Stations are called while you play" />
           </div>

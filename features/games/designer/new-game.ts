@@ -1,6 +1,8 @@
 import { schemeOf } from '@/core/game/scoring';
 import { PLAIN_RULES } from '@/core/game/rules';
 import { freshKey, type GameSpec } from '@/core/game/spec';
+import { gameStations } from '@/core/green/game';
+import type { GreenPlan } from '@/core/green/plan';
 import type { Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 
@@ -49,6 +51,12 @@ export function newGame(units: UnitSystem): GameSpec {
     leadIn: [],
     goal: null,
   };
+}
+
+/** A game from the stations of a green's plan: three balls at each, and rings to be changed. */
+export function gameOn(plan: GreenPlan, units: UnitSystem): GameSpec {
+  const title = `Round ${plan.title}`.slice(0, 80);
+  return { ...newGame(units), title, stations: gameStations(plan, units, 3) };
 }
 
 /** A copy to be changed: the same game under a title of its own. */

@@ -11,7 +11,10 @@ import { sayStation, sayStationLie } from '@/core/game/describe';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
+import { elsewhere, missingStations } from '@/core/green/game';
+import type { GreenPlan } from '@/core/green/plan';
 import { say, SHAPES, SHOT_TYPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
+import { counted, formatLength } from '@/core/units/format';
 import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { nextStation } from './new-game';
@@ -19,10 +22,16 @@ import { ChoiceField, LengthField, NumberField, TextField, useFault } from './pa
 
 const words = (list: readonly string[]) => list.map((word) => [word, say(word)] as const);
 
-type Props = { units: UnitSystem; chosen: string | null; onChoose: (key: string | null) => void };
+type Props = {
+  units: UnitSystem;
+  chosen: string | null;
+  onChoose: (key: string | null) => void;
+  /** The green on which they stand, if they stand on one. */
+  plan: GreenPlan | null;
+};
 
 /** The stations of the game, in the order of play; the chosen one is open. */
-export function StationFields({ units, chosen, onChoose }: Props) {
+export function StationFields({ units, chosen, onChoose, plan }: Props) {
   const { control, getValues, formState } = useFormContext<GameSpec>();
   const { fields, append, insert, remove, move } = useFieldArray({ control, name: 'stations', keyName: 'fieldId' });
   const open = useWatch({ name: 'open' }) as boolean;
@@ -103,6 +112,7 @@ export function StationFields({ units, chosen, onChoose }: Props) {
         </p>
       )}
       {fields.length === 0 && open && <p className="small-print">The first station is called at the green.</p>}
+      {plan && <OnGreen plan={plan} units={units} onAdd={(more) => append(more)} />}
       <Button
         variant="outline-dark"
         disabled={fields.length >= MOST_STATIONS}
@@ -114,6 +124,27 @@ export function StationFields({ units, chosen, onChoose }: Props) {
       >
         Add station
       </Button>
+    </div>
+  );
+}
+
+/** Which green the stations stand on, where they differ from its plan, and those of the plan that are not in the game. */
+function OnGreen({ plan, units, onAdd }: { plan: GreenPlan; units: UnitSystem; onAdd: (stations: Station[]) => void }) {
+  const spec = { stations: useWatch({ name: 'stations' }) as Station[] };
+  const missing = missingStations(spec, plan, units, 3);
+  return (
+    <div className="small-print mb-2">
+      <p className="mb-1">
+        On {plan.title}: stations of its plan follow it.{' '}
+        {elsewhere(spec, plan)
+          .map(({ stationNo, planM }) => `Station ${stationNo} is ${formatLength(planM, units === 'metric' ? 'm' : 'yd')} on the plan.`)
+          .join(' ')}
+      </p>
+      {missing.length > 0 && (
+        <Button size="sm" variant="outline-dark" onClick={() => onAdd(missing)}>
+          Add {counted(missing.length, 'more station')} of the plan
+        </Button>
+      )}
     </div>
   );
 }

@@ -58,15 +58,16 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
 
   useGesture(
     {
-      onDrag: ({ first, last, tap, xy, delta, event, pinching, cancel }) => {
+      onPointerDown: ({ event }) => {
+        // Only here is the target what lies under the finger: later events belong to the whole plan.
+        setKeyed(false);
+        const item = puts(tool) ? null : readItem(event.target as Element);
+        const at = item && placeOf(plan, item);
+        grabbed.current = { item, from: toPlan(view, pixelsOf([event.clientX, event.clientY])), at: at ?? [0, 0] };
+      },
+      onDrag: ({ last, tap, xy, delta, pinching, cancel }) => {
         if (pinching) return void cancel();
         const px = pixelsOf(xy);
-        if (first) {
-          setKeyed(false);
-          const under = puts(tool) && tool !== 'group' ? null : readItem(event.target as Element);
-          const place = under && placeOf(plan, under);
-          grabbed.current = { item: under, from: toPlan(view, px), at: place ?? [0, 0] };
-        }
         const { item: taken, from, at } = grabbed.current ?? { item: null, from: [0, 0] as Point, at: [0, 0] as Point };
         if (tap) {
           grabbed.current = null;

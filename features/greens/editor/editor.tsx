@@ -179,12 +179,11 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
     else if (event.key === '0') setView(fitted(plan, view.wide, view.high));
   };
   const station = chosen?.kind === 'station' ? plan.stations.find((one) => one.key === chosen.key) : undefined;
-  const asked =
-    plan.groups.length > 0
-      ? 'With the groups as they stand'
-      : station
-        ? `If other stations are used at the same time as ${plan.stations.indexOf(station) + 1}`
-        : null;
+  const grouped = plan.groups.length > 0 && tool !== 'scatter';
+  const asked = grouped
+    ? 'With the groups as they stand'
+    : station && `Others at the same time as station ${plan.stations.indexOf(station) + 1}`;
+  const warning = asked && <ConflictsPanel conflicts={conflicts} asked={asked} />;
 
   return (
     <EditingContext value={context}>
@@ -257,12 +256,15 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
               ‹ the whole green
             </button>
           )}
+          {grouped && warning}
           {tool === 'scatter' ? (
             <ScatterPanel onDone={() => take('choose')} />
           ) : !shape ? (
             <p className="empty">Draw the outline of the green first: tap its corners one after another.</p>
           ) : station && plan.holes.some((hole) => hole.key === station.hole) ? (
-            <StationPanel key={station.key} station={station} />
+            <StationPanel key={station.key} station={station}>
+              {!grouped && warning}
+            </StationPanel>
           ) : chosen?.kind === 'hole' ? (
             <HolePanel key={chosen.key} hole={plan.holes.find((one) => one.key === chosen.key)!} />
           ) : chosen?.kind === 'group' ? (
@@ -274,7 +276,6 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
           ) : (
             <GreenPanel />
           )}
-          {asked && tool !== 'scatter' && <ConflictsPanel conflicts={conflicts} asked={asked} />}
           {(problems ?? []).length > 0 && (
             <ul className={styles.problems} role="alert">
               {[...new Set(problems!.map((issue) => issue.message))].slice(0, 4).map((message) => (
@@ -296,7 +297,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
               disabled={blocked || busy || plan.stations.length === 0}
               onClick={() => void makeGame()}
             >
-              {dirty ? 'Save and make a game here' : 'Make a game here'}
+              Make a game here
             </Button>
           </div>
           {saying && 'saved' in saying && <SavedNote saved={saying.saved} />}

@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { along, bearing, distance, ofBearing } from '@/core/geometry/point';
 import { moveItem, removeItem } from '@/core/green/edit';
@@ -26,7 +27,7 @@ import { NumberBox, Pick } from './fields';
 const percent = (part: number) => `${Math.abs(part * 100).toFixed(1)}%`;
 
 /** What the place says about a station, and what the coach says about it. */
-export function StationPanel({ station }: { station: PlanStation }) {
+export function StationPanel({ station, children }: { station: PlanStation; children: ReactNode }) {
   const { plan, system, paceM, change, choose, factsFor } = useEditing();
   const no = plan.stations.indexOf(station) + 1;
   const facts = factsFor(station);
@@ -80,13 +81,14 @@ export function StationPanel({ station }: { station: PlanStation }) {
           {text}
         </p>
       ))}
-      <div className={styles.pair}>
+      {children}
+      <div className={`${styles.pair} mt-2`}>
         <Pick
           id="station-shot"
           label="Shot"
           value={station.shotType ?? ''}
           options={[
-            ['', `as suggested: ${say(suggested.shotType)}`],
+            ['', `suggested: ${say(suggested.shotType)}`],
             ...SHOT_TYPES.filter((one) => SURFACES_OF[one].includes(surface)).map((one) => [one, say(one)] as const),
           ]}
           onPick={(value) => set({ shotType: (value || null) as ShotType | null })}
@@ -95,7 +97,7 @@ export function StationPanel({ station }: { station: PlanStation }) {
           id="station-surface"
           label="From"
           value={station.surface ?? ''}
-          options={[['', `as drawn: ${say(ground)}`], ...SURFACES.map((one) => [one, say(one)] as const)]}
+          options={[['', `drawn: ${say(ground)}`], ...SURFACES.map((one) => [one, say(one)] as const)]}
           onPick={(value) => set({ surface: (value || null) as Surface | null, ...(station.sit === 'buried' ? { sit: 'clean' } : {}) })}
         />
         <Pick
@@ -138,7 +140,7 @@ export function StationPanel({ station }: { station: PlanStation }) {
         <NumberBox
           id="station-degrees"
           label="Direction"
-          word="° from the hole; 0 is up"
+          word="°; 0 is up"
           value={Math.round(degrees * 10) / 10}
           path={path}
           apply={(value) => moveItem(plan, own, along(hole.at, ofBearing(value ?? 0), line.distanceM))}
