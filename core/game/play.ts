@@ -36,6 +36,8 @@ export type Standing = {
   /** The ball to play now, and the one after it; null at the end. */
   next: Turn | null;
   after: Turn | null;
+  /** All balls of the phase that could be played now, in their order. */
+  open: Turn[];
   /** Where the player chooses: one ball of each station, or each kind, that is left. */
   choice: Turn[];
   over: boolean;
@@ -125,6 +127,7 @@ function standingOf(seat: Seat, atMs: number | undefined): Standing {
     late: seat.late,
     next: again ?? options[0] ?? null,
     after: again ? (openTurns(seat, current)[0] ?? null) : chooses ? null : (options[1] ?? openTurns(seat, current + 1)[0] ?? null),
+    open: options,
     choice: chooses ? choices(options) : [],
     over,
     early: seat.early ?? (timeOver && scoreOfPhases.some((one) => !one.over) ? 'time' : null),
@@ -147,7 +150,7 @@ function endTogether(standings: Standing[]) {
     if (!through || counting[i]! < most) continue;
     standing.over = true;
     standing.next = standing.after = null;
-    standing.choice = [];
+    standing.choice = standing.open = [];
   }
 }
 

@@ -2,7 +2,7 @@ import type { PlayerForm } from '@/core/people/player';
 import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { club, player, shot } from '../schema';
+import { academy, club, player, shot } from '../schema';
 
 export type PlayerRow = typeof player.$inferSelect;
 export type ClubRow = typeof club.$inferSelect;
@@ -48,6 +48,12 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
     if (clubs.length > 0)
       await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
   });
+}
+
+/** Keeps how long a pace is, in metres: of a player, or (without one) of the coach, for the whole academy. */
+export async function savePace(db: Db, actor: Actor, playerId: string | null, paceM: number | null): Promise<void> {
+  if (playerId === null) await db.update(academy).set({ paceM }).where(eq(academy.academyId, actor.academyId));
+  else await db.update(player).set({ paceM }).where(mine(actor, playerId));
 }
 
 /** A player's clubs in the order of the bag, and the one with most balls on record. */

@@ -1,20 +1,27 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { DRAWN_FOR_LEVEL, enter, gameFor } from '@/core/game/entrant';
 import { gameFileName, writeGameFile } from '@/core/game/file';
 import { LIBRARY } from '@/core/game/library';
 import { keptAsGame } from '@/core/game/open';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import type { OwnLengths } from '@/core/game/sizes';
 import { requireCoach } from '@/server/actor';
+import { env } from '@/server/env';
 import { uuidOr404 } from '@/server/params';
+import { sayMoment } from '../form/when';
 import { Designer } from './designer/designer';
 import { copyOf, gameOn, newGame } from './designer/new-game';
 import { GameList } from './game-list';
 import { GamePage } from './game-page';
 import { ImportGame } from './import-game';
 import { LibraryGamePage, LibraryPage } from './library-pages';
+import { SheetChoices } from './sheet/sheet-choices';
+import { SheetPage } from './sheet/sheet-page';
+import { StationDoor } from './station-door';
 
 type Data = Awaited<ReturnType<typeof requireCoach>>['data'];
 
@@ -111,6 +118,98 @@ export async function LibraryGameRoom({ slug, libraryKey }: { slug: string; libr
 async function greenOf(data: Data, greenId: string | null, version?: number | null) {
   const row = greenId && (await data.getGreen(greenId, version ?? undefined));
   return row ? { greenId: row.greenId, plan: row.plan } : null;
+}
+
+/** The set-up sheet of a game, for the coach or a player who sets it up. */
+export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: string; by: string | undefined }) {
+  const { data, academy } = await requireCoach(slug);
+  const game = await data.getGame(uuidOr404(gameId));
+  if (!game) notFound();
+  const [players, green, setter] = await Promise.all([
+    somebodies(data),
+    greenOf(data, game.greenId, game.greenVersion),
+    by ? data.getPlayer(uuidOr404(by)) : null,
+  ]);
+  if (by && !setter) notFound();
+  const { spec } = game;
+  const person = setter?.player ?? null;
+  // Without a player, zones are laid out as they are drawn; a coach's own unit is the coach's.
+  const entrant = enter(
+    { playerId: person?.playerId ?? '', level: person?.level ?? DRAWN_FOR_LEVEL, ...lengthsOf(person) },
+    spec.sizes,
+    academy,
+    0,
+  );
+  const address = `/a/${slug}/games/${game.gameId}`;
+  const base = env().PUBLIC_URL.replace(/\/$/, '');
+  return (
+    <SheetPage
+      spec={gameFor(spec, entrant)}
+      version={game.version}
+      plan={green?.plan ?? null}
+      system={person?.units ?? academy.units}
+      by={{ name: person?.name ?? 'the coach', measures: { ...lengthsOf(person ?? academy), flagstickM: academy.flagstickM } }}
+      gameAddress={base + address}
+      stationAddress={(key) => `${base}${address}/at/${encodeURIComponent(key)}`}
+      zonesNote={zonesNote(spec, person?.name ?? null)}
+      choices={
+        <SheetChoices
+          slug={slug}
+          address={address}
+          players={players}
+          by={person?.playerId ?? null}
+          units={person?.units ?? academy.units}
+          paceM={(person ?? academy).paceM}
+          dead={isLoopback(base) ? base : null}
+        />
+      }
+    />
+  );
+}
+
+const lengthsOf = (own: OwnLengths | null) => ({ paceM: own?.paceM ?? null, clubM: own?.clubM ?? null, putterM: own?.putterM ?? null });
+
+/** What is said about zones that differ from player to player. */
+function zonesNote({ sizes }: GameSpec, name: string | null): string | null {
+  if (sizes.scaled)
+    return name
+      ? `Laid out for ${name}: zones grow with the level.`
+      : 'Drawn for level 10: zones grow with the level. Choose a player for theirs.';
+  if (sizes.of === 'player') return name ? `Measured with what ${name} has.` : 'Each player measures with their own.';
+  return null;
+}
+
+/** Whether an address leads back to the machine on which it is opened. */
+function isLoopback(address: string): boolean {
+  return ['localhost', '127.0.0.1', '[::1]'].includes(new URL(address).hostname);
+}
+
+/** Where the code on a station's card leads: on with a session of this game, or into a new one, at this station. */
+export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: string; gameId: string; stationKey: string }) {
+  const { data, academy } = await requireCoach(slug);
+  const game = await data.getGame(uuidOr404(gameId));
+  const at = game?.spec.stations.findIndex((station) => station.key === stationKey) ?? -1;
+  if (!game) notFound();
+  const [players, unfinished] = await Promise.all([somebodies(data), data.unfinishedSessions(200)]);
+  const running = unfinished.filter(
+    (line) => line.session.gameId === game.gameId && line.session.spec.stations.some((one) => one.key === stationKey),
+  );
+  return (
+    <StationDoor
+      slug={slug}
+      game={game}
+      at={at}
+      stationKey={stationKey}
+      units={academy.units}
+      players={players}
+      running={running.map(({ session, players: who, balls }) => ({
+        sessionId: session.sessionId,
+        names: who.map((one) => one.name).join(', '),
+        balls,
+        when: sayMoment(session.startedAt, academy.timeZone),
+      }))}
+    />
+  );
 }
 
 async function somebodies(data: Data) {

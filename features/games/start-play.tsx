@@ -8,6 +8,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { readNumber } from '@/ui/length-input';
 import { NOT_SENT } from '../form/use-save';
 import { newId } from '../play/device/ids';
+import { playAddress } from '../play/address';
 import { goTo } from '../shell/go';
 import { startAction } from './actions';
 import styles from './games.module.scss';
@@ -19,10 +20,12 @@ type Props = {
   source: { gameId: string } | { library: string; gameId: string };
   spec: GameSpec;
   players: Somebody[];
+  /** The station at which it is begun, by its key; without it, as the game says. */
+  at?: string;
 };
 
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
-export function StartPlay({ slug, source, spec, players }: Props) {
+export function StartPlay({ slug, source, spec, players, at }: Props) {
   const fewest = schemeOf(spec.scoring).players;
   const [sessionId] = useState(newId);
   const [several, setSeveral] = useState(fewest > 1);
@@ -35,7 +38,7 @@ export function StartPlay({ slug, source, spec, players }: Props) {
     const entrants = playerIds.map((playerId) => ({ playerId, allowance: several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0 }));
     setState({ starting: playerIds });
     const result = await startAction(slug, sessionId, source, entrants).catch(() => null);
-    if (result?.ok) goTo(`/play#${sessionId}`);
+    if (result?.ok) goTo(playAddress(sessionId, at));
     else setState({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
   };
   const toggle = (playerId: string) =>

@@ -96,7 +96,7 @@ const Names = memo(function Names({ areas, view }: { areas: GreenPlan['areas']; 
   return areas.map((area) => {
     if (area.kind === 'sand' || area.outline.length < 3) return null;
     const { min, max } = boxOf(area.outline);
-    if ((max[0] - min[0]) * view.perM < 70 || (max[1] - min[1]) * view.perM < 16) return null;
+    if ((max[0] - min[0]) * view.perM < 100 || (max[1] - min[1]) * view.perM < 16) return null;
     const [x, y] = toPixels(view, polygonCentroid(area.outline as [number, number][]));
     return (
       <text key={area.key} x={x} y={y + 4} fontSize={12} textAnchor="middle" fill="var(--ink-2)" pointerEvents="none">

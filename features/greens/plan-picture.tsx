@@ -20,7 +20,7 @@ type Props = {
 export function PlanPicture({ plan, system, label, wide = 640, high = 440, stations, small = false }: Props) {
   const shown = stations ? stations.map(({ place }) => plan.stations.find((one) => one.key === place)) : plan.stations;
   const holes = new Set(shown.map((station) => station?.hole));
-  const view = fitted({ ...plan, areas: small ? [] : plan.areas, groups: [] }, wide, high, small ? 3 : 5);
+  const view = fitted({ ...plan, areas: small ? [] : plan.areas, groups: [] }, wide, high, small ? 3 : 4);
   return (
     <svg viewBox={`0 0 ${wide} ${high}`} width="100%" role="img" aria-label={label} style={{ display: 'block', maxWidth: wide * 1.5 }}>
       <Ground plan={plan} view={view} system={system} grid={!small} />

@@ -38,6 +38,8 @@ type Props = {
   balls: number;
   /** The nearest of the others in this round, in metres, where players are compared. */
   toBeatM?: number | null;
+  /** The station at which somebody stands, by its key: it comes first, where the game has a ball for it. */
+  startAt?: string | null;
 };
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
@@ -47,11 +49,13 @@ type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' };
 export function BallScreen(props: Props) {
   const { standing, system } = props;
   const [chosen, setChosen] = useState<Turn | null>(null);
+  const [at, setAt] = useState(props.startAt ?? null);
   const [calling, setCalling] = useState(false);
   // Outlives the ball: a press right after another one is the same press, whichever ball is on screen by then.
   const [busy, once] = useOneAtATime();
   const { next, choice, game } = standing;
-  const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : null;
+  const there = next && next.attempt === 1 ? standing.open.find((turn) => turn.station.key === at) : undefined;
+  const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : (there ?? null);
 
   if (game.open && (calling || (!next && !open))) {
     const turnNo = next?.turnNo ?? 0;
@@ -90,8 +94,21 @@ export function BallScreen(props: Props) {
       turn={turn}
       busy={busy}
       once={once}
-      onRecorded={() => setChosen(null)}
-      onElsewhere={game.open ? () => setCalling(true) : choice.length > 1 ? () => setChosen(null) : null}
+      onRecorded={() => {
+        setChosen(null);
+        // Station after station, the balls of the one at hand are played out; any other order goes on by itself.
+        if (standing.phase.order !== 'blocked') setAt(null);
+      }}
+      onElsewhere={
+        game.open
+          ? () => setCalling(true)
+          : choice.length > 1
+            ? () => {
+                setChosen(null);
+                setAt(null);
+              }
+            : null
+      }
     />
   );
 }

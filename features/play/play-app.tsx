@@ -8,6 +8,7 @@ import type { Bundle } from '@/core/game/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/say-game';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
+import { playAddress, readPlayHash } from './address';
 import { BallScreen } from './ball-screen';
 import { now } from './device/ids';
 import { sendWaiting, tellStopped } from './device/sync';
@@ -23,15 +24,16 @@ const onHash = (listener: () => void) => {
 
 /** Play: one static page for every session; which one is in the address behind "#". */
 export function PlayApp() {
-  const sessionId = useSyncExternalStore(
+  const hash = useSyncExternalStore(
     onHash,
     () => window.location.hash.slice(1),
     () => null,
   );
-  if (sessionId === null) return <Notice title="One moment …" />;
+  const { sessionId, stationKey } = readPlayHash(hash ?? '');
+  if (hash === null) return <Notice title="One moment …" />;
   if (!z.uuid().safeParse(sessionId).success)
     return <Notice title="No session named" text="Start a game from its page, or go on with one from Today." />;
-  return <PlaySession key={sessionId} sessionId={sessionId} />;
+  return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
 }
 
 const NOTICES = {
@@ -42,19 +44,19 @@ const NOTICES = {
   ],
 } as const;
 
-function PlaySession({ sessionId }: { sessionId: string }) {
+function PlaySession({ sessionId, stationKey }: { sessionId: string; stationKey: string | null }) {
   const view = useSession(sessionId);
   if (view.state === 'loading') return <Notice title="One moment …" />;
   if (view.state === 'signed-out')
     return (
       <Notice title="Sign in to play">
-        <a className="btn btn-primary btn-lg" href={`/sign-in?next=${encodeURIComponent(`/play#${sessionId}`)}`}>
+        <a className="btn btn-primary btn-lg" href={`/sign-in?next=${encodeURIComponent(playAddress(sessionId, stationKey))}`}>
           Sign in
         </a>
       </Notice>
     );
   if (view.state !== 'here') return <Notice title={NOTICES[view.state][0]} text={NOTICES[view.state][1]} />;
-  return <PlayGame bundle={view.bundle} shots={view.shots} />;
+  return <PlayGame bundle={view.bundle} shots={view.shots} stationKey={stationKey} />;
 }
 
 function Notice({ title, text, children }: { title: string; text?: string; children?: React.ReactNode }) {
@@ -71,7 +73,7 @@ function Notice({ title, text, children }: { title: string; text?: string; child
   );
 }
 
-function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
+function PlayGame({ bundle, shots, stationKey }: { bundle: Bundle; shots: Shot[]; stationKey: string | null }) {
   const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
@@ -128,6 +130,7 @@ function PlayGame({ bundle, shots }: { bundle: Bundle; shots: Shot[] }) {
             system={player.units}
             balls={shots.length}
             toBeatM={toBeat(table, seat)}
+            startAt={stationKey}
           />
           {bundle.spec.open && shots.length > 0 && (
             <button type="button" className={`btn btn-outline-dark ${styles.enough}`} onClick={() => void end()}>

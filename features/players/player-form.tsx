@@ -10,6 +10,7 @@ import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { asNumber } from '../form/numbers';
+import { PaceWalk } from '../form/pace-walk';
 import { useSave } from '../form/use-save';
 import { newId } from '../play/device/ids';
 import { savePlayerAction } from './actions';
@@ -107,6 +108,13 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
                 )}
               />
             ))}
+          </div>
+          <div className="mt-2">
+            <PaceWalk
+              units={units}
+              paceM={form.getValues('paceM')}
+              onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+            />
           </div>
         </fieldset>
         <fieldset>

@@ -8,6 +8,7 @@ import { settingsSchema, type Settings } from '@/core/people/account';
 import { LengthInput } from '@/ui/length-input';
 import { Choice } from '../form/field';
 import { FormAlert } from '../form/form-alert';
+import { PaceWalk } from '../form/pace-walk';
 import { useSave } from '../form/use-save';
 import { saveSettings } from './actions';
 
@@ -78,6 +79,11 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
             />
           ))}
         </fieldset>
+        <PaceWalk
+          units={units}
+          paceM={form.getValues('paceM')}
+          onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+        />
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">
           <Button type="submit" disabled={isSubmitting}>

@@ -20,6 +20,9 @@ import styles from './designer.module.scss';
 import { nextStation } from './new-game';
 import { ChoiceField, LengthField, NumberField, TextField, useFault } from './parts';
 
+/** The id of the grip of a station on the page. */
+const gripId = (stationKey: string) => `grip-${stationKey}`;
+
 const words = (list: readonly string[]) => list.map((word) => [word, say(word)] as const);
 
 type Props = {
@@ -78,7 +81,7 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
                 onToggle={() => onChoose(field.key === chosen ? null : field.key)}
                 onMove={(to) => move(i, to)}
                 onStep={(to) => {
-                  grip.current = `grip-${field.fieldId}`;
+                  grip.current = gripId(field.key);
                   move(i, to);
                 }}
                 onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key })}
@@ -184,7 +187,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
           className={styles.grip}
           {...attributes}
           {...listeners}
-          id={`grip-${id}`}
+          id={gripId(station.key)}
           onKeyDown={(event) => {
             const to = event.key === 'ArrowUp' ? index - 1 : event.key === 'ArrowDown' ? index + 1 : -1;
             if (to < 0 || to > last) return;

@@ -1,0 +1,229 @@
+import { distance, type Point } from '../geometry/point';
+import { factsOf } from '../green/facts';
+import type { GreenPlan } from '../green/plan';
+import { walkingOrder, walkLength } from '../green/walk';
+import { budgetOf, sayMinutes } from '../game/budget';
+import { careLines } from '../game/care';
+import { sayStation, sayStationLie, stationUnit } from '../game/describe';
+import { goalInWords } from '../game/goal-words';
+import { phasesOf } from '../game/phases';
+import { rulesInWords, sayOrder, scoringInWords } from '../game/say-game';
+import { schemeOf } from '../game/scoring';
+import { isBodyMeasure, sayRadius } from '../game/sizes';
+import type { GameSpec } from '../game/spec';
+import type { Station } from '../game/station';
+import { counted, formatLeft, formatLength, inWords } from '../units/format';
+import { fromMetres, type UnitSystem } from '../units/length';
+import { inSticks, known, sayPaces, type Measures } from './hands';
+
+export type ZoneLine = {
+  /** "inside: 4", "lands". */
+  what: string;
+  radiusM: number;
+  /** In the unit of the game. */
+  says: string;
+  /** Another way to lay it out: with sticks, or by tape where the unit is a stick already; null where there is none. */
+  laidOut: string | null;
+};
+
+export type StationLine = {
+  key: string;
+  no: number;
+  station: Station;
+  name: string;
+  lie: string;
+  /** From the hole, in the reader's unit and in paces. */
+  far: string;
+  paces: string;
+  /** The letter of its hole on the plan; null on no green. */
+  hole: string | null;
+  /** From the station before, in paces; null for the first, and on no green. */
+  walk: string | null;
+  /** What else belongs to it: where to land, the club, the par, the balls. */
+  more: string[];
+};
+
+/** All that is needed to set a game up, in words and figures, for one who measures with their own lengths. */
+export type SetUpSheet = {
+  title: string;
+  meta: string[];
+  measures: string;
+  bring: string[];
+  zones: ZoneLine[];
+  stations: StationLine[];
+  /** The shortest walk for putting the stations out; null on no green or where it is the order of the game. */
+  walk: string | null;
+  howItGoes: string[];
+  care: string[];
+};
+
+type Place = { title: string; plan: GreenPlan };
+
+/**
+ * The sheet for setting up a game.
+ * @param spec the game as it is for whom the zones are laid out
+ * @param place the green on which it is played; null for any
+ * @param measures of whoever sets it up
+ */
+export function setUpSheet(spec: GameSpec, place: Place | null, measures: Measures, system: UnitSystem): SetUpSheet {
+  const own = known(measures);
+  const stations = stationLines(spec, place?.plan ?? null, own.paceM, system);
+  const zones = zoneLines(spec, measures, system);
+  const alone = budgetOf(spec);
+  const unit = system === 'metric' ? 'm' : 'in';
+  const length = (metres: number) => formatLength(metres, unit, unit === 'm' ? 2 : 0);
+  return {
+    title: spec.title,
+    meta: [
+      schemeOf(spec.scoring).label,
+      ...(place ? [place.title] : []),
+      ...(spec.open ? ['stations called live'] : [`${sayMinutes(alone.totalS)} alone, ${sayMinutes(budgetOf(spec, 4).totalS)} for four`]),
+    ],
+    measures: `1 pace = ${length(own.paceM)} · club ${length(own.clubM)} · putter ${length(own.putterM)} · flagstick ${length(own.flagstickM)}`,
+    bring: bringList(spec, alone.balls, zones, system),
+    zones,
+    stations,
+    walk: walkLine(spec, place?.plan ?? null, own.paceM),
+    howItGoes: howItGoes(spec, system),
+    care: careLines(spec),
+  };
+}
+
+/** Where the stations of a game stand on its plan; null for one that stands on none. */
+function placesOf(spec: GameSpec, plan: GreenPlan | null): (Point | null)[] {
+  return spec.stations.map((station) => plan?.stations.find((one) => one.key === station.place)?.at ?? null);
+}
+
+function stationLines(spec: GameSpec, plan: GreenPlan | null, paceM: number, system: UnitSystem): StationLine[] {
+  const places = placesOf(spec, plan);
+  return spec.stations.map((station, i) => {
+    const there = plan?.stations.find((one) => one.key === station.place);
+    const [here, before] = [places[i], places[i - 1]];
+    return {
+      key: station.key,
+      no: i + 1,
+      station,
+      name: sayStation(station, system),
+      lie: sayStationLie(station),
+      far: formatLength(station.distanceM, stationUnit(station, system), 1),
+      paces: sayPaces(station.distanceM, paceM),
+      hole: plan && there ? factsOf(plan, there, system).hole.label : null,
+      walk: here && before ? sayPaces(distance(before, here), paceM) : null,
+      more: moreOf(spec, station, paceM, system),
+    };
+  });
+}
+
+function moreOf(spec: GameSpec, station: Station, paceM: number, system: UnitSystem): string[] {
+  const { scoring } = spec;
+  const unit = stationUnit(station, system);
+  const lands = phasesOf(spec).some((phase) => phase.scoring.scheme === 'landing_zone') && station.carryM !== null;
+  return [
+    station.target === 'peg' && 'to a peg',
+    station.shape,
+    station.club && `with the ${station.club}`,
+    lands && `lands at ${formatLength(station.carryM!, unit)}, ${sayPaces(station.carryM!, paceM)} from the ball`,
+    scoring.scheme === 'hole_out' && `par ${station.par ?? 2}`,
+    schemeOf(scoring).countsBalls && !spec.open && counted(station.balls, 'ball'),
+  ].filter((text) => typeof text === 'string');
+}
+
+/** The zones of a game to be laid out, in the game's unit and in sticks; each radius once. */
+function zoneLines(spec: GameSpec, measures: Measures, system: UnitSystem): ZoneLine[] {
+  const found: ZoneLine[] = [];
+  // A zone in somebody's clubs is laid out with them: its length is said for whoever has only a tape.
+  const laidOut = (radiusM: number) => (isBodyMeasure(spec.sizes.unit) ? formatLeft(radiusM, system) : inSticks(radiusM, measures));
+  for (const phase of phasesOf(spec)) {
+    const { scoring } = phase;
+    const add = (what: string, radiusM: number | null) => {
+      if (radiusM === null || radiusM === 0 || found.some((one) => one.what === what && one.radiusM === radiusM)) return;
+      found.push({
+        what,
+        radiusM,
+        says: sayRadius(radiusM, spec.sizes, system),
+        laidOut: what === 'measured' ? null : laidOut(radiusM),
+      });
+    };
+    switch (scoring.scheme) {
+      case 'ring_points':
+        scoring.rings.forEach((ring) => add(String(ring.points), ring.radiusM));
+        break;
+      case 'hits':
+        add('a hit', scoring.radiusM);
+        break;
+      case 'ladder':
+        add('climbs', scoring.radiusM);
+        break;
+      case 'streak':
+        add('goes on', scoring.radiusM);
+        break;
+      case 'landing_zone':
+        add('lands', scoring.sizeM);
+        add('finishes', scoring.finishM);
+        break;
+      case 'total_left':
+      case 'nearest_wins':
+      case 'club_trial':
+        add('measured', scoring.farM);
+        break;
+      case 'hole_out':
+      case 'shot_matrix':
+        break;
+    }
+  }
+  return found.toSorted((a, b) => a.radiusM - b.radiusM);
+}
+
+function bringList(spec: GameSpec, balls: number, zones: readonly ZoneLine[], system: UnitSystem): string[] {
+  const { stations, scoring } = spec;
+  const lands = phasesOf(spec).some((phase) => phase.scoring.scheme === 'landing_zone');
+  const far = scoring.scheme === 'total_left' || scoring.scheme === 'club_trial' || scoring.scheme === 'nearest_wins';
+  const laid = zones.filter((zone) => zone.what !== 'measured' && zone.what !== 'lands');
+  const pegs = new Set(stations.filter((station) => station.target === 'peg').map((station) => station.distanceM)).size > 0;
+  const clubs = scoring.scheme === 'club_trial' ? scoring.clubs : [...new Set(stations.flatMap((station) => station.club ?? []))];
+  return [
+    spec.open ? 'balls' : counted(balls, 'ball'),
+    stations.length > 0 && `${stations.length} ${stations.length === 1 ? 'tee' : 'tees'} to mark the stations`,
+    far && 'a tape',
+    laid.length > 0 && `a string with ${laid.length === 1 ? 'a knot' : 'knots'} at ${laid.map((zone) => zone.says).join(', ')}, or hoops`,
+    laid.length > 0 && !far && `a tape of ${tapeFor(Math.max(...laid.map((zone) => zone.radiusM)), system)} or longer`,
+    lands && 'a towel or four tees for the landing zone',
+    pegs && 'a peg to stand in for the hole',
+    clubs.length > 0 && `these clubs: ${clubs.join(', ')}`,
+  ].filter((text) => typeof text === 'string');
+}
+
+/** The shortest tape that is sold and reaches so far. */
+function tapeFor(radiusM: number, system: UnitSystem): string {
+  const metres = [3, 5, 8, 10, 20, 30].find((one) => one >= radiusM) ?? 50;
+  return system === 'metric' ? `${metres} m` : `${Math.floor(fromMetres(metres, 'ft'))} ft`;
+}
+
+function walkLine(spec: GameSpec, plan: GreenPlan | null, paceM: number): string | null {
+  const places = placesOf(spec, plan).flatMap((at, i) => (at ? [{ at, no: i + 1 }] : []));
+  if (places.length < 3) return null;
+  const points = places.map(({ at }) => at);
+  const order = walkingOrder(points);
+  const asListed = walkLength(
+    points,
+    points.map((_, i) => i),
+  );
+  const shortest = walkLength(points, order);
+  if (shortest > asListed * 0.98) return `In the order of the game: ${sayPaces(asListed, paceM)} from the first to the last.`;
+  return `Put the tees out in the order ${order.map((i) => places[i]!.no).join(', ')}: ${sayPaces(shortest, paceM)}, instead of ${sayPaces(asListed, paceM)}.`;
+}
+
+function howItGoes(spec: GameSpec, system: UnitSystem): string[] {
+  const goal = goalInWords(spec, system);
+  return [
+    ...spec.leadIn.map(
+      (phase) =>
+        `First: ${phase.title}. ${phase.balls === 1 ? 'One ball' : `${capital(inWords(phase.balls))} balls`} at each, ${sayOrder(phase.order)}. ${scoringInWords(phase.scoring, spec.sizes, system)}`,
+    ),
+    scoringInWords(spec.scoring, spec.sizes, system),
+    ...rulesInWords(spec, system),
+    ...(goal ? [`Goal: ${goal}`] : []),
+  ];
+}
+
+const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);

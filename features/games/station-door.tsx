@@ -1,0 +1,65 @@
+import Link from 'next/link';
+import { sayStation, sayStationLie } from '@/core/game/describe';
+import { phasesOf } from '@/core/game/phases';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import type { GameRow } from '@/server/data';
+import { playAddress } from '../play/address';
+import styles from './games.module.scss';
+import { StartPlay, type Somebody } from './start-play';
+
+type Props = {
+  slug: string;
+  game: GameRow;
+  /** Which of the stations it is, from 0; -1 for one that the game has no more. */
+  at: number;
+  stationKey: string;
+  units: UnitSystem;
+  players: Somebody[];
+  /** Sessions of this game that are not finished. */
+  running: { sessionId: string; names: string; balls: number; when: string }[];
+};
+
+/** Where the code on a station's card leads: on with the game at this station, or into a new one that begins here. */
+export function StationDoor({ slug, game, at, stationKey, units, players, running }: Props) {
+  const { spec, gameId } = game;
+  const station = spec.stations[at];
+  const decides = phasesOf(spec).every((phase) => phase.lots === null);
+  return (
+    <div className="p-3 p-md-4" style={{ maxWidth: '40rem' }}>
+      <p className="mb-1">
+        <Link href={`/a/${slug}/games/${gameId}`}>{spec.title}</Link>
+      </p>
+      {station ? (
+        <div className={`${styles.stationLine} mb-3`}>
+          <span className={`${styles.number} fig`}>{at + 1}</span>
+          <span>
+            <h1 className="fs-3">{sayStation(station, units)}</h1>
+            <span className="small-print">{sayStationLie(station)}</span>
+          </span>
+        </div>
+      ) : (
+        <p className="empty">This station is not in the game any more: print its cards again.</p>
+      )}
+      {station && decides && <p>This game says which station comes next; it opens where it stands.</p>}
+      {running.length > 0 && (
+        <section className="mb-4">
+          <h2 className="mb-2">Go on with</h2>
+          <ul className="rows">
+            {running.map(({ sessionId, names, balls, when }) => (
+              <li key={sessionId}>
+                <a href={playAddress(sessionId, stationKey)} className="row-link">
+                  <b>{names}</b>
+                  <span className="small-print">
+                    {when} · {counted(balls, 'ball')} so far
+                  </span>
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {station && <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} at={stationKey} />}
+    </div>
+  );
+}

@@ -1,0 +1,17 @@
+/** Between the session and the station in the address of play: no id and no key of a station begins with it. */
+const AT = '~';
+
+/** Where a session is played; with a station, opened there. What stands behind "#" is neither sent nor logged. */
+export function playAddress(sessionId: string, stationKey?: string | null): string {
+  return `/play#${sessionId}${stationKey ? AT + encodeURIComponent(stationKey) : ''}`;
+}
+
+/** What such an address names behind its "#". */
+export function readPlayHash(hash: string): { sessionId: string; stationKey: string | null } {
+  const [sessionId = '', ...rest] = hash.split(AT);
+  try {
+    return { sessionId, stationKey: rest.length > 0 ? decodeURIComponent(rest.join(AT)) : null };
+  } catch {
+    return { sessionId, stationKey: null };
+  }
+}
