@@ -136,8 +136,7 @@ test('outlines that are none are refused with a sentence', () => {
       [10, 0],
     ]),
   ).toMatch('nearly nothing');
-  for (const shape of [bow, spike, touching]) expect(faultOf(shape)).toMatch(/crosses itself|nearly nothing/);
-  expect(faultOf(spike)).toMatch('crosses itself');
+  for (const shape of [bow, spike, touching]) expect(faultOf(shape)).toMatch('crosses itself');
   expect([faultOf(SQUARE), faultOf(ELL), faultOf(ELL.toReversed())]).toEqual([null, null, null]);
   expect(
     outlineSchema.safeParse(Array.from({ length: 501 }, (_, i) => along([0, 0], ofBearing(i * 0.7), 20))).error?.issues[0]?.message,

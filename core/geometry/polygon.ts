@@ -1,4 +1,4 @@
-import { polygonArea, polygonContains } from 'd3-polygon';
+import { polygonArea, polygonContains, polygonHull } from 'd3-polygon';
 import { z } from 'zod';
 import { distance, dot, nearestOn, pointSchema, unit, type Point } from './point';
 
@@ -18,6 +18,8 @@ export const outlineSchema = z
     if (fault) ctx.addIssue({ code: 'custom', message: fault });
   });
 
+const NEARLY_NOTHING = 'This outline encloses nearly nothing: less than half a square metre.';
+
 /** Pairs of following corners, the closing one included. */
 function edges(outline: Outline): [Point, Point][] {
   return outline.map((a, i) => [a, outline[(i + 1) % outline.length]!]);
@@ -27,8 +29,11 @@ function edges(outline: Outline): [Point, Point][] {
 export function faultOf(outline: Outline): string | null {
   if (outline.length < 3) return 'An outline needs three points or more.';
   if (edges(outline).some(([a, b]) => distance(a, b) < SAME_M)) return 'Two points that follow each other are at the same place.';
-  if (areaOf(outline) < 0.5) return 'This outline encloses nearly nothing: less than half a square metre.';
-  return crossesItself(outline) ? 'This outline crosses itself: move or remove a point.' : null;
+  // By its hull: of a shape that crosses itself, parts of the area cancel out.
+  const hull = polygonHull(outline as [number, number][]);
+  if (!hull || areaOf(hull) < 0.5) return NEARLY_NOTHING;
+  if (crossesItself(outline)) return 'This outline crosses itself: move or remove a point.';
+  return areaOf(outline) < 0.5 ? NEARLY_NOTHING : null;
 }
 
 /** Square metres inside an outline. */

@@ -209,8 +209,10 @@ export const GroupMark = memo(function GroupMark({
         stroke={warned ? 'var(--flag)' : 'var(--level)'}
         strokeWidth={chosen ? 3.5 : 2.2}
         strokeDasharray={plays ? undefined : '5 4'}
+        pointerEvents={plays ? 'none' : undefined}
       />
       <g transform={`translate(${x + Math.max(r, 18) * 0.72} ${y + Math.max(r, 18) * 0.72})`}>
+        <rect x={-3} y={-12} width={tag.length * 7.5 + 36} height={44} fill="transparent" />
         <rect
           x={-3}
           y={-3}

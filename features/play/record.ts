@@ -19,10 +19,10 @@ export function tableOf({ sessionId, spec, players }: Sitting, shots: readonly S
   return playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
 }
 
-/** Whether a turn can be played now: it is the next one, one that may be chosen, or one at a station that is just being called. */
+/** Whether a turn can be played now: it is one of those that are open, a ball hit again, or one at a station that is just being called. */
 function isOpen(standing: Standing, turn: Turn): boolean {
   if (standing.over) return false;
-  const offered = [standing.next, ...standing.choice].filter((one) => one !== null);
+  const offered = [standing.next, ...standing.open].filter((one) => one !== null);
   if (
     offered.some(
       (one) =>

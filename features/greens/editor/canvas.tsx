@@ -65,7 +65,7 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
         const at = item && placeOf(plan, item);
         grabbed.current = { item, from: toPlan(view, pixelsOf([event.clientX, event.clientY])), at: at ?? [0, 0] };
       },
-      onDrag: ({ last, tap, xy, delta, pinching, cancel }) => {
+      onDrag: ({ last, tap, xy, pinching, cancel }) => {
         if (pinching) return void cancel();
         const px = pixelsOf(xy);
         const { item: taken, from, at } = grabbed.current ?? { item: null, from: [0, 0] as Point, at: [0, 0] as Point };
@@ -83,7 +83,11 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
           if (!sameItem(taken, item)) choose(taken);
           onDrag(moveItem(plan, taken, onGrid([at[0] + now[0] - from[0], at[1] + now[1] - from[1]], system)));
           if (last) onDrop();
-        } else onView(panned(view, delta));
+        } else {
+          // What was under the finger stays under it.
+          const held = toPixels(view, from);
+          onView(panned(view, [px[0] - held[0], px[1] - held[1]]));
+        }
         if (last) grabbed.current = null;
       },
       onPinch: ({ origin, first, movement: [scale], memo: was }) => {
@@ -183,6 +187,16 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
               </Target>
             );
           })}
+        {plan.stations.map((station, i) => (
+          <StationTarget
+            key={station.key}
+            station={station}
+            no={i + 1}
+            view={view}
+            chosen={chosen === station}
+            warned={warned.has(station.key)}
+          />
+        ))}
         {plan.groups.map((group) => {
           const [x, y] = toPixels(view, groupAt(plan, group));
           const own: Item = { kind: 'group', key: group.key };
@@ -192,7 +206,8 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
               item={own}
               x={x}
               y={y}
-              r={Math.max(NEAR_PX, group.radiusM * view.perM)}
+              // At a station the station lies on top: the group is taken by its tag.
+              r={group.station === null ? Math.max(NEAR_PX, group.radiusM * view.perM) : 0}
               name={`Group ${group.label}`}
               chosen={sameItem(item, own)}
             >
@@ -208,16 +223,6 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
             </Target>
           );
         })}
-        {plan.stations.map((station, i) => (
-          <StationTarget
-            key={station.key}
-            station={station}
-            no={i + 1}
-            view={view}
-            chosen={chosen === station}
-            warned={warned.has(station.key)}
-          />
-        ))}
         {showsGrips &&
           gripsOf(outlineOf(plan, edited) ?? []).map((index) => {
             const [x, y] = toPixels(view, outlineOf(plan, edited)![index]!);

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
 import { faultOf } from '@/core/geometry/polygon';
@@ -157,8 +157,9 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
     router.push(`/a/${slug}/games/new?green=${greenId}`);
   };
 
-  const onKeyDown = (event: KeyboardEvent) => {
-    const typing = (event.target as Element).matches('input, select, textarea');
+  // On the window: what was focused may be gone, as after removing it.
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const typing = event.target instanceof Element && event.target.matches('input, select, textarea');
     const control = event.ctrlKey || event.metaKey;
     if (control && event.key.toLowerCase() === 's') {
       event.preventDefault();
@@ -177,7 +178,12 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
     else if (event.key === '+' || event.key === '=') setView(zoomed(view, 1.25));
     else if (event.key === '-') setView(zoomed(view, 0.8));
     else if (event.key === '0') setView(fitted(plan, view.wide, view.high));
-  };
+  });
+  useEffect(() => {
+    const listener = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, []);
   const station = chosen?.kind === 'station' ? plan.stations.find((one) => one.key === chosen.key) : undefined;
   const grouped = plan.groups.length > 0 && tool !== 'scatter';
   const asked = grouped
@@ -187,7 +193,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
 
   return (
     <EditingContext value={context}>
-      <div className={styles.editor} onKeyDown={onKeyDown}>
+      <div className={styles.editor}>
         <div className={styles.left}>
           <Tools tool={tool} plan={plan} onTake={take} />
           <div ref={place} className={styles.place}>

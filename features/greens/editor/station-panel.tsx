@@ -40,7 +40,9 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
   const path = `stations.${no - 1}.at`;
   const degrees = bearing(hole.at, station.at);
   const paces = paceM === null ? '' : ` · ${Math.round(line.distanceM / paceM)} of your paces`;
-  const level = Math.abs(line.uphill) < 5e-4 && Math.abs(line.leftUp) < 5e-4;
+  const slight = (part: number) => Math.abs(part) < 5e-4;
+  const lengthways = slight(line.uphill) ? 'level' : `${line.uphill > 0 ? 'up' : 'down'} ${percent(line.uphill)}`;
+  const across = slight(line.leftUp) ? 'level' : `falls ${line.leftUp > 0 ? 'right' : 'left'} ${percent(line.leftUp)}`;
   const sand = (keys: readonly string[]) => (keys.length === 1 ? 'a bunker' : `${keys.length} bunkers`);
   return (
     <>
@@ -61,16 +63,7 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
                 : 'none'
           }
         />
-        <Fact
-          name="slope along / across"
-          value={
-            plan.slope === null
-              ? 'not measured'
-              : level
-                ? 'level'
-                : `${line.uphill >= 0 ? 'up' : 'down'} ${percent(line.uphill)} / falls ${line.leftUp >= 0 ? 'right' : 'left'} ${percent(line.leftUp)}`
-          }
-        />
+        <Fact name="slope along / across" value={plan.slope === null ? 'not measured' : `${lengthways} / ${across}`} />
       </dl>
       <p className={styles.suggestion}>
         <b>{capital(say(suggested.shotType))}.</b> {suggested.reason}
