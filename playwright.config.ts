@@ -33,6 +33,7 @@ export default defineConfig({
   projects: [
     { name: 'sign-in', testMatch: 'sign-in.setup.ts' },
     { name: 'browser', testMatch: '*.spec.ts', dependencies: ['sign-in'], use: { storageState: 'test-results/coach.json' } },
+    { name: 'bench', testMatch: '*.bench.ts', dependencies: ['sign-in'], use: { storageState: 'test-results/coach.json', trace: 'off' } },
     { name: 'screenshots', testMatch: 'screenshots.shots.ts', dependencies: ['sign-in'], use: { storageState: 'test-results/coach.json' } },
   ],
 });

@@ -8,10 +8,10 @@ import { main, say } from './lib/say.mjs';
 import { runJest, runPlaywright } from './lib/suites.mjs';
 
 /**
- * All tests, or a part of them: `unit` (core, screens, queries), `e2e` (the real interface in a browser), or
- * `screenshots` (the pictures of docs/screenshots, taken anew). What stands behind the part goes to the test runner.
+ * All tests, or a part of them: `unit` (core, screens, queries), `e2e` (the real interface in a browser), `screenshots`
+ * (the pictures of docs/screenshots, taken anew), or `bench` (what a frame in the browser takes). What stands behind the part goes to the test runner.
  */
-const PARTS = ['unit', 'e2e', 'screenshots'];
+const PARTS = ['unit', 'e2e', 'screenshots', 'bench'];
 const part = PARTS.includes(process.argv[2]) ? process.argv[2] : 'all';
 const rest = process.argv.slice(part === 'all' ? 2 : 3);
 
@@ -53,7 +53,7 @@ await main(async () => {
       });
       undo.push(() => app.kill('SIGTERM'));
       say('Browser tests …');
-      const project = part === 'screenshots' ? ['--project=screenshots'] : ['--project=browser'];
+      const project = [`--project=${part === 'screenshots' || part === 'bench' ? part : 'browser'}`];
       tally.add(await runPlaywright(url, databaseUrl, [...project, ...rest]));
     }
   } finally {

@@ -12,11 +12,11 @@ const SAME_M = 1e-6;
 export const outlineSchema = z
   .array(pointSchema)
   .max(MOST_POINTS, `An outline has at most ${MOST_POINTS} points.`)
-  .readonly()
   .superRefine((outline, ctx) => {
     const fault = faultOf(outline);
     if (fault) ctx.addIssue({ code: 'custom', message: fault });
-  });
+  })
+  .transform((outline): Outline => outline);
 
 const NEARLY_NOTHING = 'This outline encloses nearly nothing: less than half a square metre.';
 
@@ -74,12 +74,19 @@ export function contains(outline: Outline, p: Point): boolean {
 
 /** Metres from a place to the nearest of an outline's edges, from the inside as from the outside. */
 export function toEdge(outline: Outline, p: Point): number {
+  // The square of the distance to each edge; written out, because a plan asks for it at every step of a finger.
   let least = Infinity;
-  for (let i = 0; i < outline.length; i++) {
-    const d = distance(p, nearestOn(outline[i]!, outline[(i + 1) % outline.length]!, p));
-    if (d < least) least = d;
+  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
+    const a = outline[j]!;
+    const dx = outline[i]![0] - a[0];
+    const dy = outline[i]![1] - a[1];
+    const square = dx * dx + dy * dy;
+    const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / square));
+    const x = a[0] + t * dx - p[0];
+    const y = a[1] + t * dy - p[1];
+    least = Math.min(least, x * x + y * y);
   }
-  return least;
+  return Math.sqrt(least);
 }
 
 /** A part of a line, in metres from its beginning. */
@@ -93,16 +100,13 @@ export type Stretch = { from: number; to: number };
  * @returns stretches in order, none of them touching the next
  */
 export function stretchesInside(outline: Outline, start: Point, direction: Point, lengthM: number): Stretch[] {
-  const left: Point = [-direction[1], direction[0]];
+  // Of each corner: how far along the line, and how far to the left of it.
+  const ahead = outline.map((p) => (p[0] - start[0]) * direction[0] + (p[1] - start[1]) * direction[1]);
+  const aside = outline.map((p) => (p[1] - start[1]) * direction[0] - (p[0] - start[0]) * direction[1]);
   const cuts: number[] = [0];
-  for (const [a, b] of edges(outline)) {
-    const [pa, pb]: [Point, Point] = [
-      [a[0] - start[0], a[1] - start[1]],
-      [b[0] - start[0], b[1] - start[1]],
-    ];
-    const [ha, hb] = [dot(pa, left), dot(pb, left)];
-    if (Math.abs(ha) < SAME_M) cuts.push(dot(pa, direction));
-    if (ha * hb < 0) cuts.push((dot(pa, direction) * hb - dot(pb, direction) * ha) / (hb - ha));
+  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
+    if (Math.abs(aside[j]!) < SAME_M) cuts.push(ahead[j]!);
+    if (aside[j]! * aside[i]! < 0) cuts.push((ahead[j]! * aside[i]! - ahead[i]! * aside[j]!) / (aside[i]! - aside[j]!));
   }
   const end = Math.min(lengthM, Math.max(...cuts) + 1);
   const stops = [...cuts.filter((t) => t >= 0 && t < end), end].sort((a, b) => a - b);
@@ -125,21 +129,23 @@ export function stretchesInside(outline: Outline, start: Point, direction: Point
  * @param halfDeg less than 90
  */
 export function fanTouches(outline: Outline, tip: Point, direction: Point, halfDeg: number, reachM: number): boolean {
+  if (contains(outline, tip)) return true;
+  if (toEdge(outline, tip) > reachM) return false;
   const half = (halfDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(half), Math.sin(half)];
   const within = (p: Point) => {
-    const v: Point = [p[0] - tip[0], p[1] - tip[1]];
-    const d = Math.hypot(...v);
-    return d <= reachM && (d === 0 || dot(v, direction) / d >= Math.cos(half) - 1e-12);
+    const d = distance(tip, p);
+    return d <= reachM && (p[0] - tip[0]) * direction[0] + (p[1] - tip[1]) * direction[1] >= d * (cos - 1e-12);
   };
-  const rotated = (a: number): Point => [
-    direction[0] * Math.cos(a) - direction[1] * Math.sin(a),
-    direction[0] * Math.sin(a) + direction[1] * Math.cos(a),
+  const end = (sine: number): Point => [
+    tip[0] + (direction[0] * cos - direction[1] * sine) * reachM,
+    tip[1] + (direction[0] * sine + direction[1] * cos) * reachM,
   ];
-  const sides = [rotated(half), rotated(-half)].map(([x, y]): Point => [tip[0] + x * reachM, tip[1] + y * reachM]);
-  return (
-    contains(outline, tip) ||
-    edges(outline).some(([a, b]) => within(a) || within(nearestOn(a, b, tip)) || sides.some((s) => meet(a, b, tip, s)))
-  );
+  const [left, right] = [end(sin), end(-sin)];
+  return outline.some((b, i) => {
+    const a = outline[i === 0 ? outline.length - 1 : i - 1]!;
+    return within(b) || within(nearestOn(a, b, tip)) || meet(a, b, tip, left) || meet(a, b, tip, right);
+  });
 }
 
 /** The corners of the smallest upright box round some places. */

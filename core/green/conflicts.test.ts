@@ -14,6 +14,7 @@ const player = ({ shot = 'pitch', far = 20, hands = 'right', radiusM = 0.5 }: Pl
   radiusM,
   hands,
   plays: { to: [0, far], holeKey: 'h1', holeName: 'hole A', shotType: shot },
+  collects: true,
 });
 /** People who wait, in a direction from the player. */
 const waiting = (deg: number, far: number, radiusM = 0.5): Party => ({
@@ -23,6 +24,7 @@ const waiting = (deg: number, far: number, radiusM = 0.5): Party => ({
   radiusM,
   hands: 'right',
   plays: null,
+  collects: false,
 });
 const found = (from: Party, to: Party) =>
   conflictsOf([from, to])

@@ -35,6 +35,8 @@ export type Party = {
   radiusM: number;
   hands: Hands;
   plays: { to: Point; holeKey: string; holeName: string; shotType: ShotType } | null;
+  /** Whether they are known to walk to their hole and collect. */
+  collects: boolean;
 };
 
 /** The fans of a line of play: where balls of this kind of shot may go. */
@@ -75,10 +77,10 @@ export type Conflict = {
 };
 
 /** How a line of play bears on people at a place; null where it does not. */
-function bears(from: Party, fans: Fans, at: Point, radiusM: number): Pick<Conflict, 'level' | 'why' | 'distanceM'> | null {
+function bears(from: Party, fans: Fans, lineDeg: number, at: Point, radiusM: number): Pick<Conflict, 'level' | 'why' | 'distanceM'> | null {
   const distanceM = distance(from.at, at);
   if (distanceM <= fans.swingM + from.radiusM + radiusM) return { level: 'red', why: 'swing', distanceM };
-  const offDeg = turn(bearing(from.at, from.plays!.to), bearing(from.at, at));
+  const offDeg = turn(lineDeg, bearing(from.at, at));
   const widerDeg = (Math.asin(Math.min(1, radiusM / distanceM)) * 180) / Math.PI;
   const off = Math.abs(offDeg) - widerDeg;
   const near = distanceM - radiusM;
@@ -92,18 +94,20 @@ function bears(from: Party, fans: Fans, at: Point, radiusM: number): Pick<Confli
 /**
  * Possible conflicts between people who use a green at once, in both directions, the worst first: red before amber,
  * a swing before a line before a shank, the nearer before the farther. None found proves nothing.
+ * @param of only those in which the party of this key has a part
  */
-export function conflictsOf(parties: readonly Party[]): Conflict[] {
+export function conflictsOf(parties: readonly Party[], of?: string): Conflict[] {
   const found: Conflict[] = [];
   for (const from of parties) {
     const fans = fansOf(from);
     if (!fans) continue;
+    const lineDeg = bearing(from.at, from.plays!.to);
     for (const to of parties) {
-      if (to === from) continue;
-      const standing = bears(from, fans, to.at, to.radiusM);
+      if (to === from || (of !== undefined && from.key !== of && to.key !== of)) continue;
+      const standing = bears(from, fans, lineDeg, to.at, to.radiusM);
       if (standing) found.push({ ...standing, from, to, where: 'standing' });
-      if (!to.plays) continue;
-      const collecting = bears(from, fans, to.plays.to, to.radiusM);
+      if (!to.plays || !to.collects) continue;
+      const collecting = bears(from, fans, lineDeg, to.plays.to, to.radiusM);
       if (collecting) found.push({ ...collecting, from, to, where: 'collecting' });
     }
   }

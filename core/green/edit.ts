@@ -13,7 +13,11 @@ export type Item =
 /** A group dropped this near to a station stands at it, in metres. */
 const AT_STATION_M = 1.5;
 
-export const sameItem = (a: Item | null, b: Item | null) => a !== null && b !== null && JSON.stringify(a) === JSON.stringify(b);
+/** Whether two name the same thing; where one is missing they do not. */
+export function sameItem(a: Item | null, b: Item | null): boolean {
+  if (a === null || b === null || a.kind !== b.kind) return false;
+  return ('key' in a ? a.key : null) === ('key' in b ? b.key : null) && ('index' in a ? a.index : 0) === ('index' in b ? b.index : 0);
+}
 
 /** Where something is; null for what the plan no longer has. Of an area, its first corner. */
 export function placeOf(plan: GreenPlan, item: Item): Point | null {

@@ -28,6 +28,7 @@ export function partiesOf(
       radiusM: ALONE_M,
       hands: 'mixed',
       plays: plays(station),
+      collects: false,
     }));
   return plan.groups.map((group) => {
     const station = plan.stations.find((one) => one.key === group.station);
@@ -38,6 +39,7 @@ export function partiesOf(
       radiusM: group.radiusM,
       hands: group.hands,
       plays: station ? plays(station) : null,
+      collects: station !== undefined,
     };
   });
 }

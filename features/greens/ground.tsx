@@ -65,7 +65,7 @@ type Props = {
 };
 
 /** The green, its fringe and what lies around it, with where it falls. */
-export function Ground({ plan, view, system, grid = true }: Props) {
+export const Ground = memo(function Ground({ plan, view, system, grid = true }: Props) {
   const { perM, wide, high } = view;
   const [ox, oy] = toPixels(view, [0, 0]);
   // A square of the grid is 5 yd, or 5 m.
@@ -89,7 +89,7 @@ export function Ground({ plan, view, system, grid = true }: Props) {
       <Fall outline={outline} slope={slope} view={view} />
     </>
   );
-}
+});
 
 /** What the areas are, where they are large enough to be written on; a bunker is one without words. */
 const Names = memo(function Names({ areas, view }: { areas: GreenPlan['areas']; view: PlanView }) {

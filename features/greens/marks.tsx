@@ -54,10 +54,10 @@ export const StationMark = memo(function StationMark({
   warned: boolean;
 }) {
   return (
-    <>
+    <g transform={`translate(${x} ${y})`}>
       <rect
-        x={x - 14}
-        y={y - 14}
+        x={-14}
+        y={-14}
         width={28}
         height={28}
         rx={3}
@@ -65,10 +65,10 @@ export const StationMark = memo(function StationMark({
         stroke={warned ? 'var(--flag)' : 'var(--ink)'}
         strokeWidth={warned ? 3 : 1.8}
       />
-      <text x={x} y={y + 5.5} fontSize={16} fontWeight={750} textAnchor="middle" fill={chosen ? '#fff' : 'var(--ink)'}>
+      <text y={5.5} fontSize={16} fontWeight={750} textAnchor="middle" fill={chosen ? '#fff' : 'var(--ink)'}>
         {no}
       </text>
-    </>
+    </g>
   );
 });
 
@@ -92,17 +92,8 @@ export function TapeLine({ ball, facts, view, system }: { ball: Point; facts: St
   return (
     <g transform={`translate(${x} ${y}) rotate(${deg})`} pointerEvents="none">
       <rect x={0} y={-6} width={length} height={12} fill="var(--tape)" />
-      {Array.from({ length: ticks }, (_, i) => (
-        <line
-          key={i}
-          x1={(i + 1) * unitPx}
-          x2={(i + 1) * unitPx}
-          y1={6}
-          y2={(i + 1) % 5 ? 2 : -3}
-          stroke="var(--tape-ink)"
-          strokeWidth={(i + 1) % 5 ? 0.8 : 1.5}
-        />
-      ))}
+      <path d={tickPath(ticks, unitPx, 1)} stroke="var(--tape-ink)" strokeWidth={0.8} />
+      <path d={tickPath(ticks, unitPx, 5)} stroke="var(--tape-ink)" strokeWidth={1.5} />
       {edgeM > 0 && (
         <g transform={`translate(${edgeM * view.perM} 0)`}>
           <line y1={-14} y2={14} stroke="var(--ink)" strokeWidth={2.6} />
@@ -124,6 +115,13 @@ export function TapeLine({ ball, facts, view, system }: { ball: Point; facts: St
       )}
     </g>
   );
+}
+
+/** The marks of a tape, from the first on: all of them short, or every fifth longer. */
+function tickPath(ticks: number, unitPx: number, every: 1 | 5): string {
+  let path = '';
+  for (let i = every; i <= ticks; i += every) path += `M${Math.round(i * unitPx * 10) / 10},6V${every === 1 ? 2 : -3}`;
+  return path;
 }
 
 /** A part of a disc from a tip, between two compass bearings. */
@@ -234,7 +232,7 @@ export const GroupMark = memo(function GroupMark({
 });
 
 /** The scale, as a piece of tape: as long as a round number of yards or metres. */
-export function ScaleTape({ view, system }: { view: PlanView; system: UnitSystem }) {
+export const ScaleTape = memo(function ScaleTape({ view, system }: { view: PlanView; system: UnitSystem }) {
   const unit = system === 'metric' ? 'm' : 'yd';
   const unitPx = METRES_PER[unit] * view.perM;
   const step = [1, 2, 5, 10, 20].find((one) => one * unitPx >= 24) ?? 20;
@@ -252,4 +250,4 @@ export function ScaleTape({ view, system }: { view: PlanView; system: UnitSystem
       ))}
     </g>
   );
-}
+});

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useEffect, useEffectEvent, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useGesture } from '@use-gesture/react';
 import type { Point } from '@/core/geometry/point';
 import type { Party } from '@/core/green/conflicts';
@@ -56,7 +56,7 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
     return [clientX - box.left, clientY - box.top];
   };
 
-  useGesture(
+  const bind = useGesture(
     {
       onPointerDown: ({ event }) => {
         // Only here is the target what lies under the finger: later events belong to the whole plan.
@@ -95,17 +95,23 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
         onView(zoomed(start, scale, pixelsOf(origin)));
         return start;
       },
-      onWheel: ({ event, delta: [, dy] }) => {
-        event.preventDefault();
-        onView(zoomed(view, Math.exp(-dy / 400), pixelsOf([event.clientX, event.clientY])));
-      },
     },
     {
-      target: svg,
-      eventOptions: { passive: false },
       drag: { filterTaps: true, tapsThreshold: 6, pointer: { touch: false, capture: true } },
     },
   );
+
+  // Not through React, whose wheel events can't keep the page from scrolling.
+  const onWheel = useEffectEvent((event: WheelEvent) => {
+    event.preventDefault();
+    onView(zoomed(view, Math.exp(-event.deltaY / 400), pixelsOf([event.clientX, event.clientY])));
+  });
+  useEffect(() => {
+    const element = svg.current!;
+    const listener = (event: WheelEvent) => onWheel(event);
+    element.addEventListener('wheel', listener, { passive: false });
+    return () => element.removeEventListener('wheel', listener);
+  }, []);
 
   const onKeyDown = (event: KeyboardEvent<SVGSVGElement>) => {
     const arrow = arrowOf(event.key);
@@ -132,12 +138,15 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
     }
   };
 
+  const { outline, fringeM, areas, slope, around } = plan;
+  const ground = useMemo(() => ({ outline, fringeM, areas, slope, around }), [outline, fringeM, areas, slope, around]);
   const chosen = item?.kind === 'station' ? plan.stations.find((one) => one.key === item.key) : undefined;
   const edited = item?.kind === 'corner' || item?.kind === 'area' ? item.key : null;
   const showsGrips = tool === 'choose' && (item?.kind === 'corner' || item?.kind === 'area');
   return (
     <>
       <svg
+        {...bind()}
         ref={svg}
         className={styles.map}
         width={view.wide}
@@ -152,12 +161,13 @@ export function Canvas({ view, onView, tool, corners, cross, onCross, onPut, onC
         onKeyDown={onKeyDown}
         onFocus={(event) => setKeyed(event.target.matches(':focus-visible'))}
       >
-        <Ground plan={plan} view={view} system={system} />
+        <Ground plan={ground} view={view} system={system} />
         <AreaTargets areas={plan.areas} view={view} active={tool === 'choose'} />
         <Fanned parties={fanned} view={view} />
-        {plan.stations.map((station) => (
-          <StationLine key={station.key} station={station} plan={plan} view={view} />
-        ))}
+        {plan.stations.map((station) => {
+          const hole = plan.holes.find((one) => one.key === station.hole);
+          return hole && <StationLine key={station.key} from={station.at} to={hole.at} view={view} />;
+        })}
         {chosen && <ChosenTape station={chosen} view={view} />}
         {plan.holes.map((hole) => {
           const [x, y] = toPixels(view, hole.at);
@@ -275,12 +285,10 @@ const StationTarget = memo(function StationTarget({ station, no, view, chosen, w
   );
 });
 
-function StationLine({ station, plan, view }: { station: PlanStation; plan: GreenPlan; view: PlanView }) {
-  const hole = plan.holes.find((one) => one.key === station.hole);
-  if (!hole) return null;
-  const [[x1, y1], [x2, y2]] = [toPixels(view, station.at), toPixels(view, hole.at)];
+const StationLine = memo(function StationLine({ from, to, view }: { from: Point; to: Point; view: PlanView }) {
+  const [[x1, y1], [x2, y2]] = [toPixels(view, from), toPixels(view, to)];
   return <PlayLine x1={x1} y1={y1} x2={x2} y2={y2} />;
-}
+});
 
 function ChosenTape({ station, view }: { station: PlanStation; view: PlanView }) {
   const { plan, factsFor, system } = useEditing();

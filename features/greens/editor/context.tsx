@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, use } from 'react';
+import { createContext, memo, use, type ReactNode } from 'react';
 import type { Item } from '@/core/green/edit';
 import type { StationFacts } from '@/core/green/facts';
 import { greenPlanSchema, type GreenPlan, type PlanStation } from '@/core/green/plan';
@@ -12,6 +12,8 @@ export type Editing = {
   system: UnitSystem;
   /** The coach's own pace, in metres; null where it was never measured. */
   paceM: number | null;
+  /** Whether something is being dragged just now. */
+  dragging: boolean;
   item: Item | null;
   choose: (item: Item | null) => void;
   change: (plan: GreenPlan, tag?: string | null) => void;
@@ -27,6 +29,18 @@ export function useEditing(): Editing {
   if (!editing) throw new Error('Outside the editor of greens.');
   return editing;
 }
+
+/** Holds still what stands in it while something is dragged: what nobody reads then is not worth a frame. */
+export function Still({ children }: { children: ReactNode }) {
+  const editing = useEditing();
+  return <Held editing={editing}>{children}</Held>;
+}
+const Held = memo(
+  function Held({ editing, children }: { editing: Editing; children: ReactNode }) {
+    return <EditingContext value={editing}>{children}</EditingContext>;
+  },
+  (_, next) => next.editing.dragging,
+);
 
 /** What is wrong with a plan at one of its paths, in a sentence. */
 export function faultAt(plan: GreenPlan, path: string): string | undefined {

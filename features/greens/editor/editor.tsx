@@ -21,7 +21,7 @@ import { saveGreenAction } from '../actions';
 import { fitted, zoomed, type PlanView } from '../plan-view';
 import { Canvas } from './canvas';
 import { ConflictsPanel } from './conflicts-panel';
-import { EditingContext, type Editing } from './context';
+import { EditingContext, Still, type Editing } from './context';
 import styles from './editor.module.scss';
 import { GreenPanel } from './green-panel';
 import { AreaPanel, GroupPanel, HeightPanel, HolePanel } from './item-panels';
@@ -70,10 +70,10 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
   }, []);
   const chosen = item && placeOf(plan, item) ? item : null;
   const context = useMemo<Editing>(
-    () => ({ plan, system, paceM, item: chosen, choose: setItem, change, factsFor, report }),
+    () => ({ plan, system, paceM, dragging: editing.dragging, item: chosen, choose: setItem, change, factsFor, report }),
     // `change` only dispatches: it is the same whichever render made it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [plan, system, paceM, item, factsFor, report],
+    [plan, system, paceM, editing.dragging, item, factsFor, report],
   );
 
   const problems = useMemo(
@@ -195,7 +195,9 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
     <EditingContext value={context}>
       <div className={styles.editor}>
         <div className={styles.left}>
-          <Tools tool={tool} plan={plan} onTake={take} />
+          <Still>
+            <Tools tool={tool} plan={plan} onTake={take} />
+          </Still>
           <div ref={place} className={styles.place}>
             <Canvas
               view={view}
@@ -245,18 +247,20 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
           </p>
         </div>
         <div className={styles.right}>
-          <div className={styles.head}>
-            <h1>{plan.title.trim() || 'A green'}</h1>
-            <div className={styles.steps}>
-              <button type="button" disabled={!editing.canUndo} onClick={editing.undo}>
-                Undo
-              </button>
-              <button type="button" disabled={!editing.canRedo} onClick={editing.redo}>
-                Redo
-              </button>
+          <Still>
+            <div className={styles.head}>
+              <h1>{plan.title.trim() || 'A green'}</h1>
+              <div className={styles.steps}>
+                <button type="button" disabled={!editing.canUndo} onClick={editing.undo}>
+                  Undo
+                </button>
+                <button type="button" disabled={!editing.canRedo} onClick={editing.redo}>
+                  Redo
+                </button>
+              </div>
             </div>
-          </div>
-          <p className="small-print mb-2">{sayGreen(plan, saved.version)}</p>
+            <p className="small-print mb-2">{sayGreen(plan, saved.version)}</p>
+          </Still>
           {chosen && (
             <button type="button" className={styles.back} onClick={() => setItem(null)}>
               ‹ the whole green
@@ -294,36 +298,38 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
               {saying.refused}
             </p>
           )}
-          <div className={styles.keys}>
-            <Button variant={dirty ? 'primary' : 'outline-dark'} disabled={blocked || busy || !dirty} onClick={() => void save()}>
-              {dirty ? 'Save the green' : 'Saved'}
-            </Button>
-            <Button
-              variant={dirty ? 'outline-dark' : 'primary'}
-              disabled={blocked || busy || plan.stations.length === 0}
-              onClick={() => void makeGame()}
-            >
-              Make a game here
-            </Button>
-          </div>
-          {saying && 'saved' in saying && <SavedNote saved={saying.saved} />}
-          {saved.version !== null && (
-            <>
-              {games.length > 0 && (
-                <p className="small-print mt-3 mb-0">
-                  Games on it:{' '}
-                  {games.map((game, i) => (
-                    <span key={game.gameId}>
-                      {i > 0 && ', '}
-                      <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
-                    </span>
-                  ))}
-                  . They follow what is saved here.
-                </p>
-              )}
-              {tools}
-            </>
-          )}
+          <Still>
+            <div className={styles.keys}>
+              <Button variant={dirty ? 'primary' : 'outline-dark'} disabled={blocked || busy || !dirty} onClick={() => void save()}>
+                {dirty ? 'Save the green' : 'Saved'}
+              </Button>
+              <Button
+                variant={dirty ? 'outline-dark' : 'primary'}
+                disabled={blocked || busy || plan.stations.length === 0}
+                onClick={() => void makeGame()}
+              >
+                Make a game here
+              </Button>
+            </div>
+            {saying && 'saved' in saying && <SavedNote saved={saying.saved} />}
+            {saved.version !== null && (
+              <>
+                {games.length > 0 && (
+                  <p className="small-print mt-3 mb-0">
+                    Games on it:{' '}
+                    {games.map((game, i) => (
+                      <span key={game.gameId}>
+                        {i > 0 && ', '}
+                        <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
+                      </span>
+                    ))}
+                    . They follow what is saved here.
+                  </p>
+                )}
+                {tools}
+              </>
+            )}
+          </Still>
         </div>
       </div>
     </EditingContext>
@@ -414,8 +420,7 @@ function useFacts(plan: GreenPlan, system: UnitSystem): (station: PlanStation) =
 function relevant(parties: readonly Party[], plan: GreenPlan, chosen: Item | null) {
   if (plan.groups.length > 0) return conflictsOf(parties);
   if (chosen?.kind !== 'station') return [];
-  // Stations have nobody who collects: that is known of groups only.
-  return conflictsOf(parties).filter(({ from, to, where }) => where === 'standing' && (from.key === chosen.key || to.key === chosen.key));
+  return conflictsOf(parties, chosen.key);
 }
 
 /** Whose fans are drawn, and who is marked: of the chosen one, or of those in the worst conflict. */

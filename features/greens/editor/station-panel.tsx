@@ -20,7 +20,7 @@ import {
 } from '@/core/golf/words';
 import { formatLength } from '@/core/units/format';
 import { fromMetres, toMetres } from '@/core/units/length';
-import { useEditing } from './context';
+import { Still, useEditing } from './context';
 import styles from './editor.module.scss';
 import { NumberBox, Pick } from './fields';
 
@@ -28,22 +28,16 @@ const percent = (part: number) => `${Math.abs(part * 100).toFixed(1)}%`;
 
 /** What the place says about a station, and what the coach says about it. */
 export function StationPanel({ station, children }: { station: PlanStation; children: ReactNode }) {
-  const { plan, system, paceM, change, choose, factsFor } = useEditing();
+  const { plan, system, paceM, factsFor } = useEditing();
   const no = plan.stations.indexOf(station) + 1;
   const facts = factsFor(station);
-  const { hole, line, suggested, shotType, surface, ground } = facts;
+  const { hole, line, suggested, shotType, surface } = facts;
   const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
   const far = (metres: number) => formatLength(metres, unit, unit === 'm' ? 1 : 0);
-  const set = (more: Partial<PlanStation>) =>
-    change({ ...plan, stations: plan.stations.map((one) => (one === station ? { ...one, ...more } : one)) });
-  const own = { kind: 'station', key: station.key } as const;
-  const path = `stations.${no - 1}.at`;
-  const degrees = bearing(hole.at, station.at);
   const paces = paceM === null ? '' : ` · ${Math.round(line.distanceM / paceM)} of your paces`;
   const slight = (part: number) => Math.abs(part) < 5e-4;
   const lengthways = slight(line.uphill) ? 'level' : `${line.uphill > 0 ? 'up' : 'down'} ${percent(line.uphill)}`;
   const across = slight(line.leftUp) ? 'level' : `falls ${line.leftUp > 0 ? 'right' : 'left'} ${percent(line.leftUp)}`;
-  const sand = (keys: readonly string[]) => (keys.length === 1 ? 'a bunker' : `${keys.length} bunkers`);
   return (
     <>
       <h2>
@@ -59,7 +53,7 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
             line.clearM !== null
               ? `carry ${far(line.clearM)} to clear`
               : line.near.length > 0
-                ? `none; ${sand(line.near)} may come into play`
+                ? `none, ${line.near.length} beside it`
                 : 'none'
           }
         />
@@ -75,6 +69,26 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
         </p>
       ))}
       {children}
+      <Still>
+        <StationFields station={station} />
+      </Still>
+    </>
+  );
+}
+
+/** Where a station stands and how its ball lies, to be changed. */
+function StationFields({ station }: { station: PlanStation }) {
+  const { plan, system, change, choose, factsFor } = useEditing();
+  const no = plan.stations.indexOf(station) + 1;
+  const { hole, line, suggested, shotType, surface, ground } = factsFor(station);
+  const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
+  const set = (more: Partial<PlanStation>) =>
+    change({ ...plan, stations: plan.stations.map((one) => (one === station ? { ...one, ...more } : one)) });
+  const own = { kind: 'station', key: station.key } as const;
+  const path = `stations.${no - 1}.at`;
+  const degrees = bearing(hole.at, station.at);
+  return (
+    <>
       <div className={`${styles.pair} mt-2`}>
         <Pick
           id="station-shot"
