@@ -1,0 +1,15 @@
+import fc from 'fast-check';
+import { playAddress, readPlayHash } from './address';
+
+const id = '01890000-0000-7000-8000-000000000001';
+
+test('an address of play names a session, and a station where one was asked for, whatever its key', () => {
+  expect(playAddress(id)).toBe(`/play#${id}`);
+  expect(readPlayHash(id)).toEqual({ sessionId: id, stationKey: null });
+  fc.assert(
+    fc.property(fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }), (stationKey) => {
+      expect(readPlayHash(playAddress(id, stationKey).slice('/play#'.length))).toEqual({ sessionId: id, stationKey });
+    }),
+  );
+  expect(readPlayHash(`${id}~%E0%A4%A`)).toEqual({ sessionId: id, stationKey: null });
+});
