@@ -16,7 +16,10 @@ module.exports = {
       comment: 'core uses zod, papaparse and small numeric packages only',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-polygon|@types/d3-polygon)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core'],
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-polygon|@types/d3-polygon)/',
+      },
     },
     room('db', '^db/', ['core']),
     room('server', '^server/', ['core', 'db']),

@@ -24,8 +24,8 @@ const SIZES = [
 ];
 
 async function ids() {
-  const [row] = await ask<{ player_id: string; game_id: string; session_id: string }>(
-    `select s.player_id, n.game_id, n.session_id from shot s join session n using (academy_id, session_id)
+  const [row] = await ask<{ player_id: string; game_id: string; session_id: string; green_id: string }>(
+    `select s.player_id, n.game_id, n.session_id, (select green_id from green g where g.academy_id = o.id order by 1 limit 1) from shot s join session n using (academy_id, session_id)
      join auth_organization o on o.id = s.academy_id where o.slug = 'lantern-hollow' and n.completed_at is not null limit 1`,
   );
   return row!;
@@ -36,7 +36,7 @@ for (const size of SIZES)
     test.setTimeout(240_000);
     const complained = complaints(page);
     await page.setViewportSize(size);
-    const { player_id, game_id, session_id } = await ids();
+    const { player_id, game_id, session_id, green_id } = await ids();
     const rooms = [
       '',
       '/games',
@@ -48,6 +48,13 @@ for (const size of SIZES)
       '/games/new?library=bag-check',
       `/games/${game_id}`,
       `/games/${game_id}/edit`,
+      `/games/${game_id}/sheet`,
+      `/games/${game_id}/at/s1`,
+      `/games/new?green=${green_id}`,
+      '/greens',
+      '/greens/new',
+      `/greens/${green_id}`,
+      `/greens/${green_id}/plan`,
       '/players',
       '/players/new',
       `/players/${player_id}`,
@@ -61,6 +68,14 @@ for (const size of SIZES)
       await page.waitForLoadState('networkidle');
       await examine(page, room || 'today');
     }
+    // The plan of a green with a station chosen and two groups on it, and the stations that are scattered.
+    await page.goto('/a/lantern-hollow/greens');
+    await page.getByRole('link', { name: /Low green/ }).click();
+    await page.getByRole('button', { name: 'Station 5', exact: true }).click();
+    await examine(page, 'a station of a green');
+    await page.getByRole('button', { name: 'Scatter …' }).click();
+    await page.getByRole('button', { name: 'Put them down' }).click();
+    await examine(page, 'scattered stations');
     expect(complained).toEqual([]);
   });
 

@@ -35,6 +35,22 @@ test('the desk', async ({ page }) => {
   await shoot(page, 'logbook');
 });
 
+test('greens and the sheet', async ({ page }) => {
+  await page.goto(`${base}/greens`);
+  await page.getByRole('link', { name: /Low green/ }).click();
+  await page.getByRole('button', { name: 'Station 5', exact: true }).click();
+  await expect(page.getByText('carry to the edge')).toBeVisible();
+  await shoot(page, 'green');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await shoot(page, 'green-phone');
+  await page.setViewportSize({ width: 860, height: 1180 });
+  await page.goto(`${base}/games`);
+  await page.getByRole('link', { name: /Round the Low Green/ }).click();
+  await page.getByRole('link', { name: 'Set it up' }).click();
+  await expect(page.getByRole('heading', { name: 'Bring' })).toBeVisible();
+  await shoot(page, 'sheet');
+});
+
 test('play', async ({ page }) => {
   test.setTimeout(120_000);
   await page.setViewportSize({ width: 390, height: 844 });

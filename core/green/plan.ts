@@ -139,4 +139,3 @@ export type Hole = GreenPlan['holes'][number];
 export type PlanStation = GreenPlan['stations'][number];
 export type Area = GreenPlan['areas'][number];
 export type Group = GreenPlan['groups'][number];
-export type Slope = NonNullable<GreenPlan['slope']>;

@@ -92,6 +92,7 @@ export function BallScreen(props: Props) {
       key={`${turn.turnNo}|${turn.station.key}|${turn.ballNo}|${turn.attempt}|${props.seat}`}
       {...props}
       turn={turn}
+      outOfTurn={turn === there}
       busy={busy}
       once={once}
       onRecorded={() => {
@@ -125,6 +126,8 @@ function leftAt({ phase, played }: Standing, turn: Turn): number {
 
 type OneProps = Props & {
   turn: Turn;
+  /** Whether it is here because somebody stands at its station. */
+  outOfTurn: boolean;
   busy: boolean;
   once: (run: () => Promise<unknown>) => void;
   onRecorded: () => void;
@@ -132,7 +135,7 @@ type OneProps = Props & {
 };
 
 function OneBall(props: OneProps) {
-  const { sitting, seat, standing, bag, system, balls, toBeatM = null, turn, busy, once, onRecorded, onElsewhere } = props;
+  const { sitting, seat, standing, bag, system, balls, toBeatM = null, turn, outOfTurn, busy, once, onRecorded, onElsewhere } = props;
   const { phase } = standing;
   const scheme = schemeOf(phase.scoring);
   const measured = scheme.takesDistance(phase.scoring);
@@ -148,7 +151,7 @@ function OneBall(props: OneProps) {
     if (nextQuestion(standing, turn, bag, more)) once(async () => setAnswers(more));
     else
       once(async () => {
-        await recordBall(sitting, seat, turn, more.given as Result);
+        await recordBall(sitting, seat, turn, more.given as Result, outOfTurn);
         onRecorded();
       });
   };

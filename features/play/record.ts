@@ -19,10 +19,13 @@ export function tableOf({ sessionId, spec, players }: Sitting, shots: readonly S
   return playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
 }
 
-/** Whether a turn can be played now: it is one of those that are open, a ball hit again, or one at a station that is just being called. */
-function isOpen(standing: Standing, turn: Turn): boolean {
+/**
+ * Whether a turn can be played now: it is the next one, one that may be chosen, or one at a station that is just being
+ * called; out of turn, where somebody stands at its station, any that is open.
+ */
+function isOpen(standing: Standing, turn: Turn, outOfTurn: boolean): boolean {
   if (standing.over) return false;
-  const offered = [standing.next, ...standing.open].filter((one) => one !== null);
+  const offered = [standing.next, ...(outOfTurn ? standing.open : standing.choice)].filter((one) => one !== null);
   if (
     offered.some(
       (one) =>
@@ -38,13 +41,14 @@ function isOpen(standing: Standing, turn: Turn): boolean {
  * Records a ball on the device, for the turn that the player saw when pressing; a press that comes late, twice or in
  * another tab, when that turn is taken already, records nothing. Sending follows by itself.
  * @param seat the player's place
+ * @param outOfTurn whether the ball was asked for by its station, and not by whose turn it is
  * @returns whether the ball was recorded
  */
-export async function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result): Promise<boolean> {
+export async function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result, outOfTurn = false): Promise<boolean> {
   const { sessionId, players } = sitting;
   const who = { sessionId, playerId: players[seat]!.playerId };
   const stored = await sayAboutShot(sessionId, (shots) =>
-    isOpen(tableOf(sitting, shots).standings[seat]!, turn)
+    isOpen(tableOf(sitting, shots).standings[seat]!, turn, outOfTurn)
       ? { kind: 'record', payload: recordOf(turn, result, who, new Date(now())) }
       : null,
   );

@@ -61,4 +61,3 @@ export function usePlan(initial: GreenPlan) {
     redo: () => dispatch({ do: 'redo' }),
   };
 }
-export type PlanEditing = ReturnType<typeof usePlan>;

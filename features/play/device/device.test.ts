@@ -83,6 +83,9 @@ test('a press for a turn that is taken records nothing: twice, late, or in anoth
   expect(stored.filter(Boolean)).toHaveLength(1);
   expect(await recordBall(bundle(), 0, turns[2]!, holed)).toBe(false);
   expect((await standing()).played).toHaveLength(1);
+  // Asked for by its station, a later ball can be played before its turn, once.
+  expect(await recordBall(bundle(), 0, turns[2]!, holed, true)).toBe(true);
+  expect(await recordBall(bundle(), 0, turns[2]!, holed, true)).toBe(false);
 });
 
 test('undo takes the last ball back, ball by ball, and then does nothing', async () => {
