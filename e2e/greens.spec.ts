@@ -319,6 +319,26 @@ test('groups at stations are checked against each other, as they are moved; noth
   await expect(page.getByText('no possible conflict found. No warning does not mean safe; the coach decides.')).toBeVisible();
 });
 
+test('two tabs: what was saved in one is not written over by the other, and what was drawn there stays', async ({ page, context }) => {
+  await page.goto(`${base}/greens/new`);
+  await page.getByLabel('Name').fill('Two tabs');
+  await page.getByRole('button', { name: 'Begin with this shape' }).click();
+  await page.getByRole('button', { name: 'Save the green' }).click();
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByLabel(/^Fringe/).fill('5');
+  await other.getByRole('button', { name: 'Save the green' }).click();
+  await expect(other.getByText('Saved as version 1.')).toBeVisible();
+  await page.getByLabel(/^Fringe/).fill('7');
+  await page.getByRole('button', { name: 'Save the green' }).click();
+  await expect(page.getByText('This green was changed elsewhere since it was opened here, so nothing was saved.')).toBeVisible();
+  await expect(page.getByLabel(/^Fringe/)).toHaveValue('7');
+  await other.getByLabel(/^Fringe/).fill('6');
+  await other.getByRole('button', { name: 'Save the green' }).click();
+  await expect(other.getByRole('button', { name: 'Saved' })).toBeVisible();
+});
+
 test('scattered stations: the mix is met or what is missing is said, and the same draw is the same again', async ({ page }) => {
   await page.goto(`${base}/greens`);
   await page.getByRole('link', { name: /Low green/ }).click();

@@ -67,6 +67,8 @@ export async function gamesOnGreen(db: Db, actor: Actor, greenId: string): Promi
 /** What saving a green did to the games on it. */
 export type SavedGreen = {
   version: number;
+  /** When what is saved now was written: the next change is based on it. */
+  savedAt: Date;
   /** Games whose stations moved along, and the version that they have now. */
   followed: { title: string; version: number; isNew: boolean }[];
   /** Games that could not, and why: they keep their stations as they were. */
@@ -76,8 +78,10 @@ export type SavedGreen = {
 /**
  * Saves a green, and takes the games on it along. A version on which was played stays as it is and a new one is made;
  * another is replaced. Saving what is there already changes nothing.
+ * @param basedOn when what was changed had been written (null: it was not saved yet); without it nothing is checked
+ * @returns null where the green was changed elsewhere meanwhile: nothing is saved then
  */
-export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: GreenPlan): Promise<SavedGreen> {
+export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: GreenPlan, basedOn?: Date | null): Promise<SavedGreen | null> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     await tx.insert(green).values({ academyId, greenId }).onConflictDoNothing();
@@ -87,7 +91,9 @@ export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: Gre
       .where(and(eq(green.academyId, academyId), eq(green.greenId, greenId)))
       .for('update');
     const latest = await getGreen(tx, actor, greenId);
-    if (latest && canonical(latest.plan) === canonical(plan)) return { version: latest.version, followed: [], kept: [] };
+    if (latest && canonical(latest.plan) === canonical(plan))
+      return { version: latest.version, savedAt: latest.createdAt, followed: [], kept: [] };
+    if (basedOn !== undefined && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
     const played = latest
       ? await tx.$count(
           session,
@@ -95,14 +101,15 @@ export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: Gre
         )
       : 0;
     const version = latest ? latest.version + (played > 0 ? 1 : 0) : 1;
+    const savedAt = new Date();
     await tx
       .insert(greenVersion)
-      .values({ academyId, greenId, version, plan })
+      .values({ academyId, greenId, version, plan, createdAt: savedAt })
       .onConflictDoUpdate({
         target: [greenVersion.academyId, greenVersion.greenId, greenVersion.version],
-        set: { plan, createdAt: new Date() },
+        set: { plan, createdAt: savedAt },
       });
-    const result: SavedGreen = { version, followed: [], kept: [] };
+    const result: SavedGreen = { version, savedAt, followed: [], kept: [] };
     for (const { gameId } of latest ? await gamesOnGreen(tx, actor, greenId) : []) {
       await tx
         .select()

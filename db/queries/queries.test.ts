@@ -273,7 +273,7 @@ test('a game on a green follows it: in place before it was played, as a new vers
   const sessionId = idOf(n * 100_000 + 9);
   await startSession(db, actor, sessionId, gameId, [{ playerId, allowance: 0 }]);
   expect((await getSession(db, actor, sessionId))!.session).toMatchObject({ greenId, greenVersion: 1, conditions: {} });
-  expect(await saveGreen(db, actor, greenId, plan([0, -18], { stimpFt: 9, firmness: 'firm' }))).toEqual({
+  expect(await saveGreen(db, actor, greenId, plan([0, -18], { stimpFt: 9, firmness: 'firm' }))).toMatchObject({
     version: 2,
     followed: [{ title: 'On it', version: 2, isNew: true }],
     kept: [],
@@ -291,19 +291,19 @@ test('a change of the green that a game does not feel leaves its version; saving
   const { actor, greenId, gameId, plan, playerId, n } = await onGreen();
   await startSession(db, actor, idOf(n * 100_000 + 9), gameId, [{ playerId, allowance: 0 }]);
   const wider = plan([0, -20], { fringeM: 2 });
-  expect(await saveGreen(db, actor, greenId, wider)).toEqual({ version: 2, followed: [], kept: [] });
+  expect(await saveGreen(db, actor, greenId, wider)).toMatchObject({ version: 2, followed: [], kept: [] });
   expect(await getGame(db, actor, gameId)).toMatchObject({ version: 1, greenVersion: 2 });
-  expect(await saveGreen(db, actor, greenId, wider)).toEqual({ version: 2, followed: [], kept: [] });
+  expect(await saveGreen(db, actor, greenId, wider)).toMatchObject({ version: 2, followed: [], kept: [] });
 });
 
 test('a game that cannot follow keeps its stations, and that is said; a station that goes leaves the game on its own', async () => {
   const { actor, greenId, gameId, plan, distances } = await onGreen();
-  expect((await saveGreen(db, actor, greenId, plan([0, -120]))).kept).toEqual([
+  expect((await saveGreen(db, actor, greenId, plan([0, -120])))!.kept).toEqual([
     { title: 'On it', reason: expect.stringContaining('at most 100 yd') as string },
   ]);
   expect(await distances()).toEqual([20, 12]);
   const bare = green({ stations: [] });
-  expect((await saveGreen(db, actor, greenId, bare)).followed).toHaveLength(1);
+  expect((await saveGreen(db, actor, greenId, bare))!.followed).toHaveLength(1);
   expect(await getGame(db, actor, gameId)).toMatchObject({
     greenId: null,
     spec: { stations: [{ place: null, distanceM: 20 }, { place: null }] },
@@ -332,4 +332,17 @@ test('greens are listed by name, put away and brought back, and never met by ano
   expect(await getGame(db, other.actor, stolen)).toMatchObject({ greenId: null });
   expect(await gamesOnGreen(db, other.actor, greenId)).toEqual([]);
   expect((await gamesOnGreen(db, actor, greenId)).map((row) => row.gameId)).toEqual([gameId]);
+});
+
+test('a green that was changed elsewhere meanwhile is not written over', async () => {
+  const { actor, greenId, plan } = await onGreen();
+  const opened = (await getGreen(db, actor, greenId))!.createdAt;
+  const first = await saveGreen(db, actor, greenId, plan([0, -22]), opened);
+  expect(first).toMatchObject({ version: 1 });
+  // Another tab still has the plan as it was opened; the first one goes on from what it saved.
+  expect(await saveGreen(db, actor, greenId, plan([0, -30]), opened)).toBeNull();
+  expect(await saveGreen(db, actor, greenId, plan([0, -30]), null)).toBeNull();
+  expect((await getGreen(db, actor, greenId))!.plan.stations[0]!.at).toEqual([0, -22]);
+  expect(await saveGreen(db, actor, greenId, plan([0, -22]), opened)).toMatchObject({ version: 1 });
+  expect(await saveGreen(db, actor, greenId, plan([0, -24]), first!.savedAt)).toMatchObject({ version: 1 });
 });

@@ -8,13 +8,25 @@ import { requireCoach } from '@/server/actor';
 import type { SavedGreen } from '@/server/data';
 import { faults, type Refused } from '../form/result';
 
-/** Saves a green under the id that the page made for it, and takes the games on it along. */
-export async function saveGreenAction(slug: string, greenId: unknown, input: unknown): Promise<{ ok: true; saved: SavedGreen } | Refused> {
+const CHANGED_ELSEWHERE =
+  'This green was changed elsewhere since it was opened here, so nothing was saved. Open it in another tab, and make your change there.';
+
+/**
+ * Saves a green under the id that the page made for it, and takes the games on it along.
+ * @param basedOn when what was changed had been saved; null for a green that was not saved yet
+ */
+export async function saveGreenAction(
+  slug: string,
+  greenId: unknown,
+  input: unknown,
+  basedOn: unknown,
+): Promise<{ ok: true; saved: SavedGreen } | Refused> {
   const { data } = await requireCoach(slug);
   const id = z.uuid().parse(greenId);
   const parsed = greenPlanSchema.safeParse(input);
   if (!parsed.success) return faults(parsed.error);
-  const saved = await data.saveGreen(id, parsed.data);
+  const saved = await data.saveGreen(id, parsed.data, z.date().nullable().parse(basedOn));
+  if (!saved) return { ok: false, fields: { '': CHANGED_ELSEWHERE } };
   revalidatePath(`/a/${slug}`, 'layout');
   return { ok: true, saved };
 }

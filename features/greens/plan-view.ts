@@ -30,6 +30,12 @@ export function panned(view: PlanView, [dx, dy]: Point): PlanView {
   return { ...view, middle: [view.middle[0] - dx / view.perM, view.middle[1] + dy / view.perM] };
 }
 
+/** The view in a place of another size: what was seen is still seen. */
+export function resized(view: PlanView, wide: number, high: number): PlanView {
+  if (view.wide === wide && view.high === high) return view;
+  return { ...view, wide, high, perM: view.perM * Math.min(wide / view.wide, high / view.high) };
+}
+
 /** The view in which the whole plan is seen, with room round it for stations. */
 export function fitted(
   plan: Pick<GreenPlan, 'outline' | 'fringeM' | 'areas' | 'stations' | 'groups'>,

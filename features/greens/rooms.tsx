@@ -55,7 +55,7 @@ export async function GreenRoom({ slug, greenId }: { slug: string; greenId: stri
       initial={green.plan}
       system={academy.units}
       paceM={academy.paceM}
-      version={green.version}
+      last={{ version: green.version, savedAt: green.createdAt }}
       games={games}
       tools={<GreenTools slug={slug} greenId={id} archived={green.archivedAt !== null} />}
     />

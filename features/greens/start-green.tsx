@@ -35,7 +35,7 @@ const BLANK = greenPlanSchema.parse({
 export function StartGreen({ slug, greenId, system, paceM, openFile }: Props) {
   const [begun, setBegun] = useState<GreenPlan | null>(null);
   const [title, setTitle] = useState('');
-  if (begun) return <GreenEditor slug={slug} greenId={greenId} initial={begun} system={system} paceM={paceM} version={null} games={[]} />;
+  if (begun) return <GreenEditor slug={slug} greenId={greenId} initial={begun} system={system} paceM={paceM} last={null} games={[]} />;
   const begin = (outline: Outline, withHole = false) => setBegun(planOf(title.trim() || 'A green', outline, withHole));
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '74rem' }}>

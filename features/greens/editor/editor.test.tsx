@@ -10,9 +10,21 @@ jest.mock('../actions', () => ({ saveGreenAction: jest.fn() }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 const save = saveGreenAction as jest.MockedFunction<typeof saveGreenAction>;
 
+const savedAt = new Date('2026-05-20T18:00:00Z');
 const plan = green({ stations: [standing('s1', [0, -18.288]), standing('s2', [20, 0], 'h2')] });
 const editor = (more: Partial<React.ComponentProps<typeof GreenEditor>> = {}) =>
-  render(<GreenEditor slug="here" greenId="g" initial={plan} system="imperial" paceM={0.762} version={1} games={[]} {...more} />);
+  render(
+    <GreenEditor
+      slug="here"
+      greenId="g"
+      initial={plan}
+      system="imperial"
+      paceM={0.762}
+      last={{ version: 1, savedAt }}
+      games={[]}
+      {...more}
+    />,
+  );
 
 test('what was typed in one field is one step back; a drag is one too, and a new step ends what could be redone', () => {
   const { result } = renderHook(() => usePlan(plan));
@@ -90,7 +102,12 @@ test('after saving it says what became of the games; what could not be sent is s
   expect(screen.getByLabelText('Name')).toHaveValue('Square two');
   save.mockResolvedValueOnce({
     ok: true,
-    saved: { version: 2, followed: [{ title: 'Round it', version: 3, isNew: true }], kept: [{ title: 'Other', reason: 'Too far.' }] },
+    saved: {
+      version: 2,
+      savedAt,
+      followed: [{ title: 'Round it', version: 3, isNew: true }],
+      kept: [{ title: 'Other', reason: 'Too far.' }],
+    },
   });
   await user.click(screen.getByRole('button', { name: 'Save the green' }));
   expect(await screen.findByText('Round it followed: it has results, so it is version 3 now.')).toBeVisible();

@@ -2,33 +2,35 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
 import { faultOf } from '@/core/geometry/polygon';
-import { conflictsOf, type Party } from '@/core/green/conflicts';
 import { addArea, addGroup, addHeight, addHole, addStation, placeOf, removeItem, type Item } from '@/core/green/edit';
-import { factsFrom, type StationFacts } from '@/core/green/facts';
 import { partiesOf } from '@/core/green/parties';
-import { AREA_KINDS, greenPlanSchema, type AreaKind, type GreenPlan, type PlanStation } from '@/core/green/plan';
-import { say } from '@/core/golf/words';
+import { greenPlanSchema, type GreenPlan } from '@/core/green/plan';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { SavedGreen } from '@/server/data';
 import { useLeaveWarning } from '../../form/use-leave-warning';
 import { NOT_SENT } from '../../form/use-save';
 import { saveGreenAction } from '../actions';
-import { fitted, zoomed, type PlanView } from '../plan-view';
+import { fitted, zoomed } from '../plan-view';
+import { marks, relevant } from './at-risk';
 import { Canvas } from './canvas';
 import { ConflictsPanel } from './conflicts-panel';
 import { EditingContext, Still, type Editing } from './context';
 import styles from './editor.module.scss';
 import { GreenPanel } from './green-panel';
 import { AreaPanel, GroupPanel, HeightPanel, HolePanel } from './item-panels';
+import { SavedNote } from './saved-note';
 import { ScatterPanel } from './scatter-panel';
 import { StationPanel } from './station-panel';
+import { ToolBar } from './tool-bar';
 import { isDrawing, puts, sayTool, type Tool } from './tools';
+import { useFacts } from './use-facts';
 import { usePlan } from './use-plan';
+import { useView } from './use-view';
 
 type Props = {
   slug: string;
@@ -36,8 +38,8 @@ type Props = {
   initial: GreenPlan;
   system: UnitSystem;
   paceM: number | null;
-  /** The version that is saved; null for a green that is not saved yet. */
-  version: number | null;
+  /** What is saved, and when it was; null for a green that is not saved yet. */
+  last: { version: number; savedAt: Date } | null;
   /** Games that stand on it. */
   games: readonly { gameId: string; title: string }[];
   /** What can be done with a saved one: files, putting away. */
@@ -45,7 +47,7 @@ type Props = {
 };
 
 /** The plan of a green: drawn, measured, and used to set up games. */
-export function GreenEditor({ slug, greenId, initial, system, paceM, version, games, tools }: Props) {
+export function GreenEditor({ slug, greenId, initial, system, paceM, last, games, tools }: Props) {
   const editing = usePlan(initial);
   const { plan, change } = editing;
   const [item, setItem] = useState<Item | null>(null);
@@ -53,11 +55,11 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
   const [corners, setCorners] = useState<Point[]>([]);
   const [notice, setNotice] = useState<string | null>(null);
   const [wrong, setWrong] = useState<ReadonlySet<string>>(new Set());
-  const [saved, setSaved] = useState({ plan: initial, version });
+  const [saved, setSaved] = useState({ plan: initial, last });
   const [saying, setSaying] = useState<{ saved: SavedGreen } | { refused: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const router = useRouter();
-  const dirty = plan !== saved.plan || saved.version === null;
+  const dirty = plan !== saved.plan || saved.last === null;
   useLeaveWarning(plan !== saved.plan);
 
   const place = useRef<HTMLDivElement>(null);
@@ -140,15 +142,15 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
 
   const save = async (): Promise<boolean> => {
     setBusy(true);
-    const result = await saveGreenAction(slug, greenId, plan).catch(() => null);
+    const result = await saveGreenAction(slug, greenId, plan, saved.last?.savedAt ?? null).catch(() => null);
     setBusy(false);
     if (!result?.ok) {
       setSaying({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
       return false;
     }
     setSaying({ saved: result.saved });
-    setSaved({ plan, version: result.saved.version });
-    if (version === null) window.history.replaceState(null, '', `/a/${slug}/greens/${greenId}`);
+    setSaved({ plan, last: result.saved });
+    if (saved.last === null) window.history.replaceState(null, '', `/a/${slug}/greens/${greenId}`);
     return true;
   };
   const blocked = problems === null || problems.length > 0 || wrong.size > 0;
@@ -196,7 +198,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
       <div className={styles.editor}>
         <div className={styles.left}>
           <Still>
-            <Tools tool={tool} plan={plan} onTake={take} />
+            <ToolBar tool={tool} plan={plan} onTake={take} />
           </Still>
           <div ref={place} className={styles.place}>
             <Canvas
@@ -259,7 +261,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
                 </button>
               </div>
             </div>
-            <p className="small-print mb-2">{sayGreen(plan, saved.version)}</p>
+            <p className="small-print mb-2">{sayGreen(plan, saved.last?.version ?? null)}</p>
           </Still>
           {chosen && (
             <button type="button" className={styles.back} onClick={() => setItem(null)}>
@@ -312,7 +314,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, version, ga
               </Button>
             </div>
             {saying && 'saved' in saying && <SavedNote saved={saying.saved} />}
-            {saved.version !== null && (
+            {saved.last !== null && (
               <>
                 {games.length > 0 && (
                   <p className="small-print mt-3 mb-0">
@@ -346,111 +348,4 @@ function sayGreen({ stimpFt, firmness, holes, stations }: GreenPlan, version: nu
   ]
     .filter(Boolean)
     .join(' · ');
-}
-
-/** What saving did to the games. */
-function SavedNote({ saved }: { saved: SavedGreen }) {
-  return (
-    <div role="status" className="mt-2">
-      <p className="mb-1">Saved as version {saved.version}.</p>
-      {saved.followed.map(({ title, version, isNew }) => (
-        <p key={title} className="mb-1">
-          {title} followed{isNew ? `: it has results, so it is version ${version} now.` : '.'}
-        </p>
-      ))}
-      {saved.kept.map(({ title, reason }) => (
-        <p key={title} className="mb-1 text-danger fw-semibold">
-          {title} keeps its stations as they were. {reason}
-        </p>
-      ))}
-    </div>
-  );
-}
-
-const AREA_WORDS = AREA_KINDS.filter((kind) => kind !== 'sand');
-
-/** The tools: what a tap on the plan does. */
-function Tools({ tool, plan, onTake }: { tool: Tool; plan: GreenPlan; onTake: (tool: Tool) => void }) {
-  const shape = plan.outline.length >= 3;
-  const drawing = isDrawing(tool) ? tool.draw : null;
-  const one = (name: string, to: Tool, on: boolean, needs = true) => (
-    <Button key={name} variant={on ? 'dark' : 'outline-dark'} aria-pressed={on} disabled={!needs} onClick={() => onTake(to)}>
-      {name}
-    </Button>
-  );
-  return (
-    <div className={styles.tools} role="toolbar" aria-label="Tools">
-      {one('Move', 'choose', tool === 'choose', shape)}
-      {one('Outline', { draw: 'green' }, drawing === 'green')}
-      {one('Bunker', { draw: 'sand' }, drawing === 'sand', shape)}
-      <select
-        aria-label="Draw an area"
-        className={`form-select ${styles.areas}`}
-        data-on={(drawing !== null && drawing !== 'green' && drawing !== 'sand') || undefined}
-        disabled={!shape}
-        value={drawing && drawing !== 'green' && drawing !== 'sand' ? drawing : ''}
-        onChange={(event) => onTake(event.target.value ? { draw: event.target.value as AreaKind } : 'choose')}
-      >
-        <option value="">Area …</option>
-        {AREA_WORDS.map((kind) => (
-          <option key={kind} value={kind}>
-            {say(kind)}
-          </option>
-        ))}
-      </select>
-      {one('Hole', 'hole', tool === 'hole', shape)}
-      {one('Station', 'station', tool === 'station', shape && plan.holes.length > 0)}
-      {one('Scatter …', 'scatter', tool === 'scatter', shape && plan.holes.length > 0)}
-      {one('Height', 'height', tool === 'height', shape)}
-      {one('Group', 'group', tool === 'group', shape)}
-    </div>
-  );
-}
-
-/** What the place says about each station, kept as long as neither the station nor the place changes. */
-function useFacts(plan: GreenPlan, system: UnitSystem): (station: PlanStation) => StationFacts {
-  const { outline, areas, fringeM, around, holes, slope } = plan;
-  return useMemo(
-    () => factsFrom({ outline, areas, fringeM, around, holes, slope }, system),
-    [outline, areas, fringeM, around, holes, slope, system],
-  );
-}
-
-/** Which conflicts are shown: those of groups; without groups, those in which the chosen station has a part. */
-function relevant(parties: readonly Party[], plan: GreenPlan, chosen: Item | null) {
-  if (plan.groups.length > 0) return conflictsOf(parties);
-  if (chosen?.kind !== 'station') return [];
-  return conflictsOf(parties, chosen.key);
-}
-
-/** Whose fans are drawn, and who is marked: of the chosen one, or of those in the worst conflict. */
-function marks(parties: readonly Party[], conflicts: ReturnType<typeof conflictsOf>, plan: GreenPlan, chosen: Item | null) {
-  const warned = new Set(conflicts.flatMap(({ from, to }) => [from.key, to.key]));
-  const station = chosen?.kind === 'station' ? chosen.key : null;
-  if (station) warned.delete(station);
-  if (plan.groups.length === 0) return { warned, fanned: parties.filter((party) => party.key === station) };
-  const group = chosen?.kind === 'group' ? chosen.key : (plan.groups.find((one) => one.station === station)?.key ?? conflicts[0]?.from.key);
-  return { warned, fanned: parties.filter((party) => party.key === group) };
-}
-
-/** The view of a plan in its place: it fills it, keeps its scale when the place changes, and shows all at first. */
-function useView(place: React.RefObject<HTMLDivElement | null>, plan: GreenPlan): [PlanView, (view: PlanView) => void] {
-  const [view, setView] = useState<PlanView>(() => fitted(plan, 640, 480));
-  const first = useRef(plan);
-  useLayoutEffect(() => {
-    const box = place.current?.getBoundingClientRect();
-    if (box && box.width > 0) setView(fitted(first.current, box.width, box.height));
-  }, [place]);
-  useEffect(() => {
-    const element = place.current;
-    if (!element || typeof ResizeObserver === 'undefined') return;
-    const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
-      if (width > 0 && height > 0)
-        setView((now) => (now.wide === width && now.high === height ? now : { ...now, wide: width, high: height }));
-    });
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [place]);
-  return [view, setView];
 }
