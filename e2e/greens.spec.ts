@@ -349,8 +349,8 @@ test('scattered stations: the mix is met or what is missing is said, and the sam
   const places = () =>
     page
       .getByRole('button', { name: /^Station \d+$/ })
-      .locator('rect')
-      .evaluateAll((all) => all.map((one) => `${one.getAttribute('x')},${one.getAttribute('y')}`));
+      .locator('g')
+      .evaluateAll((all) => all.map((one) => one.getAttribute('transform')));
   const first = await places();
   expect(first).toHaveLength(9);
   await page.getByRole('button', { name: 'Others' }).click();

@@ -26,8 +26,8 @@ export function GamePage({ slug, game, green, units, players, shortId }: Props) 
   return (
     <div className="desk" style={SIDE}>
       <section>
-        <div className="d-flex justify-content-between align-items-start gap-3">
-          <h1>{spec.title}</h1>
+        <div className="d-flex flex-wrap justify-content-between align-items-start gap-2">
+          <h1 style={{ flex: '1 1 15rem', minWidth: 0, overflowWrap: 'anywhere' }}>{spec.title}</h1>
           <span className="d-flex gap-2 flex-shrink-0 no-print">
             <Link href={`/a/${slug}/games/${gameId}/sheet`} className="btn btn-outline-dark">
               Set it up
