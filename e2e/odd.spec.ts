@@ -104,6 +104,7 @@ test('the whole way by keyboard: a station added and moved, the game saved, play
   await page.waitForTimeout(400);
   await press('1');
   await expect(score).toHaveText('4');
+  await expect(page.getByText('all sent')).toBeVisible();
   await page.getByRole('link', { name: 'Leave play, to Today' }).focus();
   await press('Enter');
   await expect(page.getByText('Zip, By hand, ball 2 of 3')).toBeVisible();
@@ -116,6 +117,7 @@ test('a player’s page prints as a table without the controls', async ({ page }
   await designGame(page, home, { title: 'One', stations: [{ shot: 'putt', distance: '6', balls: '1' }], rings: [['1', '4']], holed: '6' });
   await startPlay(page, 'Otto');
   await pressKey(page, 'Holed', 6);
+  await expect(page.getByText('all sent')).toBeVisible();
   await page.getByRole('link', { name: 'Otto’s skills' }).click();
   await expect(page.getByRole('table')).toBeVisible();
   await page.emulateMedia({ media: 'print' });

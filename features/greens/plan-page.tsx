@@ -42,39 +42,41 @@ export function PlanPage({ slug, green, academy }: Props) {
       </header>
       <PlanPicture plan={plan} system={system} label={`${plan.title} from above`} wide={700} high={500} />
       {plan.stations.length > 0 && (
-        <table className="table mt-3">
-          <thead>
-            <tr>
-              <th scope="col">station</th>
-              <th scope="col">shot</th>
-              <th scope="col">from</th>
-              <th scope="col">to the hole</th>
-              <th scope="col">to the edge</th>
-              <th scope="col">green</th>
-            </tr>
-          </thead>
-          <tbody>
-            {plan.stations.map((station, i) => {
-              const { hole, line, surface, shotType } = factsOf(plan, station, system);
-              const putt = shotType === 'putt';
-              return (
-                <tr key={station.key}>
-                  <th scope="row">
-                    {i + 1} → {hole.label}
-                  </th>
-                  <td>{say(shotType)}</td>
-                  <td>{say(surface)}</td>
-                  <td className="fig">{far(line.distanceM, putt)}</td>
-                  <td className="fig">{putt ? '' : far(line.edgeM, false)}</td>
-                  <td className="fig">
-                    {far(line.greenM, putt)}
-                    {line.shortSided && ', short-sided'}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <div className="table-responsive" role="region" aria-label="Stations" tabIndex={0}>
+          <table className="table mt-3">
+            <thead>
+              <tr>
+                <th scope="col">station</th>
+                <th scope="col">shot</th>
+                <th scope="col">from</th>
+                <th scope="col">to the hole</th>
+                <th scope="col">to the edge</th>
+                <th scope="col">green</th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.stations.map((station, i) => {
+                const { hole, line, surface, shotType } = factsOf(plan, station, system);
+                const putt = shotType === 'putt';
+                return (
+                  <tr key={station.key}>
+                    <th scope="row">
+                      {i + 1} → {hole.label}
+                    </th>
+                    <td>{say(shotType)}</td>
+                    <td>{say(surface)}</td>
+                    <td className="fig">{far(line.distanceM, putt)}</td>
+                    <td className="fig">{putt ? '' : far(line.edgeM, false)}</td>
+                    <td className="fig">
+                      {far(line.greenM, putt)}
+                      {line.shortSided && ', short-sided'}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
       )}
       <p className="small-print">One direction of play, or take turns. Nobody in front of or beside a swinging player. {NO_WARNING}</p>
     </div>

@@ -65,11 +65,17 @@ function retryLater() {
 
 type Batch = NonNullable<Awaited<ReturnType<typeof nextBatch>>>;
 
+/** A request that outlives its page may carry 64 kB in all, by the Fetch standard; less, so that two fit. */
+const OUTLIVES_PAGE = 30_000;
+
 async function post(batch: Batch): Promise<'stored' | Exclude<SyncState, 'idle' | 'sending'>> {
+  const body = JSON.stringify(shotBatchSchema.parse(batch));
   const response = await fetch('/api/v1/shot-events', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(shotBatchSchema.parse(batch)),
+    body,
+    // Whoever leaves right after a ball still sends it.
+    keepalive: body.length < OUTLIVES_PAGE,
   }).catch(() => null);
   if (!response || response.status >= 500 || response.status === 429) return 'unreachable';
   if (response.ok) return 'stored';
