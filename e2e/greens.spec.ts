@@ -325,6 +325,10 @@ test('two tabs: what was saved in one is not written over by the other, and what
   await page.getByRole('button', { name: 'Begin with this shape' }).click();
   await page.getByRole('button', { name: 'Save the green' }).click();
   await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  // The same page goes on with the same green.
+  await page.getByLabel(/^Fringe/).fill('4');
+  await page.getByRole('button', { name: 'Save the green' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const other = await context.newPage();
   await other.goto(page.url());
   await other.getByLabel(/^Fringe/).fill('5');

@@ -84,7 +84,6 @@ export type SavedGreen = {
 export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: GreenPlan, basedOn?: Date | null): Promise<SavedGreen | null> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
-    await tx.insert(green).values({ academyId, greenId }).onConflictDoNothing();
     await tx
       .select()
       .from(green)
@@ -94,6 +93,7 @@ export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: Gre
     if (latest && canonical(latest.plan) === canonical(plan))
       return { version: latest.version, savedAt: latest.createdAt, followed: [], kept: [] };
     if (basedOn !== undefined && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
+    await tx.insert(green).values({ academyId, greenId }).onConflictDoNothing();
     const played = latest
       ? await tx.$count(
           session,

@@ -32,7 +32,9 @@ const BLANK = greenPlanSchema.parse({
 });
 
 /** How a green is begun: from a shape, from paces, or corner by corner; then its plan is drawn further. */
-export function StartGreen({ slug, greenId, system, paceM, openFile }: Props) {
+export function StartGreen({ slug, greenId: offered, system, paceM, openFile }: Props) {
+  // The first id that was offered: a page that is refreshed offers another one.
+  const [greenId] = useState(offered);
   const [begun, setBegun] = useState<GreenPlan | null>(null);
   const [title, setTitle] = useState('');
   if (begun) return <GreenEditor slug={slug} greenId={greenId} initial={begun} system={system} paceM={paceM} last={null} games={[]} />;
