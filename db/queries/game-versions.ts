@@ -31,6 +31,16 @@ export function specHash(spec: GameSpec): string {
   return createHash('sha256').update(canonical(spec)).digest('hex');
 }
 
+/** The newest version of each game of the academy, to be joined. */
+export function newestVersions(db: Db, actor: Actor) {
+  return db
+    .selectDistinctOn([gameVersion.gameId])
+    .from(gameVersion)
+    .where(eq(gameVersion.academyId, actor.academyId))
+    .orderBy(gameVersion.gameId, desc(gameVersion.version))
+    .as('newest');
+}
+
 /** A game in its newest version; null if the academy has none of this id. */
 export async function newestGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
   const [row] = await db

@@ -3,7 +3,7 @@ import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, gameVersion, greenVersion, session } from '../schema';
-import { specHash, writeVersion, type GameRow } from './game-versions';
+import { newestVersions, specHash, writeVersion, type GameRow } from './game-versions';
 
 export { newestGame as getGame, type GameRow } from './game-versions';
 
@@ -12,12 +12,7 @@ export { newestGame as getGame, type GameRow } from './game-versions';
  * @param archived those that were put away, instead of those in use
  */
 export async function listGames(db: Db, actor: Actor, archived = false): Promise<(GameRow & { sessions: number })[]> {
-  const newest = db
-    .selectDistinctOn([gameVersion.gameId])
-    .from(gameVersion)
-    .where(eq(gameVersion.academyId, actor.academyId))
-    .orderBy(gameVersion.gameId, desc(gameVersion.version))
-    .as('newest');
+  const newest = newestVersions(db, actor);
   const played = db
     .select({ gameId: session.gameId, sessions: count().as('sessions') })
     .from(session)

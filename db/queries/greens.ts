@@ -3,8 +3,8 @@ import type { GreenPlan } from '@/core/green/plan';
 import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, gameVersion, green, greenVersion, session } from '../schema';
-import { canonical, newestGame, writeVersion } from './game-versions';
+import { game, green, greenVersion, session } from '../schema';
+import { canonical, newestGame, newestVersions, writeVersion } from './game-versions';
 
 export type GreenRow = { greenId: string; version: number; plan: GreenPlan; createdAt: Date; archivedAt: Date | null };
 
@@ -50,12 +50,7 @@ export async function getGreen(db: Db, actor: Actor, greenId: string, version?: 
 
 /** The games in use whose stations stand on a green, by their newest version. */
 export async function gamesOnGreen(db: Db, actor: Actor, greenId: string): Promise<{ gameId: string; title: string; version: number }[]> {
-  const newest = db
-    .selectDistinctOn([gameVersion.gameId])
-    .from(gameVersion)
-    .where(eq(gameVersion.academyId, actor.academyId))
-    .orderBy(gameVersion.gameId, desc(gameVersion.version))
-    .as('newest');
+  const newest = newestVersions(db, actor);
   return db
     .select({ gameId: game.gameId, title: sql<string>`${newest.spec} ->> 'title'`, version: newest.version })
     .from(game)

@@ -1,9 +1,8 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { Button } from 'react-bootstrap';
 import { along, bearing, distance, ofBearing } from '@/core/geometry/point';
-import { moveItem, removeItem } from '@/core/green/edit';
+import { moveItem } from '@/core/green/edit';
 import { oddStation } from '@/core/green/facts';
 import type { PlanStation } from '@/core/green/plan';
 import {
@@ -23,6 +22,7 @@ import { fromMetres, toMetres } from '@/core/units/length';
 import { Still, useEditing } from './context';
 import styles from './editor.module.scss';
 import { NumberBox, Pick } from './fields';
+import { Remove } from './item-panels';
 
 const percent = (part: number) => `${Math.abs(part * 100).toFixed(1)}%`;
 
@@ -78,7 +78,7 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
 
 /** Where a station stands and how its ball lies, to be changed. */
 function StationFields({ station }: { station: PlanStation }) {
-  const { plan, system, change, choose, factsFor } = useEditing();
+  const { plan, system, change, factsFor } = useEditing();
   const no = plan.stations.indexOf(station) + 1;
   const { hole, line, suggested, shotType, surface, ground } = factsFor(station);
   const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
@@ -153,17 +153,7 @@ function StationFields({ station }: { station: PlanStation }) {
           apply={(value) => moveItem(plan, own, along(hole.at, ofBearing(value ?? 0), line.distanceM))}
         />
       </div>
-      <Button
-        size="sm"
-        variant="outline-dark"
-        className="mt-2"
-        onClick={() => {
-          change(removeItem(plan, own));
-          choose(null);
-        }}
-      >
-        Remove station {no}
-      </Button>
+      <Remove item={own} name={`station ${no}`} />
     </>
   );
 }
