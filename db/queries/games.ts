@@ -2,7 +2,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, gameVersion, greenVersion, session } from '../schema';
+import { game, greenVersion, session } from '../schema';
 import { newestVersions, specHash, writeVersion, type GameRow } from './game-versions';
 
 export { newestGame as getGame, type GameRow } from './game-versions';
