@@ -26,7 +26,7 @@ export function GamePage({ slug, game, green, units, players, shortId }: Props) 
   return (
     <div className="desk" style={SIDE}>
       <section>
-        <div className="d-flex flex-wrap justify-content-between align-items-start gap-2">
+        <div className="d-flex flex-wrap justify-content-between align-items-start gap-2 mb-1">
           <h1 style={{ flex: '1 1 15rem', minWidth: 0, overflowWrap: 'anywhere' }}>{spec.title}</h1>
           <span className="d-flex gap-2 flex-shrink-0 no-print">
             <Link href={`/a/${slug}/games/${gameId}/sheet`} className="btn btn-outline-dark">
@@ -51,13 +51,14 @@ export function GamePage({ slug, game, green, units, players, shortId }: Props) 
         <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} />
         <h2 className="mt-4 mb-1">Stations</h2>
         {green && (
-          <div className="mb-2" style={{ maxWidth: '40rem' }}>
+          <div className="mb-2" style={{ maxWidth: '35rem' }}>
             <PlanPicture
               plan={green.plan}
               system={units}
               stations={spec.stations}
               label={`${green.plan.title} with the stations of the game`}
-              high={380}
+              wide={440}
+              high={300}
             />
           </div>
         )}

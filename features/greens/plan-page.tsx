@@ -40,7 +40,7 @@ export function PlanPage({ slug, green, academy }: Props) {
             .join(' · ')}
         </p>
       </header>
-      <PlanPicture plan={plan} system={system} label={`${plan.title} from above`} wide={700} high={500} />
+      <PlanPicture plan={plan} system={system} label={`${plan.title} from above`} wide={520} high={380} />
       {plan.stations.length > 0 && (
         <div className="table-responsive" role="region" aria-label="Stations" tabIndex={0}>
           <table className="table mt-3">
