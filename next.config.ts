@@ -5,7 +5,17 @@ const config: NextConfig = {
   reactStrictMode: true,
   serverExternalPackages: ['pino', 'pg'],
   sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
+  // Play is a bundle of its own (features/play/shell); the same page is the door of a personal link.
+  rewrites: async () => ({ beforeFiles: ['/play', '/j'].map((source) => ({ source, destination: '/shell/page.html' })) }),
   headers: async () => [
+    { source: '/shell/:file(play-.*)', headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }] },
+    {
+      source: '/shell/worker.js',
+      headers: [
+        { key: 'Cache-Control', value: 'no-cache' },
+        { key: 'Service-Worker-Allowed', value: '/' },
+      ],
+    },
     {
       source: '/:path*',
       headers: [

@@ -3,6 +3,7 @@ import { ensureBuild } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, portIsFree, startCluster, writableFolder } from './lib/postgres.mjs';
+import { buildPlay } from './lib/play.mjs';
 import { main, say, Stop } from './lib/say.mjs';
 
 const mode = process.argv.includes('--dev') ? 'dev' : 'start';
@@ -27,6 +28,7 @@ await main(async () => {
     }
     await prepareDatabase(databaseUrl, { demo: true });
     if (mode === 'start') await ensureBuild();
+    else await buildPlay({ watch: true });
     const app = await startApp(mode, { port, host, databaseUrl, publicUrl, secret: keptSecret(folder, 'auth-secret'), logLevel: 'warn' });
     undo.push(() => app.kill('SIGTERM'));
     say(`\nInch Game is at ${publicUrl}`);

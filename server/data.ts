@@ -4,12 +4,14 @@ import type { Db } from '@/db/client';
 import * as academies from '@/db/queries/academies';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
+import * as links from '@/db/queries/links';
 import * as players from '@/db/queries/players';
+import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { database } from './db';
 
-const QUERIES = { saveAcademy: academies.saveAcademy, ...games, ...greens, ...players, ...sessions, ...shots };
+const QUERIES = { saveAcademy: academies.saveAcademy, ...games, ...greens, ...links, ...players, ...readings, ...sessions, ...shots };
 type Queries = typeof QUERIES;
 
 /** Every query of an academy, bound to who asks: what features see of the database, and all they see of it. */
@@ -25,6 +27,7 @@ export type Answer<Name extends keyof Data> = Awaited<ReturnType<Data[Name]>>;
 export type { Academy } from '@/db/queries/academies';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
+export type { LinkLine } from '@/db/queries/links';
 export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 export { RefusedBatch } from '@/db/queries/shots';

@@ -1,9 +1,15 @@
 import { z } from 'zod';
 import { HANDS } from '../golf/words';
-import { shotEventSchema } from '../shot/shot';
+import { conditionsSchema, stationDistanceSchema } from '../shot/conditions';
+import { takenInSchema } from '../shot/shot';
 import { UNIT_SYSTEMS } from '../units/length';
 import { entrantSchema } from './entrant';
 import { gameSpecSchema } from './spec';
+
+const note = z.string().trim().max(500, 'At most 500 characters.');
+/** What was written about a player's session: by the player, and by the coach. */
+export const notesSchema = z.strictObject({ own: note, coach: note });
+export type Notes = z.infer<typeof notesSchema>;
 
 /**
  * All that a device needs to play one session with no network: fetched once, kept on the device, checked by this schema
@@ -14,7 +20,14 @@ export const bundleSchema = z.object({
   sessionId: z.uuid(),
   gameId: z.uuid().nullable(),
   startedAt: z.iso.datetime({ offset: true }),
+  /** Whether it was ended before its last ball. */
+  stopped: z.boolean(),
   spec: gameSpecSchema,
+  /** Opened by a personal link: the one player whose balls may be recorded with it. */
+  only: z.uuid().nullable(),
+  /** Distances that were corrected for this session. */
+  stations: z.array(stationDistanceSchema),
+  conditions: conditionsSchema,
   players: z
     .array(
       z.object({
@@ -28,10 +41,11 @@ export const bundleSchema = z.object({
         favourite: z.string().nullable(),
         /** The best score in earlier sessions of this version of the game, and of how many; null before the first. */
         best: z.object({ score: z.number(), sessions: z.int() }).nullable(),
+        notes: notesSchema,
       }),
     )
     .min(1),
   /** What the server already has, in its order. */
-  events: z.array(shotEventSchema),
+  events: z.array(takenInSchema),
 });
 export type Bundle = z.infer<typeof bundleSchema>;

@@ -96,6 +96,7 @@ export const shotAmendSchema = z
   .omit({ playerId: true, sessionId: true })
   .partial()
   .refine((fields) => Object.keys(fields).length > 0, 'A correction changes something.');
+export type ShotAmend = z.infer<typeof shotAmendSchema>;
 
 const eventFields = {
   eventId: z.uuid(),
@@ -113,6 +114,10 @@ export const shotEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...eventFields, kind: z.literal('void'), payload: z.strictObject({}) }),
 ]);
 export type ShotEvent = z.infer<typeof shotEventSchema>;
+
+/** A fact as the server has it: numbered in the order in which it was taken in. */
+export const takenInSchema = z.strictObject({ seq: z.int().min(0), event: shotEventSchema });
+export type TakenIn = z.infer<typeof takenInSchema>;
 
 /** One post of a device: the balls of one session, oldest first. */
 export const shotBatchSchema = z.strictObject({

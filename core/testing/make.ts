@@ -1,4 +1,5 @@
 import { projectShots } from '../shot/project';
+import type { Bundle } from '../game/bundle';
 import { recordOf } from '../game/record';
 import { plainEntrant, type Entrant } from '../game/entrant';
 import { playSession, type PlayOptions, type Table } from '../game/play';
@@ -116,4 +117,29 @@ export function playOut(
 /** The same with a list of results, one a ball. */
 export function playList(spec: GameSpec, results: readonly Result[], options: Parameters<typeof playOut>[2] = {}) {
   return playOut(spec, (_turn, _seat, n) => results[n] ?? null, options);
+}
+
+/** Somebody at play, as a bundle has them. */
+export function bundlePlayer(name: string, more: Partial<Bundle['players'][number]> = {}): Bundle['players'][number] {
+  const entrant = more.entrant ?? plainEntrant(more.playerId ?? PLAYER);
+  const plain = { handed: 'right', units: 'imperial', clubs: [], favourite: null, best: null, notes: { own: '', coach: '' } } as const;
+  return { ...plain, clubs: [], playerId: entrant.playerId, name, entrant, ...more };
+}
+
+/** A session as a device gets it, of one player called Otto. */
+export function bundleOf(spec: GameSpec, events: readonly ShotEvent[] = [], more: Partial<Bundle> = {}): Bundle {
+  return {
+    academy: { slug: 'here', name: 'Here' },
+    sessionId: SESSION,
+    gameId: idOf(9),
+    startedAt: '2026-05-01T18:00:00.000Z',
+    stopped: false,
+    spec,
+    only: null,
+    stations: [],
+    conditions: {},
+    players: [bundlePlayer('Otto')],
+    events: events.map((event, i) => ({ seq: i + 1, event })),
+    ...more,
+  };
 }

@@ -4,15 +4,18 @@ import { bestScore, playSession } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { GreenPlan } from '@/core/green/plan';
+import type { Notes } from '@/core/game/bundle';
+import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, player, session, sessionPlayer, shot, type Conditions } from '../schema';
+import { academy, dayConditions, player, session, sessionPlayer, sessionStation, shot } from '../schema';
 import { getGame } from './games';
 import { getGreen } from './greens';
-import { asEntrant, shotsOfSessions } from './shots';
+import { tellSession } from './live';
+import { asEntrant, factsOfSessions, projectSession, shotsOfSessions } from './shots';
 
 export type SessionRow = typeof session.$inferSelect;
 
@@ -46,7 +49,7 @@ export async function startSession(
     const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId));
     const { greenId, greenVersion } = game;
     const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
-    const conditions = green ? conditionsOf(green.plan) : {};
+    const conditions = { ...(green ? conditionsOf(green.plan) : {}), ...(await conditionsToday(tx, actor)) };
     await tx
       .insert(session)
       .values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec, greenId, greenVersion, conditions })
@@ -69,12 +72,94 @@ function conditionsOf({ stimpFt, firmness }: GreenPlan): Conditions {
   return { ...(stimpFt === null ? {} : { stimpFt }), ...(firmness === null ? {} : { firmness }) };
 }
 
+/** The day that a moment is, as the academy's time zone has it. */
+const dayNow = sql<string>`(now() at time zone ${academy.timeZone})::date::text`;
+
+/** What was said about today; nothing where nobody said anything. */
+export async function conditionsToday(db: Db, actor: Actor): Promise<Conditions> {
+  const [row] = await db
+    .select({ conditions: dayConditions.conditions })
+    .from(academy)
+    .innerJoin(dayConditions, and(eq(dayConditions.academyId, academy.academyId), sql`${dayConditions.day} = ${dayNow}::date`))
+    .where(eq(academy.academyId, actor.academyId));
+  return row?.conditions ?? {};
+}
+
+/** Says what today is like: sessions that start today begin with it, and those that started today take it on. */
+export async function saveConditionsToday(db: Db, actor: Actor, conditions: Conditions): Promise<void> {
+  const { academyId } = actor;
+  await db.transaction(async (tx) => {
+    const [today] = await tx.select({ day: dayNow }).from(academy).where(eq(academy.academyId, academyId));
+    await tx
+      .insert(dayConditions)
+      .values({ academyId, day: today!.day, conditions })
+      .onConflictDoUpdate({ target: [dayConditions.academyId, dayConditions.day], set: { conditions } });
+    const started = await tx
+      .select({ sessionId: session.sessionId, held: session.conditions })
+      .from(session)
+      .innerJoin(academy, eq(academy.academyId, session.academyId))
+      .where(and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${today!.day}::date`));
+    for (const { sessionId, held } of started) await changeSession(tx, actor, sessionId, { conditions: { ...held, ...conditions } });
+  });
+}
+
+/** Says what the day of one session was like; its balls follow. */
+export async function saveConditions(db: Db, actor: Actor, sessionId: string, conditions: Conditions): Promise<void> {
+  await db.transaction((tx) => changeSession(tx, actor, sessionId, { conditions }));
+}
+
+async function changeSession(tx: Db, actor: Actor, sessionId: string, change: { conditions: Conditions }): Promise<void> {
+  await tx
+    .update(session)
+    .set(change)
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+  await projectSession(tx, actor, sessionId);
+  await tellSession(tx, actor, sessionId, 'session');
+}
+
+/** Corrects how far a station was in a session; all its balls follow. */
+export async function saveStationDistance(db: Db, actor: Actor, sessionId: string, { key, ...said }: StationDistance): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx
+      .insert(sessionStation)
+      .values({ academyId: actor.academyId, sessionId, stationKey: key, ...said })
+      .onConflictDoUpdate({ target: [sessionStation.academyId, sessionStation.sessionId, sessionStation.stationKey], set: said });
+    await projectSession(tx, actor, sessionId);
+    await tellSession(tx, actor, sessionId, 'session');
+  });
+}
+
+/** Keeps what a player or the coach wrote about a session. */
+export async function saveNote(
+  db: Db,
+  actor: Actor,
+  sessionId: string,
+  playerId: string,
+  whose: keyof Notes,
+  text: string,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx
+      .update(sessionPlayer)
+      .set(whose === 'own' ? { ownNote: text } : { coachNote: text })
+      .where(
+        and(
+          eq(sessionPlayer.academyId, actor.academyId),
+          eq(sessionPlayer.sessionId, sessionId),
+          eq(sessionPlayer.playerId, playerId),
+        ),
+      );
+    await tellSession(tx, actor, sessionId, 'session');
+  });
+}
+
 /** Ends a session before its last ball; its balls stay. */
 export async function stopSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
   await db
     .update(session)
     .set({ stoppedAt: sql`coalesce(${session.stoppedAt}, now())` })
     .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId), isNull(session.completedAt)));
+  await tellSession(db, actor, sessionId, 'session');
 }
 
 /** Takes an early end back. */
@@ -83,6 +168,7 @@ export async function resumeSession(db: Db, actor: Actor, sessionId: string): Pr
     .update(session)
     .set({ stoppedAt: null })
     .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+  await tellSession(db, actor, sessionId, 'session');
 }
 
 async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Promise<SessionLine[]> {
@@ -107,12 +193,21 @@ async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Pro
   }));
 }
 
-/** Sessions that were begun and neither played to the end nor stopped, the newest first. */
-export async function unfinishedSessions(db: Db, actor: Actor, limit: number): Promise<SessionLine[]> {
+/** Sessions in which a player takes part; all of them without one. */
+function theirs(db: Db, actor: Actor, playerId: string | undefined) {
+  if (playerId === undefined) return undefined;
+  const of = and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId));
+  return inArray(session.sessionId, db.select({ id: sessionPlayer.sessionId }).from(sessionPlayer).where(of));
+}
+
+/** Sessions that were begun and neither played to the end nor stopped, the newest first; of one player, or of all. */
+export async function unfinishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
   const rows = await db
     .select()
     .from(session)
-    .where(and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt)))
+    .where(
+      and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt), theirs(db, actor, playerId)),
+    )
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return lines(db, actor, rows);
@@ -121,16 +216,7 @@ export async function unfinishedSessions(db: Db, actor: Actor, limit: number): P
 /** Sessions that are over, the newest first; of one player, or of all. */
 export async function finishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
   const over = and(eq(session.academyId, actor.academyId), or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)));
-  const theirs = playerId
-    ? inArray(
-        session.sessionId,
-        db
-          .select({ id: sessionPlayer.sessionId })
-          .from(sessionPlayer)
-          .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId))),
-      )
-    : undefined;
-  const rows = await db.select().from(session).where(and(over, theirs)).orderBy(desc(session.startedAt)).limit(limit);
+  const rows = await db.select().from(session).where(and(over, theirs(db, actor, playerId))).orderBy(desc(session.startedAt)).limit(limit);
   return lines(db, actor, rows);
 }
 
@@ -151,6 +237,8 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     session: row,
     players: rows.map((one) => one.player),
     entrants: rows.map((one) => asEntrant(one.entry)),
+    notes: rows.map((one): Notes => ({ own: one.entry.ownNote, coach: one.entry.coachNote })),
+    stations: (await factsOfSessions(db, actor, [sessionId])).get(sessionId)?.stations ?? [],
     shots: await shotsOfSessions(db, actor, [sessionId]),
   };
 }

@@ -2,12 +2,14 @@ import type { Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
 import { projectShots } from '@/core/shot/project';
-import { shotEventSchema, type Shot, type ShotEvent } from '@/core/shot/shot';
+import { withSession, type SessionFacts } from '@/core/shot/conditions';
+import { shotEventSchema, type Shot, type ShotEvent, type TakenIn } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
-import { actorName, type Actor } from '../actor';
+import { and, asc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { actorName, type Actor, type PlayerByLink } from '../actor';
 import type { Db } from '../client';
-import { player, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { player, session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
+import { tellSession } from './live';
 
 type EventRow = typeof shotEvent.$inferSelect;
 type ShotInsert = typeof shot.$inferInsert;
@@ -31,11 +33,11 @@ function asShot(row: typeof shot.$inferSelect): Shot {
 }
 
 /** The rows that a log of events amounts to: the one way in which `shot` comes about, at every post and in a rebuild. */
-function projection(academyId: string, events: readonly EventRow[]): ShotInsert[] {
+function projection(academyId: string, events: readonly EventRow[], facts: ReadonlyMap<string, SessionFacts>): ShotInsert[] {
   const recordedAs = new Map<string, number>();
   for (const row of events) if (row.kind === 'record' && !recordedAs.has(row.shotId)) recordedAs.set(row.shotId, row.serverSeq);
   return projectShots(events.map(asEvent)).map((one) => ({
-    ...one,
+    ...withSession(one, facts.get(one.sessionId)!),
     academyId,
     playedAt: new Date(one.playedAt),
     serverSeq: recordedAs.get(one.shotId)!,
@@ -48,14 +50,39 @@ async function insertInParts<T>(rows: readonly T[], insert: (part: T[]) => Promi
   for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) await insert(rows.slice(i, i + ROWS_AT_ONCE));
 }
 
-/** Everything said about the balls of a session, in the order in which it came in. */
-export async function eventsOfSession(db: Db, actor: Actor, sessionId: string): Promise<ShotEvent[]> {
+/** What sessions say about all their balls. */
+export async function factsOfSessions(db: Db, actor: Actor, sessionIds: readonly string[]): Promise<Map<string, SessionFacts>> {
+  if (sessionIds.length === 0) return new Map();
+  const { academyId } = actor;
+  const of = inArray(session.sessionId, [...sessionIds]);
+  const rows = await db
+    .select({ sessionId: session.sessionId, conditions: session.conditions })
+    .from(session)
+    .where(and(eq(session.academyId, academyId), of));
+  const corrected = await db
+    .select()
+    .from(sessionStation)
+    .where(and(eq(sessionStation.academyId, academyId), inArray(sessionStation.sessionId, [...sessionIds])));
+  const stations = group(corrected, (row) => row.sessionId);
+  return new Map(
+    rows.map(({ sessionId, conditions }) => [
+      sessionId,
+      {
+        conditions,
+        stations: (stations.get(sessionId) ?? []).map(({ stationKey, distanceM, source }) => ({ key: stationKey, distanceM, source })),
+      },
+    ]),
+  );
+}
+
+/** What was said about the balls of a session after so much, in the order in which it came in. */
+export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, after = 0): Promise<TakenIn[]> {
   const rows = await db
     .select()
     .from(shotEvent)
-    .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId)))
+    .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId), gt(shotEvent.serverSeq, after)))
     .orderBy(asc(shotEvent.serverSeq));
-  return rows.map(asEvent);
+  return rows.map((row) => ({ seq: row.serverSeq, event: asEvent(row) }));
 }
 
 /** The balls of sessions, in the order in which their records came in. */
@@ -94,7 +121,7 @@ export async function takeIn(db: Db, actor: Actor, sessionId: string, events: re
       .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)))
       .for('update');
     if (!held) throw new RefusedBatch('There is no such session.');
-    await refuseForeign(tx, academyId, sessionId, events);
+    await refuseForeign(tx, actor, sessionId, events);
 
     const fresh: { shotId: string }[] = [];
     await insertInParts(events, async (part) => {
@@ -106,13 +133,17 @@ export async function takeIn(db: Db, actor: Actor, sessionId: string, events: re
       }));
       fresh.push(...(await tx.insert(shotEvent).values(rows).onConflictDoNothing().returning({ shotId: shotEvent.shotId })));
     });
-    if (fresh.length > 0) await projectAgain(tx, actor, sessionId, [...new Set(fresh.map((row) => row.shotId))]);
+    if (fresh.length > 0) {
+      await projectAgain(tx, actor, sessionId, [...new Set(fresh.map((row) => row.shotId))]);
+      await tellSession(tx, actor, sessionId, 'facts');
+    }
     return fresh.length;
   });
 }
 
 /** Balls go to players of the session, and nobody speaks about a ball of another session. */
-async function refuseForeign(tx: Db, academyId: string, sessionId: string, events: readonly ShotEvent[]) {
+async function refuseForeign(tx: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]) {
+  const { academyId } = actor;
   const players = await tx
     .select({ playerId: sessionPlayer.playerId })
     .from(sessionPlayer)
@@ -136,6 +167,25 @@ async function refuseForeign(tx: Db, academyId: string, sessionId: string, event
     ),
   );
   if (foreign > 0) throw new RefusedBatch('A ball of another session is in this batch.');
+  if (actor.kind === 'player') await refuseOthers(tx, actor, events);
+}
+
+/** A personal link speaks about its own player's balls only. */
+async function refuseOthers(tx: Db, { academyId, playerId }: PlayerByLink, events: readonly ShotEvent[]) {
+  const others = events.some((event) => event.kind === 'record' && event.payload.playerId !== playerId);
+  const theirs = await tx.$count(
+    shotEvent,
+    and(
+      eq(shotEvent.academyId, academyId),
+      inArray(
+        shotEvent.shotId,
+        events.map((event) => event.shotId),
+      ),
+      eq(shotEvent.kind, 'record'),
+      sql`${shotEvent.payload} ->> 'playerId' <> ${playerId}`,
+    ),
+  );
+  if (others || theirs > 0) throw new RefusedBatch('A ball of another player is in this batch.');
 }
 
 /** Projects some balls of a session again, then what hangs on them: whether the session is through, and the players' evidence. */
@@ -147,7 +197,8 @@ async function projectAgain(tx: Db, actor: Actor, sessionId: string, shotIds: st
     .where(and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, shotIds)))
     .orderBy(asc(shotEvent.serverSeq));
   await tx.delete(shot).where(and(eq(shot.academyId, academyId), inArray(shot.shotId, shotIds)));
-  await insertInParts(projection(academyId, events), (part) => tx.insert(shot).values(part));
+  const facts = await factsOfSessions(tx, actor, [sessionId]);
+  await insertInParts(projection(academyId, events, facts), (part) => tx.insert(shot).values(part));
   await completeSessions(tx, actor, [sessionId]);
   await tx
     .update(player)
@@ -157,6 +208,21 @@ async function projectAgain(tx: Db, actor: Actor, sessionId: string, shotIds: st
         eq(player.academyId, academyId),
         inArray(player.playerId, [...new Set(events.flatMap((e) => ('playerId' in e.payload ? [e.payload.playerId as string] : [])))]),
       ),
+    );
+}
+
+/** Projects all balls of a session again: what it says about all of them has changed. */
+export async function projectSession(tx: Db, actor: Actor, sessionId: string): Promise<void> {
+  const rows = await tx
+    .selectDistinct({ shotId: shotEvent.shotId })
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId)));
+  if (rows.length > 0)
+    await projectAgain(
+      tx,
+      actor,
+      sessionId,
+      rows.map((row) => row.shotId),
     );
 }
 
@@ -200,16 +266,12 @@ export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     const events = await tx.select().from(shotEvent).where(eq(shotEvent.academyId, academyId)).orderBy(asc(shotEvent.serverSeq));
-    const rows = projection(academyId, events);
+    const sessions = await tx.select({ id: session.sessionId }).from(session).where(eq(session.academyId, academyId));
+    const ids = sessions.map((row) => row.id);
+    const rows = projection(academyId, events, await factsOfSessions(tx, actor, ids));
     await tx.delete(shot).where(eq(shot.academyId, academyId));
     await insertInParts(rows, (part) => tx.insert(shot).values(part));
-    const sessions = await tx.select({ id: session.sessionId }).from(session).where(eq(session.academyId, academyId));
-    if (sessions.length > 0)
-      await completeSessions(
-        tx,
-        actor,
-        sessions.map((row) => row.id),
-      );
+    if (ids.length > 0) await completeSessions(tx, actor, ids);
     return rows.length;
   });
 }

@@ -1,6 +1,8 @@
 import type { GameSpec } from '@/core/game/spec';
 import type { GreenPlan } from '@/core/green/plan';
-import { doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { DISTANCE_SOURCES, type Conditions } from '@/core/shot/conditions';
+import { date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { bytea } from './bytea';
 import { academyId, at, metres } from './columns';
 import { player } from './people';
 
@@ -63,8 +65,6 @@ export const gameVersion = pgTable(
   ],
 );
 
-export type Conditions = { stimpFt?: number; firmness?: 'soft' | 'medium' | 'firm'; wind?: string; note?: string };
-
 /** One going-out: a game played, with the spec as it was, so that a later change of the game changes nothing here. */
 export const session = pgTable(
   'session',
@@ -114,6 +114,9 @@ export const sessionPlayer = pgTable(
     scale: doublePrecision().notNull().default(1),
     /** A head start, in what the score counts. */
     allowance: doublePrecision().notNull().default(0),
+    /** What the player wrote about it afterwards, and the coach. */
+    ownNote: text().notNull().default(''),
+    coachNote: text().notNull().default(''),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId, t.playerId] }),
@@ -131,10 +134,61 @@ export const sessionStation = pgTable(
     sessionId: uuid().notNull(),
     stationKey: text().notNull(),
     distanceM: metres().notNull(),
-    source: text({ enum: ['tape', 'laser', 'pace', 'eye'] }).notNull(),
+    source: text({ enum: DISTANCE_SOURCES }).notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId, t.stationKey] }),
     foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+  ],
+);
+
+/** The conditions of a day, said once: sessions that start on it begin with them. */
+export const dayConditions = pgTable(
+  'day_conditions',
+  {
+    academyId: academyId(),
+    /** As the academy's time zone has it. */
+    day: date({ mode: 'string' }).notNull(),
+    conditions: jsonb().$type<Conditions>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.day] })],
+);
+
+/** The key of a device that reads distances for one session: only the hash of its token is kept. */
+export const readerKey = pgTable(
+  'reader_key',
+  {
+    academyId: academyId(),
+    keyId: uuid().notNull(),
+    sessionId: uuid().notNull(),
+    tokenHash: bytea().notNull(),
+    createdAt: at().notNull().defaultNow(),
+    expiresAt: at().notNull(),
+    revokedAt: at(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.keyId] }),
+    index('reader_key_token').on(t.academyId, t.tokenHash),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+  ],
+);
+
+/** A distance that such a device read: an offer, and no more, until a player takes it for a ball. */
+export const reading = pgTable(
+  'reading',
+  {
+    academyId: academyId(),
+    readingId: uuid().notNull(),
+    keyId: uuid().notNull(),
+    sessionId: uuid().notNull(),
+    /** Counts up on the device. */
+    seq: integer().notNull(),
+    distanceM: metres().notNull(),
+    receivedAt: at().notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.readingId] }),
+    index('reading_by_session').on(t.academyId, t.sessionId, t.receivedAt),
+    foreignKey({ columns: [t.academyId, t.keyId], foreignColumns: [readerKey.academyId, readerKey.keyId] }).onDelete('cascade'),
   ],
 );

@@ -86,6 +86,7 @@ export const playerLink = pgTable(
     createdAt: at().notNull().defaultNow(),
     expiresAt: at().notNull(),
     revokedAt: at(),
+    lastUsedAt: at(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.linkId] }),

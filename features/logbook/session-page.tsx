@@ -16,13 +16,13 @@ type Props = {
 
 /** One session, as it ended or as it stands. */
 export function SessionPage({ slug, data, bests, timeZone }: Props) {
-  const { session, players, entrants, shots } = data;
+  const { session, players, entrants, notes, shots } = data;
   const open = !session.completedAt && !session.stoppedAt;
   const table = playSession(session.spec, entrants, shots, {
     seed: seedOf(session.sessionId),
     ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
   });
-  const seated = players.map((player, i) => ({ ...player, entrant: entrants[i]!, clubs: [], favourite: null, best: null }));
+  const seated = players.map((player, i) => ({ ...player, entrant: entrants[i]!, clubs: [], favourite: null, best: null, notes: notes[i]! }));
   return (
     <div className="p-3 p-md-4">
       {players.length > 1 && <Board bundle={{ spec: session.spec, players: seated }} table={table} />}

@@ -13,12 +13,10 @@ type Props = {
   table: Table;
   /** Goes on with a game that was ended by hand. */
   onBack: (() => void) | null;
-  /** The server could not be told that it was ended. */
-  untold: boolean;
 };
 
 /** After the last ball: who won, what came of it for each, and where to go from here. */
-export function Afterwards({ bundle, table, onBack, untold }: Props) {
+export function Afterwards({ bundle, table, onBack }: Props) {
   const { players, academy, gameId, spec } = bundle;
   const [shown, setShown] = useState(table.ahead[0] ?? 0);
   const player = players[shown]!;
@@ -31,11 +29,6 @@ export function Afterwards({ bundle, table, onBack, untold }: Props) {
       <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} />
       {doubled > 0 && (
         <p className="small-print">{doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice and not counted.</p>
-      )}
-      {untold && (
-        <p role="status" className="fw-semibold">
-          No network: the balls are kept. End the session on Today later.
-        </p>
       )}
       <div className={styles.afterwards}>
         {onBack ? (

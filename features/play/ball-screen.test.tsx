@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { play } from '@/core/game/play';
 import { projectShots } from '@/core/shot/project';
 import type { UnitSystem } from '@/core/units/length';
-import { ft, game, left, PLAYER, record, SESSION } from '@/core/testing/make';
+import { bundlePlayer, ft, game, left, record, SESSION } from '@/core/testing/make';
 import { BallScreen } from './ball-screen';
 import { recordBall, undoBall, type Sitting } from './record';
 
@@ -14,16 +14,7 @@ function show(system: UnitSystem = 'imperial', balls = 1) {
   const spec = game({ goal: 20 });
   const events = Array.from({ length: balls }, (_, turn) => record(spec, turn, left(5, 90)));
   const standing = play(spec, projectShots(events));
-  const player: Sitting['players'][number] = {
-    playerId: PLAYER,
-    name: 'Otto',
-    handed: 'right',
-    units: system,
-    entrant: standing.entrant,
-    clubs: [],
-    favourite: null,
-    best: null,
-  };
+  const player = bundlePlayer('Otto', { entrant: standing.entrant, units: system });
   const sitting: Sitting = { sessionId: SESSION, spec, players: [player] };
   render(<BallScreen sitting={sitting} seat={0} standing={standing} bag={player} system={system} balls={balls} />);
   return userEvent.setup();

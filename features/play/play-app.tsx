@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import { careLines } from '@/core/game/care';
@@ -11,7 +10,7 @@ import { Afterwards } from './afterwards';
 import { playAddress, readPlayHash } from './address';
 import { BallScreen } from './ball-screen';
 import { now } from './device/ids';
-import { sendWaiting, tellStopped } from './device/sync';
+import { tell } from './device/sync';
 import { useSession } from './device/use-session';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
@@ -65,9 +64,9 @@ function Notice({ title, text, children }: { title: string; text?: string; child
       <h1>{title}</h1>
       {text && <p>{text}</p>}
       {children ?? (
-        <Link href="/" className="btn btn-outline-dark" prefetch={false}>
+        <a href="/" className="btn btn-outline-dark">
           To Today
-        </Link>
+        </a>
       )}
     </main>
   );
@@ -77,29 +76,22 @@ function PlayGame({ bundle, shots, stationKey }: { bundle: Bundle; shots: Shot[]
   const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
-  const [ended, setEnded] = useState<'no' | 'told' | 'untold'>('no');
   const [picked, setPicked] = useState<{ seat: number; balls: number } | null>(null);
   // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
   const own = picked && picked.balls === shots.length && table.standings[picked.seat]!.next ? picked.seat : null;
   const seat = own ?? table.turn ?? 0;
   const player = bundle.players[seat]!;
   const standing = table.standings[seat]!;
-  const over = table.over || ended !== 'no';
+  const over = table.over || bundle.stopped;
   const { sessionId } = bundle;
   // That time ran out is something the server can't know from the balls.
   const timeUp = table.standings.some((one) => one.early === 'time');
+  const toldAlready = bundle.stopped;
   useEffect(() => {
-    if (timeUp) void sendWaiting().then(() => tellStopped(sessionId, true));
-  }, [timeUp, sessionId]);
-  const end = async () => {
-    setEnded('told');
-    await sendWaiting();
-    if (!(await tellStopped(bundle.sessionId, true))) setEnded('untold');
-  };
-  const goOn = () => {
-    setEnded('no');
-    void tellStopped(bundle.sessionId, false);
-  };
+    if (timeUp && !toldAlready) void tell(sessionId, { say: 'stopped', stopped: true });
+  }, [timeUp, toldAlready, sessionId]);
+  const end = () => tell(sessionId, { say: 'stopped', stopped: true });
+  const goOn = () => tell(sessionId, { say: 'stopped', stopped: false });
 
   return (
     <div className={`${styles.screen} dusk`}>
@@ -112,7 +104,7 @@ function PlayGame({ bundle, shots, stationKey }: { bundle: Bundle; shots: Shot[]
         onSeat={(next) => setPicked({ seat: next, balls: shots.length })}
       />
       {over ? (
-        <Afterwards bundle={bundle} table={table} onBack={table.over ? null : goOn} untold={ended === 'untold'} />
+        <Afterwards bundle={bundle} table={table} onBack={table.over ? null : () => void goOn()} />
       ) : !ready && shots.length === 0 ? (
         <Care
           lines={careLines(bundle.spec)}

@@ -7,7 +7,7 @@ import { schemeOf, type SchemeKind } from '@/core/game/scoring';
 import { UNKNOWN } from '@/core/game/scoring/scheme';
 import type { GameSpec } from '@/core/game/spec';
 import { projectShots } from '@/core/shot/project';
-import { entrants, ft, game, holed, left, PLAYER, playList, SESSION, station } from '@/core/testing/make';
+import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, PLAYER, playList, SESSION, station } from '@/core/testing/make';
 import { Afterwards } from './afterwards';
 import { BallScreen } from './ball-screen';
 import { recordBall, type Sitting } from './record';
@@ -18,16 +18,8 @@ const calls = () => jest.mocked(recordBall).mock.calls;
 const recorded = () => calls().at(-1)![3];
 beforeEach(() => jest.mocked(recordBall).mockClear());
 
-const player = (playerId = PLAYER, name = 'Otto', clubs: string[] = []): Sitting['players'][number] => ({
-  playerId,
-  name,
-  handed: 'right',
-  units: 'imperial',
-  entrant: plainEntrant(playerId),
-  clubs: clubs.map((label) => ({ clubId: null, label })),
-  favourite: 'PW',
-  best: null,
-});
+const player = (playerId = PLAYER, name = 'Otto', clubs: string[] = []) =>
+  bundlePlayer(name, { entrant: plainEntrant(playerId), clubs: clubs.map((label) => ({ clubId: null, label })), favourite: 'PW' });
 const of = (scheme: SchemeKind, more: Partial<GameSpec> = {}, scoring: object = {}) => {
   const counts = schemeOf({ scheme }).countsBalls;
   const stations = ['a', 'b'].map((key) => station(key, { balls: counts ? 3 : 1, carryM: 4, par: 2 }));
@@ -169,8 +161,7 @@ describe('afterwards', () => {
     const spec = of('hits', { stations: [station('a', { balls: 1 })] });
     const { table } = playList(spec, [holed, left(20)], { seats: 2 });
     const players = entrants(2).map((entrant, i) => player(entrant.playerId, i === 0 ? 'Otto' : 'Mia'));
-    const bundle = { academy: { slug: 'here', name: 'Here' }, sessionId: SESSION, gameId: null, startedAt: '', spec, players, events: [] };
-    render(<Afterwards bundle={bundle} table={table} onBack={null} untold={false} />);
+    render(<Afterwards bundle={bundleOf(spec, [], { players, gameId: null })} table={table} onBack={null} />);
     expect(screen.getByRole('heading', { name: 'Otto wins, 1 hit' })).toBeVisible();
     expect(screen.getByLabelText('Score')).toHaveTextContent('1');
     await userEvent.setup().click(screen.getByRole('button', { name: /Mia/ }));

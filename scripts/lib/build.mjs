@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './install.mjs';
+import { buildPlay } from './play.mjs';
 import { run } from './run.mjs';
 import { say, Stop } from './say.mjs';
 
@@ -13,12 +14,13 @@ const SOURCES = [
   'server',
   'ui',
   'workers',
-  'public',
   'next.config.ts',
   'proxy.ts',
   'tsconfig.json',
   'tsconfig.base.json',
   'package-lock.json',
+  'package.json',
+  'scripts/lib/play.mjs',
 ];
 
 function* files(path) {
@@ -45,8 +47,8 @@ export async function ensureBuild() {
   const hash = sourcesHash();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
   say('Building the application (about a minute) …');
+  await buildPlay();
   const next = join(root, 'node_modules/next/dist/bin/next');
   if ((await run(process.execPath, [next, 'build'], { cwd: root })) !== 0) throw new Stop('The build failed, see above.');
-  await import('../static-csp.mjs').then(({ writeStaticHashes }) => writeStaticHashes());
   writeFileSync(stamp, hash);
 }

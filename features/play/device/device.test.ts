@@ -1,10 +1,8 @@
 import 'fake-indexeddb/auto';
-import type { Bundle } from '@/core/game/bundle';
 import { play } from '@/core/game/play';
-import { plainEntrant } from '@/core/game/entrant';
 import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
-import { between, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
+import { between, bundleOf, game, holed, left, record, SESSION } from '@/core/testing/make';
 import { recordBall, undoBall } from '../record';
 import { countWaiting, forgetSent, keepBundle, nextBatch, readSession } from './store';
 import { sendWaiting, syncState } from './sync';
@@ -12,28 +10,7 @@ import { sendWaiting, syncState } from './sync';
 const spec = game();
 const turns = turnsOf(spec);
 
-function bundle(events: ShotEvent[] = [], sessionId = SESSION): Bundle {
-  return {
-    academy: { slug: 'here', name: 'Here' },
-    sessionId,
-    gameId: idOf(9),
-    startedAt: '2026-05-01T18:00:00.000Z',
-    spec,
-    players: [
-      {
-        playerId: PLAYER,
-        name: 'Otto',
-        handed: 'right',
-        units: 'imperial',
-        entrant: plainEntrant(PLAYER),
-        clubs: [],
-        favourite: null,
-        best: null,
-      },
-    ],
-    events,
-  };
-}
+const bundle = (events: ShotEvent[] = [], sessionId = SESSION) => bundleOf(spec, events, { sessionId });
 
 /** A server for the tests: keeps what is posted, once each, and answers as it is told. */
 const server = {

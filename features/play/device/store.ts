@@ -1,67 +1,132 @@
-import Dexie, { type EntityTable } from 'dexie';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import type { Bundle } from '@/core/game/bundle';
+import type { LinkHome } from '@/core/game/link-home';
+import { aboutOf, told, type Telling } from '@/core/game/telling';
 import { projectShots } from '@/core/shot/project';
-import type { Shot, ShotEvent, ShotRecord } from '@/core/shot/shot';
+import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from './ids';
 
 /**
- * What the device keeps: the bundle of each session it opened, and every event of its balls. A ball is in here before
- * the next one is asked for; whether the server has it too is a flag.
+ * What the device keeps: the bundle of each session it opened, every event of its balls, and what else is still to be
+ * told to the server. A ball is in here before the next one is asked for; whether the server has it too is a flag.
  */
 type StoredBundle = { sessionId: string; bundle: Bundle };
 type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1; event: ShotEvent };
+/** What is still to be told about a session; of each thing only the newest is kept. */
+export type StoredTelling = { id: string; sessionId: string; telling: Telling; made: number };
+/** With which personal link a session was opened here; without one it is the coach's sign-in. */
+type Key = { sessionId: string; token: string };
 type Setting = { key: string; value: string | number };
 
-class DeviceStore extends Dexie {
-  bundles!: EntityTable<StoredBundle, 'sessionId'>;
-  events!: EntityTable<StoredEvent, 'eventId'>;
-  settings!: EntityTable<Setting, 'key'>;
+interface DeviceSchema extends DBSchema {
+  bundles: { key: string; value: StoredBundle };
+  events: { key: string; value: StoredEvent; indexes: { sent: number; inSession: [string, number] } };
+  tellings: { key: string; value: StoredTelling };
+  keys: { key: string; value: Key };
+  homes: { key: string; value: { token: string; home: LinkHome } };
+  settings: { key: string; value: Setting };
+}
+const STORES = ['bundles', 'events', 'tellings', 'keys', 'homes', 'settings'] as const;
 
-  constructor() {
-    super('inch-game');
-    this.version(1).stores({ bundles: 'sessionId', events: 'eventId, sent, [sessionId+order]', settings: 'key' });
+let opened: Promise<IDBPDatabase<DeviceSchema>> | undefined;
+
+function store(): Promise<IDBPDatabase<DeviceSchema>> {
+  return (opened ??= openDB<DeviceSchema>('inch-device', 1, {
+    upgrade(db) {
+      db.createObjectStore('bundles', { keyPath: 'sessionId' });
+      const events = db.createObjectStore('events', { keyPath: 'eventId' });
+      events.createIndex('sent', 'sent');
+      events.createIndex('inSession', ['sessionId', 'order']);
+      db.createObjectStore('tellings', { keyPath: 'id' });
+      db.createObjectStore('keys', { keyPath: 'sessionId' });
+      db.createObjectStore('homes', { keyPath: 'token' });
+      db.createObjectStore('settings', { keyPath: 'key' });
+    },
+    // The browser may close it under us, after a long sleep for one; the next question opens it again.
+    terminated() {
+      opened = undefined;
+    },
+  }));
+}
+
+/** Tells this page and all others of this device that something in the store changed. */
+const listeners = new Set<() => void>();
+let others: BroadcastChannel | undefined;
+
+export function subscribeStore(listener: () => void): () => void {
+  if (!others && typeof BroadcastChannel !== 'undefined') {
+    others = new BroadcastChannel('inch-device');
+    others.addEventListener('message', () => listeners.forEach((one) => one()));
   }
+  listeners.add(listener);
+  return () => listeners.delete(listener);
 }
 
-let opened: DeviceStore | undefined;
-function store(): DeviceStore {
-  return (opened ??= new DeviceStore());
+function changed(): void {
+  listeners.forEach((listener) => listener());
+  others?.postMessage(null);
 }
 
-/** Own events come after all that the server had when the session was opened. */
-const OWN_FROM = 1_000_000;
+/** Events that the server does not number yet come after all that it has. */
+const OWN_FROM = 1e12;
 
 /**
  * Keeps what the server sent of a session. Facts are only ever added: a ball that was sent while the server was
- * answering is not in its answer, and stays.
+ * answering is not in its answer, and stays; so does what is still to be told.
  */
 export async function keepBundle(bundle: Bundle): Promise<void> {
-  const db = store();
-  await db.transaction('rw', db.bundles, db.events, async () => {
-    await db.bundles.put({ sessionId: bundle.sessionId, bundle: { ...bundle, events: [] } });
-    await db.events.bulkPut(
-      bundle.events.map((event, order) => ({ eventId: event.eventId, sessionId: event.sessionId, order, sent: 1 as const, event })),
-    );
-  });
+  const tx = (await store()).transaction(['bundles', 'events', 'tellings'], 'readwrite');
+  const waiting = (await tx.objectStore('tellings').getAll()).filter((one) => one.sessionId === bundle.sessionId);
+  const current = waiting.reduce<Bundle>((held, one) => told(held, one.telling), { ...bundle, events: [] });
+  void tx.objectStore('bundles').put({ sessionId: bundle.sessionId, bundle: current });
+  for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one));
+  await tx.done;
+  changed();
 }
 
-const inSession = (sessionId: string) =>
-  store().events.where('[sessionId+order]').between([sessionId, Dexie.minKey], [sessionId, Dexie.maxKey]);
-
-/** A session as this device knows it: undefined if it was never opened here. */
-export async function readSession(sessionId: string): Promise<{ bundle: Bundle; shots: Shot[] } | undefined> {
-  const held = await store().bundles.get(sessionId);
-  if (!held) return undefined;
-  const events = await inSession(sessionId).sortBy('order');
-  return { bundle: held.bundle, shots: projectShots(events.map((entry) => entry.event)) };
+/** Keeps events that the server took in, whoever's they are. */
+export async function keepEvents(events: readonly TakenIn[]): Promise<void> {
+  if (events.length === 0) return;
+  const tx = (await store()).transaction('events', 'readwrite');
+  for (const one of events) void tx.store.put(asKnown(one));
+  await tx.done;
+  changed();
 }
 
-/** How many events of all sessions are still to be sent. */
+function asKnown({ seq, event }: TakenIn): StoredEvent {
+  return { eventId: event.eventId, sessionId: event.sessionId, order: seq, sent: 1, event };
+}
+
+type Any = IDBPTransaction<DeviceSchema, ('events' | 'bundles' | 'settings' | 'tellings')[], 'readonly' | 'readwrite'>;
+
+/** Everything that was said about the balls of a session, in order. */
+async function eventsOf(tx: Pick<Any, 'objectStore'>, sessionId: string): Promise<ShotEvent[]> {
+  const range = IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]);
+  return (await tx.objectStore('events').index('inSession').getAll(range)).map((entry) => entry.event);
+}
+
+/** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
+export async function readSession(sessionId: string): Promise<{ bundle: Bundle; shots: Shot[]; events: ShotEvent[] } | undefined> {
+  const tx = (await store()).transaction(['bundles', 'events']);
+  const [held, events] = await Promise.all([tx.objectStore('bundles').get(sessionId), eventsOf(tx as unknown as Any, sessionId)]);
+  return held && { bundle: held.bundle, shots: projectShots(events), events };
+}
+
+/** The highest number that the server gave to an event of a session that is here; 0 before the first. */
+export async function lastSeq(sessionId: string): Promise<number> {
+  const range = IDBKeyRange.bound([sessionId, 0], [sessionId, OWN_FROM], false, true);
+  const cursor = await (await store()).transaction('events').store.index('inSession').openCursor(range, 'prev');
+  return cursor?.value.order ?? 0;
+}
+
+/** How much of all sessions is still to be sent: events, and what else is to be told. */
 export async function countWaiting(): Promise<number> {
-  return store().events.where('sent').equals(0).count();
+  const db = await store();
+  return (await db.countFromIndex('events', 'sent', 0)) + (await db.count('tellings'));
 }
 
-type Saying = { kind: 'record'; payload: ShotRecord } | { kind: 'void'; shotId: string };
+export type Saying =
+  { kind: 'record'; payload: ShotRecord } | { kind: 'amend'; shotId: string; payload: ShotAmend } | { kind: 'void'; shotId: string };
 
 /**
  * Decides and stores in one go, so that a double press or a second tab can't record the same turn twice.
@@ -69,30 +134,35 @@ type Saying = { kind: 'record'; payload: ShotRecord } | { kind: 'void'; shotId: 
  * @returns whether anything was stored
  */
 export async function sayAboutShot(sessionId: string, decide: (shots: Shot[]) => Saying | null): Promise<boolean> {
-  const db = store();
-  return db.transaction('rw', db.events, db.settings, async () => {
-    const events = await inSession(sessionId).sortBy('order');
-    const saying = decide(projectShots(events.map((entry) => entry.event)));
-    if (!saying) return false;
-    const deviceId = ((await db.settings.get('deviceId'))?.value as string | undefined) ?? newId();
-    const deviceSeq = (((await db.settings.get('deviceSeq'))?.value as number | undefined) ?? -1) + 1;
-    await db.settings.bulkPut([
-      { key: 'deviceId', value: deviceId },
-      { key: 'deviceSeq', value: deviceSeq },
-    ]);
-    const base = { eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt: new Date(now()).toISOString() };
-    const event: ShotEvent =
-      saying.kind === 'record'
-        ? { ...base, shotId: newId(), kind: 'record', payload: saying.payload }
+  const tx = (await store()).transaction(['events', 'settings'], 'readwrite');
+  const settings = tx.objectStore('settings');
+  const saying = decide(projectShots(await eventsOf(tx as unknown as Any, sessionId)));
+  if (!saying) return false;
+  const deviceId = ((await settings.get('deviceId'))?.value as string | undefined) ?? newId();
+  const deviceSeq = (((await settings.get('deviceSeq'))?.value as number | undefined) ?? -1) + 1;
+  void settings.put({ key: 'deviceId', value: deviceId });
+  void settings.put({ key: 'deviceSeq', value: deviceSeq });
+  const base = { eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt: new Date(now()).toISOString() };
+  const event: ShotEvent =
+    saying.kind === 'record'
+      ? { ...base, shotId: newId(), kind: 'record', payload: saying.payload }
+      : saying.kind === 'amend'
+        ? { ...base, shotId: saying.shotId, kind: 'amend', payload: saying.payload }
         : { ...base, shotId: saying.shotId, kind: 'void', payload: {} };
-    await db.events.add({ eventId: event.eventId, sessionId, order: OWN_FROM + deviceSeq, sent: 0, event });
-    return true;
-  });
+  void tx.objectStore('events').add({ eventId: event.eventId, sessionId, order: OWN_FROM + deviceSeq, sent: 0, event });
+  await tx.done;
+  changed();
+  return true;
 }
 
 /** Up to so many unsent events of one session, oldest first; undefined when everything is sent. */
-export async function nextBatch(most: number): Promise<{ sessionId: string; events: ShotEvent[] } | undefined> {
-  const waiting = (await store().events.where('sent').equals(0).toArray()).sort((a, b) => a.order - b.order);
+export async function nextBatch(
+  most: number,
+  without: ReadonlySet<string> = new Set(),
+): Promise<{ sessionId: string; events: ShotEvent[] } | undefined> {
+  const waiting = (await (await store()).getAllFromIndex('events', 'sent', 0))
+    .filter((entry) => !without.has(entry.sessionId))
+    .sort((a, b) => a.order - b.order);
   const first = waiting[0];
   if (!first) return undefined;
   const events = waiting.filter((entry) => entry.sessionId === first.sessionId).slice(0, most);
@@ -100,19 +170,74 @@ export async function nextBatch(most: number): Promise<{ sessionId: string; even
 }
 
 export async function markSent(eventIds: readonly string[]): Promise<void> {
-  await store()
-    .events.where('eventId')
-    .anyOf([...eventIds])
-    .modify({ sent: 1 });
+  const tx = (await store()).transaction('events', 'readwrite');
+  for (const eventId of eventIds) {
+    const entry = await tx.store.get(eventId);
+    if (entry) void tx.store.put({ ...entry, sent: 1 });
+  }
+  await tx.done;
+  changed();
+}
+
+/** Keeps what is to be told about a session until the server has it; this device goes by it at once. */
+export async function keepTelling(sessionId: string, telling: Telling): Promise<void> {
+  const tx = (await store()).transaction(['tellings', 'bundles'], 'readwrite');
+  const held = await tx.objectStore('bundles').get(sessionId);
+  void tx.objectStore('tellings').put({ id: `${sessionId} ${aboutOf(telling)}`, sessionId, telling, made: now() });
+  if (held) void tx.objectStore('bundles').put({ sessionId, bundle: told(held.bundle, telling) });
+  await tx.done;
+  changed();
+}
+
+/** The oldest of what is to be told about a session that is not among these; undefined when all is told. */
+export async function nextTelling(without: ReadonlySet<string> = new Set()): Promise<StoredTelling | undefined> {
+  const waiting = (await (await store()).getAll('tellings')).filter((telling) => !without.has(telling.sessionId));
+  return waiting.sort((a, b) => a.made - b.made)[0];
+}
+
+/** Forgets a telling that the server has, unless it was said anew meanwhile. */
+export async function markTold(one: StoredTelling): Promise<void> {
+  const tx = (await store()).transaction('tellings', 'readwrite');
+  const held = await tx.store.get(one.id);
+  if (held && JSON.stringify(held) === JSON.stringify(one)) void tx.store.delete(one.id);
+  await tx.done;
+  changed();
+}
+
+/** The personal link with which a session is opened here; undefined where it is the coach's sign-in. */
+export async function keyOf(sessionId: string): Promise<string | undefined> {
+  return (await (await store()).get('keys', sessionId))?.token;
+}
+
+/** Keeps what a personal link opens: the sessions it is the key of, and its page for when there is no network. */
+export async function keepHome(token: string, home: LinkHome): Promise<void> {
+  const tx = (await store()).transaction(['keys', 'homes'], 'readwrite');
+  for (const { sessionId } of home.sessions) void tx.objectStore('keys').put({ sessionId, token });
+  void tx.objectStore('homes').put({ token, home });
+  await tx.done;
+  changed();
+}
+
+export async function readHome(token: string): Promise<LinkHome | undefined> {
+  return (await (await store()).get('homes', token))?.home;
+}
+
+/** Forgets a link that holds no longer, and the page it opened; balls that were not sent stay. */
+export async function forgetHome(token: string): Promise<void> {
+  await (await store()).delete('homes', token);
+  changed();
 }
 
 /** Forgets what the server has anyway; balls that are not sent stay, with the sessions they belong to. */
 export async function forgetSent(): Promise<void> {
-  const db = store();
-  await db.transaction('rw', db.bundles, db.events, async () => {
-    const waiting = await db.events.where('sent').equals(0).toArray();
-    const kept = new Set(waiting.map((entry) => entry.sessionId));
-    await db.bundles.filter((entry) => !kept.has(entry.sessionId)).delete();
-    await db.events.filter((entry) => !kept.has(entry.sessionId)).delete();
-  });
+  const tx = (await store()).transaction(STORES, 'readwrite');
+  const waiting = await tx.objectStore('events').index('sent').getAll(0);
+  const telling = await tx.objectStore('tellings').getAll();
+  const kept = new Set([...waiting, ...telling].map((entry) => entry.sessionId));
+  for (const name of ['bundles', 'events', 'keys'] as const)
+    for (const entry of await tx.objectStore(name).getAll())
+      if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);
+  void tx.objectStore('homes').clear();
+  await tx.done;
+  changed();
 }

@@ -1,8 +1,9 @@
-import { shotBatchSchema } from '@/core/shot/shot';
-import { markSent, nextBatch } from './store';
+import type { Telling } from '@/core/game/telling';
+import { postEvents, putTelling, type Outcome } from './server';
+import { keepTelling, markSent, markTold, nextBatch, nextTelling } from './store';
 
 /** Why balls wait, where they do. */
-export type SyncState = 'idle' | 'sending' | 'unreachable' | 'signed-out' | 'refused';
+export type SyncState = 'idle' | 'sending' | Exclude<Outcome, 'stored'>;
 
 const BATCH = 100;
 const RETRY_FIRST_MS = 2_000;
@@ -31,7 +32,8 @@ function become(next: SyncState) {
 
 /**
  * Sends what waits, in batches, until nothing does. Called after every ball and whenever the network may be back; where
- * it fails it tries again by itself, after 2 s, then ever more slowly up to a minute. Sending twice stores once.
+ * it fails it tries again by itself, after 2 s, then ever more slowly up to a minute. Sending twice stores once. A
+ * session that is refused or whose key holds no longer keeps none of the others waiting.
  * @returns when everything that waited at the call is sent, or could not be
  */
 export function sendWaiting(): Promise<void> {
@@ -43,19 +45,46 @@ async function send(): Promise<void> {
   clearTimeout(timer);
   while (again) {
     again = false;
-    for (let batch = await nextBatch(BATCH); batch; batch = await nextBatch(BATCH)) {
-      become('sending');
-      const outcome = await post(batch);
-      if (outcome !== 'stored') {
-        become(outcome);
-        if (outcome !== 'refused') retryLater();
-        return;
-      }
+    const failed = new Map<string, SyncState>();
+    const outcome = (await sendBalls(failed)) ?? (await sendTellings(failed));
+    if (outcome === 'unreachable') {
+      become(outcome);
+      retryLater();
+      return;
+    }
+    const worst = [...failed.values()].find((one) => one === 'signed-out') ?? [...failed.values()][0];
+    if (worst && !again) {
+      become(worst);
+      if (worst === 'signed-out') retryLater();
+      return;
+    }
+  }
+  become('idle');
+}
+
+async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' | undefined> {
+  const batchLeft = () => nextBatch(BATCH, new Set(failed.keys()));
+  for (let batch = await batchLeft(); batch; batch = await batchLeft()) {
+    become('sending');
+    const outcome = await postEvents(batch.sessionId, batch.events);
+    if (outcome === 'unreachable') return outcome;
+    if (outcome !== 'stored') failed.set(batch.sessionId, outcome);
+    else {
       await markSent(batch.events.map((event) => event.eventId));
       retryMs = RETRY_FIRST_MS;
     }
   }
-  become('idle');
+}
+
+async function sendTellings(failed: Map<string, SyncState>): Promise<'unreachable' | undefined> {
+  const tellingLeft = () => nextTelling(new Set(failed.keys()));
+  for (let one = await tellingLeft(); one; one = await tellingLeft()) {
+    become('sending');
+    const outcome = await putTelling(one.sessionId, one.telling);
+    if (outcome === 'unreachable') return outcome;
+    if (outcome === 'stored') await markTold(one);
+    else failed.set(one.sessionId, outcome);
+  }
 }
 
 function retryLater() {
@@ -63,34 +92,8 @@ function retryLater() {
   retryMs = Math.min(RETRY_MOST_MS, retryMs * 2);
 }
 
-type Batch = NonNullable<Awaited<ReturnType<typeof nextBatch>>>;
-
-/** A request that outlives its page may carry 64 kB in all, by the Fetch standard; less, so that two fit. */
-const OUTLIVES_PAGE = 30_000;
-
-async function post(batch: Batch): Promise<'stored' | Exclude<SyncState, 'idle' | 'sending'>> {
-  const body = JSON.stringify(shotBatchSchema.parse(batch));
-  const response = await fetch('/api/v1/shot-events', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body,
-    // Whoever leaves right after a ball still sends it.
-    keepalive: body.length < OUTLIVES_PAGE,
-  }).catch(() => null);
-  if (!response || response.status >= 500 || response.status === 429) return 'unreachable';
-  if (response.ok) return 'stored';
-  return response.status === 401 ? 'signed-out' : 'refused';
-}
-
-/**
- * Tells the server that a session was ended before its last ball, or that it goes on after all.
- * @returns whether the server knows it now
- */
-export async function tellStopped(sessionId: string, stopped: boolean): Promise<boolean> {
-  const response = await fetch(`/api/v1/sessions/${sessionId}/stopped`, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ stopped }),
-  }).catch(() => null);
-  return response?.ok ?? false;
+/** Says something about a session: this device goes by it at once, the server hears of it when it can. */
+export async function tell(sessionId: string, telling: Telling): Promise<void> {
+  await keepTelling(sessionId, telling);
+  void sendWaiting();
 }

@@ -1,12 +1,22 @@
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState, useSyncExternalStore } from 'react';
-import { bundleSchema, type Bundle } from '@/core/game/bundle';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import type { Bundle } from '@/core/game/bundle';
+import type { OfferedReading } from '@/core/game/reading';
+import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
-import { countWaiting, keepBundle, readSession } from './store';
+import { now } from './ids';
+import { followSession } from './live';
+import { getBundle } from './server';
+import { countWaiting, keepBundle, lastSeq, readSession } from './store';
 import { sendWaiting, subscribeSync, syncState } from './sync';
+import { useStored } from './use-stored';
+
+/** A reading, and when it was read by this device's clock. */
+export type Offer = Pick<OfferedReading, 'readingId' | 'distanceM'> & { readAt: number };
 
 export type SessionView =
-  { state: 'loading' } | { state: 'missing' | 'signed-out' | 'unreachable' } | { state: 'here'; bundle: Bundle; shots: Shot[] };
+  | { state: 'loading' }
+  | { state: 'missing' | 'signed-out' | 'unreachable' }
+  | { state: 'here'; bundle: Bundle; shots: Shot[]; offer: Offer | null };
 
 /** What came of asking the server for a session's bundle. */
 type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'unreachable';
@@ -14,7 +24,8 @@ type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'unreachable';
 /** A session as this device knows it, kept current: from the device at once, from the server when it answers. */
 export function useSession(sessionId: string): SessionView {
   const [fetched, setFetched] = useState<Fetched>('asking');
-  const held = useLiveQuery(async () => (await readSession(sessionId)) ?? null, [sessionId]);
+  const [offer, setOffer] = useState<Offer | null>(null);
+  const held = useStored(useCallback(async () => (await readSession(sessionId)) ?? null, [sessionId]));
 
   useEffect(() => {
     let current = true;
@@ -32,24 +43,30 @@ export function useSession(sessionId: string): SessionView {
     };
   }, [sessionId]);
 
-  if (held) return { state: 'here', ...held };
+  const here = Boolean(held);
+  useEffect(() => {
+    if (!here) return;
+    return followSession(sessionId, ({ ageMs, ...reading }) => setOffer({ ...reading, readAt: now() - ageMs }));
+  }, [sessionId, here]);
+
+  if (held) {
+    const { bundle, shots } = held;
+    return { state: 'here', bundle, shots: shots.map((shot) => withSession(shot, bundle)), offer };
+  }
   if (held === undefined || fetched === 'asking' || fetched === 'kept') return { state: 'loading' };
   return { state: fetched };
 }
 
 async function fetchBundle(sessionId: string): Promise<Fetched> {
-  const response = await fetch(`/api/v1/sessions/${sessionId}/bundle`).catch(() => null);
-  if (response?.status === 401) return 'signed-out';
-  if (response?.status === 404 || response?.status === 400) return 'missing';
-  const bundle = response?.ok ? bundleSchema.safeParse(await response.json().catch(() => null)) : null;
-  if (!bundle?.success) return 'unreachable';
-  await keepBundle(bundle.data);
+  const bundle = await getBundle(sessionId, await lastSeq(sessionId));
+  if (typeof bundle === 'string') return bundle;
+  await keepBundle(bundle.got);
   return 'kept';
 }
 
-/** How many balls wait to be sent from this device, and why. */
+/** How much waits to be sent from this device, and why. */
 export function useWaiting(): { waiting: number; why: ReturnType<typeof syncState> } {
-  const waiting = useLiveQuery(countWaiting, []) ?? 0;
+  const waiting = useStored(countWaiting) ?? 0;
   const why = useSyncExternalStore(subscribeSync, syncState, () => 'idle' as const);
   return { waiting, why };
 }

@@ -1,10 +1,14 @@
 import 'server-only';
 import { z } from 'zod';
 import type { Bundle } from '@/core/game/bundle';
+import { readingSchema } from '@/core/game/reading';
+import { mayTell, tellingSchema } from '@/core/game/telling';
 import { shotBatchSchema } from '@/core/shot/shot';
-import { coachForSession, type Desk } from '@/server/actor';
 import { RefusedBatch } from '@/server/data';
+import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
+import { homeOf } from './link-home';
+import { liveStream } from './live-stream';
 
 const MOST_BYTES = 1_000_000;
 
@@ -12,27 +16,58 @@ function refuse(status: number, error: string): Response {
   return Response.json({ error }, { status });
 }
 
-/** Answers with all that a device needs to play a session. */
-export async function answerBundle(sessionId: string): Promise<Response> {
-  const id = z.uuid().safeParse(sessionId);
-  if (!id.success) return refuse(400, 'This is no session.');
-  const desk = await coachForSession(id.data);
-  if (desk === 'signed out') return refuse(401, 'Sign in first.');
-  const bundle = desk && (await bundleOf(desk, id.data));
-  if (!bundle) return refuse(404, 'There is no such session.');
-  return Response.json(bundle, { headers: { 'cache-control': 'no-store' } });
+const REFUSALS: Readonly<Record<Refusal, [number, string]>> = {
+  'signed out': [401, 'Sign in, or open your link again.'],
+  'no such session': [404, 'There is no such session.'],
+  'too many tries': [429, 'Too many tries: wait a quarter of an hour.'],
+};
+
+/** An answer that fails says so and nothing more; what was sent stays on the device, which sends it again. */
+async function answer(what: string, give: () => Promise<Response>): Promise<Response> {
+  try {
+    return await give();
+  } catch (error) {
+    log.error({ err: error }, `${what} failed`);
+    return refuse(503, 'This can’t be done now; nothing is lost, try again.');
+  }
 }
 
-async function bundleOf({ data, academy }: Desk, sessionId: string): Promise<Bundle | null> {
+/** Answers about a session to whoever may ask for it. */
+async function atDoor(request: Request, sessionId: string, give: (door: Door, id: string) => Promise<Response>): Promise<Response> {
+  return answer('a request of play', async () => {
+    const id = z.uuid().safeParse(sessionId);
+    if (!id.success) return refuse(400, 'This is no session.');
+    const door = await doorOf(request.headers, id.data);
+    return typeof door === 'string' ? refuse(...REFUSALS[door]) : give(door, id.data);
+  });
+}
+
+const afterOf = (request: Request) => z.coerce.number().int().min(0).catch(0).parse(new URL(request.url).searchParams.get('after') ?? 0);
+
+/** Answers with all that a device needs to play a session; of its balls what came after those it has. */
+export function answerBundle(request: Request, sessionId: string): Promise<Response> {
+  return atDoor(request, sessionId, async (door, id) => {
+    const bundle = await bundleOf(door, id, afterOf(request));
+    return bundle ? Response.json(bundle, { headers: { 'cache-control': 'no-store' } }) : refuse(...REFUSALS['no such session']);
+  });
+}
+
+/** A personal link gets of the others what the game needs to be played, and no more. */
+async function bundleOf({ data, academy, only }: Door, sessionId: string, after: number): Promise<Bundle | null> {
   const found = await data.getSession(sessionId);
   if (!found) return null;
-  const { session, players, entrants } = found;
+  const { session, players, entrants, notes, stations } = found;
+  const own = (playerId: string) => only === null || only === playerId;
   return {
     academy: { slug: academy.slug, name: academy.name },
     sessionId,
     gameId: session.gameId,
     startedAt: session.startedAt.toISOString(),
+    stopped: session.stoppedAt !== null,
     spec: session.spec,
+    only,
+    stations,
+    conditions: session.conditions,
     players: await Promise.all(
       players.map(async ({ playerId, name, handed, units }, i) => ({
         playerId,
@@ -40,24 +75,46 @@ async function bundleOf({ data, academy }: Desk, sessionId: string): Promise<Bun
         handed,
         units,
         entrant: entrants[i]!,
-        ...(await data.bagOf(playerId)),
-        best: await data.bestBefore(session, playerId),
+        ...(own(playerId)
+          ? { ...(await data.bagOf(playerId)), best: await data.bestBefore(session, playerId), notes: notes[i]! }
+          : { clubs: [], favourite: null, best: null, notes: { own: '', coach: '' } }),
       })),
     ),
-    events: await data.eventsOfSession(sessionId),
+    events: await data.eventsOfSession(sessionId, after),
   };
 }
 
-/** Ends a session before its last ball, or takes that back. */
-export async function answerStopped(sessionId: string, request: Request): Promise<Response> {
-  const id = z.uuid().safeParse(sessionId);
-  const body = z.strictObject({ stopped: z.boolean() }).safeParse(parsed(await request.text()));
-  if (!id.success || !body.success) return refuse(400, 'Say which session, and whether it is stopped.');
-  const desk = await coachForSession(id.data);
-  if (desk === 'signed out') return refuse(401, 'Sign in first.');
-  if (!desk) return refuse(404, 'There is no such session.');
-  await (body.data.stopped ? desk.data.stopSession(id.data) : desk.data.resumeSession(id.data));
-  return Response.json(body.data);
+/** Takes in what is said about a session beside its balls. */
+export function answerTelling(request: Request, sessionId: string): Promise<Response> {
+  return atDoor(request, sessionId, async ({ data, only }, id) => {
+    const telling = tellingSchema.safeParse(parsed(await request.text()));
+    if (!telling.success) return refuse(400, sayIssue(telling.error));
+    const found = await data.getSession(id);
+    const players = found?.players.map((player) => player.playerId) ?? [];
+    if (!mayTell(telling.data, only, players)) return refuse(403, 'This is for the coach to say.');
+    const said = telling.data;
+    if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
+    else if (said.say === 'station') await data.saveStationDistance(id, said.station);
+    else if (said.say === 'conditions') await data.saveConditions(id, said.conditions);
+    else await data.saveNote(id, said.playerId, said.whose, said.text);
+    return Response.json({ told: said.say });
+  });
+}
+
+/** Streams what changes in a session. */
+export function answerLive(request: Request, sessionId: string): Promise<Response> {
+  return atDoor(request, sessionId, async (door, id) => {
+    const stillOpen = async () => typeof (await doorOf(request.headers, id)) !== 'string';
+    const stream = liveStream({ door, sessionId: id, after: afterOf(request), signal: request.signal, stillOpen });
+    return new Response(stream, {
+      headers: {
+        'content-type': 'text/event-stream; charset=utf-8',
+        // Neither a compressor nor a proxy may hold lines back.
+        'cache-control': 'no-store, no-transform',
+        'x-accel-buffering': 'no',
+      },
+    });
+  });
 }
 
 /** Takes in a batch of what a device recorded. The same batch may come any number of times. */
@@ -65,22 +122,44 @@ export async function answerShotEvents(request: Request): Promise<Response> {
   const text = await request.text();
   if (text.length > MOST_BYTES) return refuse(413, 'This batch is too large: send at most 200 balls at once.');
   const batch = shotBatchSchema.safeParse(parsed(text));
-  if (!batch.success) {
-    const issue = batch.error.issues[0]!;
-    return refuse(400, `${issue.path.join('.') || 'batch'}: ${issue.message}`);
-  }
+  if (!batch.success) return refuse(400, sayIssue(batch.error));
   const { sessionId, events } = batch.data;
-  const desk = await coachForSession(sessionId);
-  if (desk === 'signed out') return refuse(401, 'Sign in first.');
-  if (!desk) return refuse(404, 'There is no such session.');
-  try {
-    const stored = await desk.data.takeIn(sessionId, events);
-    return Response.json({ stored, known: events.length - stored });
-  } catch (error) {
-    if (error instanceof RefusedBatch) return refuse(409, error.message);
-    log.error({ err: error }, 'a batch could not be stored');
-    return refuse(503, 'The balls could not be stored now; they are kept on the device and sent again.');
-  }
+  return atDoor(request, sessionId, async ({ data }, id) => {
+    try {
+      const stored = await data.takeIn(id, events);
+      return Response.json({ stored, known: events.length - stored });
+    } catch (error) {
+      if (error instanceof RefusedBatch) return refuse(409, error.message);
+      throw error;
+    }
+  });
+}
+
+/** Answers a personal link with what it opens. */
+export function answerLink(request: Request): Promise<Response> {
+  return answer('a personal link', async () => {
+    const holder = await linkHolder(request.headers);
+    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+    return Response.json(await homeOf(holder), { headers: { 'cache-control': 'no-store' } });
+  });
+}
+
+/** Takes in what a device for distances read. */
+export function answerReading(request: Request): Promise<Response> {
+  return answer('a reading', async () => {
+    const reader = await readerOf(request.headers);
+    if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'This key reads for no session.');
+    const reading = readingSchema.safeParse(parsed(await request.text()));
+    if (!reading.success) return refuse(400, sayIssue(reading.error));
+    const { data, keyId, sessionId } = reader;
+    const taken = await data.takeReading({ keyId, sessionId }, reading.data);
+    return taken ? Response.json({ taken }) : refuse(409, 'This was read before, or a newer one is here.');
+  });
+}
+
+function sayIssue(error: z.ZodError): string {
+  const issue = error.issues[0]!;
+  return `${issue.path.join('.') || 'what was sent'}: ${issue.message}`;
 }
 
 function parsed(text: string): unknown {

@@ -1,0 +1,3 @@
+export const dynamic = 'force-dynamic';
+
+export { answerReading as POST } from '@/features/play/server/routes';

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { FIRMNESSES } from '../golf/words';
+import type { Shot } from './shot';
+
+/** How the ball is put down. */
+export const PUT_DOWN = ['drop', 'place'] as const;
+
+/** The day, as far as somebody said it: all of it may be left out. */
+export const conditionsSchema = z.strictObject({
+  /** The reading of the speed of the green, in feet. */
+  stimpFt: z
+    .number({ error: 'Give the speed in feet.' })
+    .min(3, 'A green is from 3 to 16 ft fast.')
+    .max(16, 'A green is from 3 to 16 ft fast.')
+    .optional(),
+  firmness: z.enum(FIRMNESSES).optional(),
+  wind: z.string().trim().max(40, 'At most 40 characters.').optional(),
+  wet: z.boolean().optional(),
+  ball: z.enum(PUT_DOWN).optional(),
+  note: z.string().trim().max(200, 'At most 200 characters.').optional(),
+});
+export type Conditions = z.infer<typeof conditionsSchema>;
+
+/** How a distance of a station came about. */
+export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;
+
+/** How far a station really was, and how that is known: a correction touches the session, never the game. */
+export const stationDistanceSchema = z.strictObject({
+  key: z.string().min(1).max(40),
+  distanceM: z.number({ error: 'Give the distance.' }).gt(0, 'A distance is more than nothing.').max(150, 'At most 150 m.'),
+  source: z.enum(DISTANCE_SOURCES),
+});
+export type StationDistance = z.infer<typeof stationDistanceSchema>;
+
+/** What holds for all balls of a session, beside what each says itself. */
+export type SessionFacts = { stations: StationDistance[]; conditions: Conditions };
+
+/** A ball with what its session says: the distance of its station as it was corrected, and the day where the ball says nothing. */
+export function withSession<T extends Pick<Shot, 'stationKey' | 'distanceM' | 'stimpFt' | 'firmness' | 'wind'>>(
+  shot: T,
+  { stations, conditions }: SessionFacts,
+): T {
+  const corrected = stations.find((station) => station.key === shot.stationKey);
+  return {
+    ...shot,
+    distanceM: corrected?.distanceM ?? shot.distanceM,
+    stimpFt: shot.stimpFt ?? conditions.stimpFt ?? null,
+    firmness: shot.firmness ?? conditions.firmness ?? null,
+    wind: shot.wind ?? (conditions.wind || null),
+  };
+}
+
+/** "speed 9 ft, firm, wet, wind light from the left": what is known of the day; empty where nothing is. */
+export function sayConditions({ stimpFt, firmness, wet, wind, ball, note }: Conditions): string {
+  return [
+    stimpFt !== undefined && `speed ${stimpFt} ft`,
+    firmness,
+    wet === undefined ? '' : wet ? 'wet' : 'dry',
+    wind && `wind ${wind}`,
+    ball && `balls ${ball === 'drop' ? 'dropped' : 'placed'}`,
+    note,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

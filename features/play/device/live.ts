@@ -1,0 +1,86 @@
+import { offeredReadingSchema, type OfferedReading } from '@/core/game/reading';
+import { takenInSchema } from '@/core/shot/shot';
+import { getBundle, openLive } from './server';
+import { keepBundle, keepEvents, lastSeq } from './store';
+
+/** What the server says on a session's stream. */
+type Message = { event: string; data: string };
+
+const AGAIN_FIRST_MS = 1_000;
+const AGAIN_MOST_MS = 30_000;
+/** The server says something at least every 15 s; a stream that is silent for longer is dead. */
+const SILENT_MS = 40_000;
+
+/**
+ * Keeps a session on this device as others change it, as long as it is followed; a stream that breaks is opened again,
+ * and goes on where it was.
+ * @param onReading hears of what a device for distances read
+ * @returns how to stop
+ */
+export function followSession(sessionId: string, onReading: (reading: OfferedReading) => void): () => void {
+  const stopped = new AbortController();
+  void follow();
+  return () => stopped.abort();
+
+  async function follow() {
+    let againMs = AGAIN_FIRST_MS;
+    while (!stopped.signal.aborted) {
+      const cut = new AbortController();
+      const stop = () => cut.abort();
+      stopped.signal.addEventListener('abort', stop);
+      const stream = await openLive(sessionId, await lastSeq(sessionId), cut.signal);
+      if (stream) {
+        againMs = AGAIN_FIRST_MS;
+        await hear(stream, cut, take).catch(() => undefined);
+      }
+      cut.abort();
+      stopped.signal.removeEventListener('abort', stop);
+      if (stopped.signal.aborted) return;
+      await new Promise((resolve) => setTimeout(resolve, againMs));
+      againMs = Math.min(AGAIN_MOST_MS, againMs * 2);
+    }
+  }
+
+  async function take({ event, data }: Message) {
+    if (event === 'facts') {
+      const facts = takenInSchema.array().safeParse(JSON.parse(data));
+      if (facts.success) await keepEvents(facts.data);
+    } else if (event === 'session') {
+      const bundle = await getBundle(sessionId, await lastSeq(sessionId));
+      if (typeof bundle === 'object') await keepBundle(bundle.got);
+    } else if (event === 'reading') {
+      const reading = offeredReadingSchema.safeParse(JSON.parse(data));
+      if (reading.success) onReading(reading.data);
+    }
+  }
+}
+
+/** Reads a stream of server-sent events to its end, one message after another. */
+async function hear(stream: ReadableStream<Uint8Array>, cut: AbortController, take: (message: Message) => Promise<void>): Promise<void> {
+  const reader = stream.pipeThrough(new TextDecoderStream() as unknown as TransformStream<Uint8Array, string>).getReader();
+  let held = '';
+  for (;;) {
+    const silence = setTimeout(() => cut.abort(), SILENT_MS);
+    const { done, value } = await reader.read();
+    clearTimeout(silence);
+    if (done) return;
+    const parts = (held + value).split('\n\n');
+    held = parts.pop()!;
+    for (const part of parts) {
+      const message = messageOf(part);
+      if (message) await take(message);
+    }
+  }
+}
+
+/** One message of the stream; null for what only keeps it open. */
+export function messageOf(part: string): Message | null {
+  const field = (name: string) =>
+    part
+      .split('\n')
+      .filter((line) => line.startsWith(`${name}: `))
+      .map((line) => line.slice(name.length + 2))
+      .join('\n');
+  const event = field('event');
+  return event === '' ? null : { event, data: field('data') };
+}

@@ -1,0 +1,45 @@
+import 'server-only';
+import type { LinkHome } from '@/core/game/link-home';
+import { seedOf } from '@/core/game/order';
+import { playSession } from '@/core/game/play';
+import { sayScore } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import { dataOf } from '@/server/data';
+import type { linkHolder } from '@/server/door';
+
+const WAITING = 10;
+const OVER = 15;
+
+type Holder = Exclude<Awaited<ReturnType<typeof linkHolder>>, string>;
+
+/** What a personal link opens: its player's sessions, those that can be gone on with first, and what came of the others. */
+export async function homeOf({ actor, academy, expiresAt }: Holder): Promise<LinkHome> {
+  const data = dataOf(actor);
+  const { playerId } = actor;
+  const found = (await data.getPlayer(playerId))!;
+  const { name, units } = found.player;
+  const lines = [...(await data.unfinishedSessions(WAITING, playerId)), ...(await data.finishedSessions(OVER, playerId))];
+  return {
+    academy: { name: academy.name },
+    player: { playerId, name, units },
+    expiresAt: expiresAt.toISOString(),
+    sessions: await Promise.all(
+      lines.map(async ({ session: { sessionId, gameId, spec, startedAt, completedAt, stoppedAt } }) => {
+        const { entrants, shots } = (await data.getSession(sessionId))!;
+        const standing = playSession(spec, entrants, shots, { seed: seedOf(sessionId) }).standings.find(
+          (one) => one.entrant.playerId === playerId,
+        )!;
+        const over = completedAt !== null || stoppedAt !== null;
+        return {
+          sessionId,
+          gameId,
+          title: spec.title,
+          startedAt: startedAt.toISOString(),
+          over,
+          balls: standing.played.length,
+          score: over && standing.played.length > 0 ? sayScore(standing.score, schemeOf(spec.scoring).unit(spec.scoring), units) : null,
+        };
+      }),
+    ),
+  };
+}

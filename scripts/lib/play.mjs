@@ -1,0 +1,113 @@
+import { createHash } from 'node:crypto';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { root } from './install.mjs';
+import { say } from './say.mjs';
+
+/** Play is no page of the framework: it is one small bundle of its own, with a worker that keeps it on the device. */
+const SOURCE = join(root, 'features/play/shell');
+const OUT = join(root, 'public/shell');
+/** Addresses that are the page of play. */
+const PAGES = ['/play', '/j'];
+
+/** Builds play and its service worker into `public/shell`, and says how large its scripts are. */
+export async function buildPlay({ watch = false } = {}) {
+  const esbuild = await import('esbuild');
+  rmSync(OUT, { recursive: true, force: true });
+  const options = await optionsOf(esbuild, watch);
+  if (!watch) {
+    const { metafile } = await esbuild.build(options);
+    await finish(esbuild, metafile);
+    say(`Play: ${saySize(metafile)}`);
+    return;
+  }
+  const context = await esbuild.context(options);
+  await context.watch();
+}
+
+async function optionsOf(esbuild, watch) {
+  const afterwards = { name: 'page and worker', setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile) : undefined)) };
+  return {
+    entryPoints: { play: join(SOURCE, 'main.tsx') },
+    outdir: OUT,
+    bundle: true,
+    format: 'esm',
+    target: 'es2022',
+    jsx: 'automatic',
+    minify: !watch,
+    metafile: true,
+    entryNames: '[name]-[hash]',
+    assetNames: '[name]-[hash]',
+    publicPath: '/shell/',
+    loader: { '.woff2': 'file' },
+    define: { 'process.env.NODE_ENV': JSON.stringify(watch ? 'development' : 'production') },
+    tsconfig: join(root, 'tsconfig.json'),
+    absWorkingDir: root,
+    plugins: [await styles(), oneLanguage, afterwards],
+  };
+}
+
+/** The schema library brings its messages in fifty languages, which no bundler can tell are not used; one is enough. */
+const oneLanguage = {
+  name: 'one language',
+  setup(build) {
+    build.onLoad({ filter: /zod\/v4\/locales\/index\.js$/ }, () => ({ contents: "export { default as en } from './en.js';" }));
+  },
+};
+
+/** Sass, with classes kept to their module where the file is called so. */
+async function styles() {
+  const sass = await import('sass');
+  return {
+    name: 'sass',
+    setup(build) {
+      build.onLoad({ filter: /\.scss$/ }, ({ path }) => {
+        const { css, loadedUrls } = sass.compile(path, {
+          loadPaths: [join(root, 'node_modules')],
+          importers: [new sass.NodePackageImporter(root)],
+          style: 'compressed',
+          quietDeps: true,
+          silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
+        });
+        return {
+          contents: css,
+          loader: path.endsWith('.module.scss') ? 'local-css' : 'css',
+          resolveDir: dirname(path),
+          watchFiles: loadedUrls.map((url) => fileURLToPath(url)),
+        };
+      });
+    },
+  };
+}
+
+/** Writes the page, then the worker with the list of all files it keeps. */
+async function finish(esbuild, metafile) {
+  const files = Object.keys(metafile.outputs).map((path) => path.slice('public'.length));
+  const named = (end) => files.find((file) => file.startsWith('/shell/play-') && file.endsWith(end));
+  const page = readFileSync(join(SOURCE, 'page.html'), 'utf8').replace('{{style}}', named('.css')).replace('{{script}}', named('.js'));
+  writeFileSync(join(OUT, 'page.html'), page);
+  const revision = createHash('sha256').update(page).digest('hex').slice(0, 16);
+  const kept = [...PAGES.map((url) => ({ url, revision })), ...files.map((url) => ({ url, revision: null })), { url: '/icon.svg', revision }];
+  await esbuild.build({
+    entryPoints: [join(SOURCE, 'worker.ts')],
+    outfile: join(OUT, 'worker.js'),
+    bundle: true,
+    format: 'iife',
+    target: 'es2022',
+    minify: true,
+    define: { SHELL_FILES: JSON.stringify(kept), 'process.env.NODE_ENV': '"production"' },
+    absWorkingDir: root,
+  });
+}
+
+function saySize(metafile) {
+  const scripts = Object.keys(metafile.outputs).filter((path) => path.endsWith('.js'));
+  const text = scripts.map((path) => readFileSync(join(root, path)));
+  const kb = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
+  const sum = (size) => kb(text.reduce((all, one) => all + size(one), 0));
+  return `${sum((one) => one.length)} of script, ${sum((one) => gzipSync(one, { level: 9 }).length)} with gzip, ${sum((one) => brotliCompressSync(one).length)} with brotli`;
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) await buildPlay();

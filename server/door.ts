@@ -1,0 +1,80 @@
+import 'server-only';
+import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
+import type { PlayerByLink } from '@/db/actor';
+import { coachForSession } from './actor';
+import { dataOf, type Data } from './data';
+import { database } from './db';
+import { makeLimiter } from './limit';
+import { bearerOf, readToken } from './token';
+
+/** What whoever plays a session may do with the records: no more than this goes through the door of play. */
+const AT_PLAY = [
+  'getSession',
+  'eventsOfSession',
+  'takeIn',
+  'stopSession',
+  'resumeSession',
+  'saveNote',
+  'saveStationDistance',
+  'saveConditions',
+  'bagOf',
+  'bestBefore',
+  'newestReading',
+] as const;
+export type PlayData = Pick<Data, (typeof AT_PLAY)[number]>;
+
+/** Somebody at the green: the coach, or a player by a personal link, who speaks for one player only. */
+export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
+export type Refusal = 'signed out' | 'no such session' | 'too many tries';
+
+/** Wrong links and keys from one address: so many in a quarter of an hour. */
+const tries = makeLimiter({ most: 30, windowMs: 15 * 60_000 });
+
+/** From where a request came, as the proxy in front says; without one everybody is one sender. */
+function senderOf(headers: Headers): string {
+  return headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() ?? 'direct';
+}
+
+/** Who holds the personal link of a request. */
+export async function linkHolder(headers: Headers) {
+  return withToken(headers, (academyId, hash) => holderOfLink(database(), academyId, hash, new Date()));
+}
+
+/** The session for which the key of a request reads distances. */
+export async function readerOf(headers: Headers) {
+  return withToken(headers, async (academyId, hash) => {
+    const key = await sessionOfReader(database(), academyId, hash, new Date());
+    return key && { ...key, data: dataOf({ kind: 'reader', academyId }) };
+  });
+}
+
+async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | Refusal> {
+  const [sender, now] = [senderOf(headers), Date.now()];
+  if (tries.blocked(sender, now)) return 'too many tries';
+  const read = readToken(bearerOf(headers) ?? '');
+  const found = read && (await find(read.academyId, read.hash));
+  if (found) return found;
+  tries.fail(sender, now);
+  return 'signed out';
+}
+
+/** Who asks for a session at play: by a personal link where the request carries one, else by the coach's sign-in. */
+export async function doorOf(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+  if (headers.has('authorization')) {
+    const holder = await linkHolder(headers);
+    if (typeof holder === 'string') return holder;
+    const { actor, academy } = holder;
+    if (!(await playsIn(database(), actor, sessionId, actor.playerId))) return 'no such session';
+    return { data: playDataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
+  }
+  const desk = await coachForSession(sessionId);
+  if (desk === 'signed out') return desk;
+  if (!desk) return 'no such session';
+  const { data, academy } = desk;
+  return { data, academyId: academy.academyId, academy, only: null };
+}
+
+function playDataOf(actor: PlayerByLink): PlayData {
+  const all = dataOf(actor);
+  return Object.fromEntries(AT_PLAY.map((name) => [name, all[name]])) as PlayData;
+}
