@@ -21,3 +21,7 @@ export const linkHomeSchema = z.object({
   ),
 });
 export type LinkHome = z.infer<typeof linkHomeSchema>;
+
+/** A game that the player has played is started once more, for that player alone, under an id that the device made. */
+export const againSchema = z.strictObject({ sessionId: z.uuid(), gameId: z.uuid() });
+export type Again = z.infer<typeof againSchema>;

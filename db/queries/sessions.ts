@@ -50,22 +50,25 @@ export async function startSession(
     const { greenId, greenVersion } = game;
     const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
     const conditions = { ...(green ? conditionsOf(green.plan) : {}), ...(await conditionsToday(tx, actor)) };
-    await tx
+    const fresh = await tx
       .insert(session)
       .values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec, greenId, greenVersion, conditions })
-      .onConflictDoNothing();
-    await tx
-      .insert(sessionPlayer)
-      .values(
-        entrants.map(({ playerId, allowance }, position) => {
-          const person = people.find((one) => one.playerId === playerId)!;
-          return { academyId, sessionId, position, ...enter(person, game.spec.sizes, coach!, allowance) };
-        }),
-      )
-      .onConflictDoNothing();
+      .onConflictDoNothing()
+      .returning({ id: session.sessionId });
+    // Said before: nobody is ever added to a session that is there.
+    if (fresh.length === 0) return (await tx.$count(sessionPlayer, ofThem(academyId, sessionId, ids))) === ids.length;
+    await tx.insert(sessionPlayer).values(
+      entrants.map(({ playerId, allowance }, position) => {
+        const person = people.find((one) => one.playerId === playerId)!;
+        return { academyId, sessionId, position, ...enter(person, game.spec.sizes, coach!, allowance) };
+      }),
+    );
     return true;
   });
 }
+
+const ofThem = (academyId: string, sessionId: string, players: string[]) =>
+  and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId), inArray(sessionPlayer.playerId, players));
 
 /** What a plan says about the day, until somebody says more. */
 function conditionsOf({ stimpFt, firmness }: GreenPlan): Conditions {
@@ -98,7 +101,9 @@ export async function saveConditionsToday(db: Db, actor: Actor, conditions: Cond
       .select({ sessionId: session.sessionId, held: session.conditions })
       .from(session)
       .innerJoin(academy, eq(academy.academyId, session.academyId))
-      .where(and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${today!.day}::date`));
+      .where(
+        and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${today!.day}::date`),
+      );
     for (const { sessionId, held } of started) await changeSession(tx, actor, sessionId, { conditions: { ...held, ...conditions } });
   });
 }
@@ -130,24 +135,13 @@ export async function saveStationDistance(db: Db, actor: Actor, sessionId: strin
 }
 
 /** Keeps what a player or the coach wrote about a session. */
-export async function saveNote(
-  db: Db,
-  actor: Actor,
-  sessionId: string,
-  playerId: string,
-  whose: keyof Notes,
-  text: string,
-): Promise<void> {
+export async function saveNote(db: Db, actor: Actor, sessionId: string, playerId: string, whose: keyof Notes, text: string): Promise<void> {
   await db.transaction(async (tx) => {
     await tx
       .update(sessionPlayer)
       .set(whose === 'own' ? { ownNote: text } : { coachNote: text })
       .where(
-        and(
-          eq(sessionPlayer.academyId, actor.academyId),
-          eq(sessionPlayer.sessionId, sessionId),
-          eq(sessionPlayer.playerId, playerId),
-        ),
+        and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, playerId)),
       );
     await tellSession(tx, actor, sessionId, 'session');
   });
@@ -193,6 +187,12 @@ async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Pro
   }));
 }
 
+/** Whether a player was ever in a session of a game. */
+export async function hasPlayed(db: Db, actor: Actor, playerId: string, gameId: string): Promise<boolean> {
+  const of = and(eq(session.academyId, actor.academyId), eq(session.gameId, gameId), theirs(db, actor, playerId));
+  return (await db.$count(session, of)) > 0;
+}
+
 /** Sessions in which a player takes part; all of them without one. */
 function theirs(db: Db, actor: Actor, playerId: string | undefined) {
   if (playerId === undefined) return undefined;
@@ -205,9 +205,7 @@ export async function unfinishedSessions(db: Db, actor: Actor, limit: number, pl
   const rows = await db
     .select()
     .from(session)
-    .where(
-      and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt), theirs(db, actor, playerId)),
-    )
+    .where(and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt), theirs(db, actor, playerId)))
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return lines(db, actor, rows);
@@ -216,7 +214,12 @@ export async function unfinishedSessions(db: Db, actor: Actor, limit: number, pl
 /** Sessions that are over, the newest first; of one player, or of all. */
 export async function finishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
   const over = and(eq(session.academyId, actor.academyId), or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)));
-  const rows = await db.select().from(session).where(and(over, theirs(db, actor, playerId))).orderBy(desc(session.startedAt)).limit(limit);
+  const rows = await db
+    .select()
+    .from(session)
+    .where(and(over, theirs(db, actor, playerId)))
+    .orderBy(desc(session.startedAt))
+    .limit(limit);
   return lines(db, actor, rows);
 }
 

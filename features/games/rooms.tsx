@@ -10,7 +10,7 @@ import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { OwnLengths } from '@/core/game/sizes';
 import { requireCoach } from '@/server/actor';
-import { env } from '@/server/env';
+import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '../form/when';
 import { Designer } from './designer/designer';
@@ -141,7 +141,7 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
     0,
   );
   const address = `/a/${slug}/games/${game.gameId}`;
-  const base = env().PUBLIC_URL.replace(/\/$/, '');
+  const base = publicUrl();
   return (
     <SheetPage
       spec={gameFor(spec, entrant)}
@@ -160,7 +160,7 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
           by={person?.playerId ?? null}
           units={person?.units ?? academy.units}
           paceM={(person ?? academy).paceM}
-          dead={isLoopback(base) ? base : null}
+          dead={deadOnPhones()}
         />
       }
     />
@@ -177,11 +177,6 @@ function zonesNote({ sizes }: GameSpec, name: string | null): string | null {
       : 'Drawn for level 10: zones grow with the level. Choose a player for theirs.';
   if (sizes.of === 'player') return name ? `Measured with what ${name} has.` : 'Each player measures with their own.';
   return null;
-}
-
-/** Whether an address leads back to the machine on which it is opened. */
-function isLoopback(address: string): boolean {
-  return ['localhost', '127.0.0.1', '[::1]'].includes(new URL(address).hostname);
 }
 
 /** Where the code on a station's card leads: on with a session of this game, or into a new one, at this station. */

@@ -22,7 +22,14 @@ export function SessionPage({ slug, data, bests, timeZone }: Props) {
     seed: seedOf(session.sessionId),
     ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
   });
-  const seated = players.map((player, i) => ({ ...player, entrant: entrants[i]!, clubs: [], favourite: null, best: null, notes: notes[i]! }));
+  const seated = players.map((player, i) => ({
+    ...player,
+    entrant: entrants[i]!,
+    clubs: [],
+    favourite: null,
+    best: null,
+    notes: notes[i]!,
+  }));
   return (
     <div className="p-3 p-md-4">
       {players.length > 1 && <Board bundle={{ spec: session.spec, players: seated }} table={table} />}

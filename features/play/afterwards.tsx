@@ -11,13 +11,15 @@ import { UndoButton } from './undo-button';
 type Props = {
   bundle: Bundle;
   table: Table;
+  /** Where it leads back to. */
+  home: string;
   /** Goes on with a game that was ended by hand. */
   onBack: (() => void) | null;
 };
 
 /** After the last ball: who won, what came of it for each, and where to go from here. */
-export function Afterwards({ bundle, table, onBack }: Props) {
-  const { players, academy, gameId, spec } = bundle;
+export function Afterwards({ bundle, table, home, onBack }: Props) {
+  const { players, academy, gameId, spec, only } = bundle;
   const [shown, setShown] = useState(table.ahead[0] ?? 0);
   const player = players[shown]!;
   const standing = table.standings[shown]!;
@@ -38,19 +40,23 @@ export function Afterwards({ bundle, table, onBack }: Props) {
         ) : (
           <UndoButton sitting={bundle} disabled={false} />
         )}
-        <a className="btn btn-outline-dark" href={`/a/${academy.slug}/players/${player.playerId}`}>
-          {player.name}’s skills
-        </a>
-        {spec.open ? (
-          <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/new?session=${bundle.sessionId}`}>
-            Keep as a game
-          </a>
-        ) : (
-          <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/${gameId}`}>
-            Again
-          </a>
+        {only === null && (
+          <>
+            <a className="btn btn-outline-dark" href={`/a/${academy.slug}/players/${player.playerId}`}>
+              {player.name}’s skills
+            </a>
+            {spec.open ? (
+              <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/new?session=${bundle.sessionId}`}>
+                Keep as a game
+              </a>
+            ) : (
+              <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/${gameId}`}>
+                Again
+              </a>
+            )}
+          </>
         )}
-        <a className="btn btn-primary" href={`/a/${academy.slug}`}>
+        <a className="btn btn-primary" href={home}>
           Done
         </a>
       </div>

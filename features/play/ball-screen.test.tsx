@@ -15,7 +15,7 @@ function show(system: UnitSystem = 'imperial', balls = 1) {
   const events = Array.from({ length: balls }, (_, turn) => record(spec, turn, left(5, 90)));
   const standing = play(spec, projectShots(events));
   const player = bundlePlayer('Otto', { entrant: standing.entrant, units: system });
-  const sitting: Sitting = { sessionId: SESSION, spec, players: [player] };
+  const sitting: Sitting = { sessionId: SESSION, only: null, spec, players: [player] };
   render(<BallScreen sitting={sitting} seat={0} standing={standing} bag={player} system={system} balls={balls} />);
   return userEvent.setup();
 }

@@ -12,6 +12,8 @@ import { BallScreen } from './ball-screen';
 import { now } from './device/ids';
 import { tell } from './device/sync';
 import { useSession } from './device/use-session';
+import { LinkApp } from './link-app';
+import { Notice } from './notice';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
 import { tableOf, toBeat } from './record';
@@ -21,7 +23,7 @@ const onHash = (listener: () => void) => {
   return () => window.removeEventListener('hashchange', listener);
 };
 
-/** Play: one static page for every session; which one is in the address behind "#". */
+/** Play: one static page for every session; which one is in the address behind "#". Under /j it is a personal link's. */
 export function PlayApp() {
   const hash = useSyncExternalStore(
     onHash,
@@ -30,6 +32,7 @@ export function PlayApp() {
   );
   const { sessionId, stationKey } = readPlayHash(hash ?? '');
   if (hash === null) return <Notice title="One moment …" />;
+  if (window.location.pathname === '/j') return <LinkApp key={hash} token={hash} />;
   if (!z.uuid().safeParse(sessionId).success)
     return <Notice title="No session named" text="Start a game from its page, or go on with one from Today." />;
   return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
@@ -55,31 +58,20 @@ function PlaySession({ sessionId, stationKey }: { sessionId: string; stationKey:
       </Notice>
     );
   if (view.state !== 'here') return <Notice title={NOTICES[view.state][0]} text={NOTICES[view.state][1]} />;
-  return <PlayGame bundle={view.bundle} shots={view.shots} stationKey={stationKey} />;
+  return <PlayGame bundle={view.bundle} shots={view.shots} home={view.home} stationKey={stationKey} />;
 }
 
-function Notice({ title, text, children }: { title: string; text?: string; children?: React.ReactNode }) {
-  return (
-    <main className={`${styles.notice} dusk`}>
-      <h1>{title}</h1>
-      {text && <p>{text}</p>}
-      {children ?? (
-        <a href="/" className="btn btn-outline-dark">
-          To Today
-        </a>
-      )}
-    </main>
-  );
-}
+type GameProps = { bundle: Bundle; shots: Shot[]; home: string; stationKey: string | null };
 
-function PlayGame({ bundle, shots, stationKey }: { bundle: Bundle; shots: Shot[]; stationKey: string | null }) {
+function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
   const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
   const [picked, setPicked] = useState<{ seat: number; balls: number } | null>(null);
   // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
   const own = picked && picked.balls === shots.length && table.standings[picked.seat]!.next ? picked.seat : null;
-  const seat = own ?? table.turn ?? 0;
+  const mine = bundle.only === null ? null : bundle.players.findIndex((player) => player.playerId === bundle.only);
+  const seat = mine ?? own ?? table.turn ?? 0;
   const player = bundle.players[seat]!;
   const standing = table.standings[seat]!;
   const over = table.over || bundle.stopped;
@@ -102,9 +94,10 @@ function PlayGame({ bundle, shots, stationKey }: { bundle: Bundle; shots: Shot[]
         playing={!over}
         leftMs={over ? null : timeLeft(bundle, shots, atMs)}
         onSeat={(next) => setPicked({ seat: next, balls: shots.length })}
+        home={home}
       />
       {over ? (
-        <Afterwards bundle={bundle} table={table} onBack={table.over ? null : () => void goOn()} />
+        <Afterwards bundle={bundle} table={table} home={home} onBack={table.over ? null : () => void goOn()} />
       ) : !ready && shots.length === 0 ? (
         <Care
           lines={careLines(bundle.spec)}

@@ -5,19 +5,28 @@ import { scoreFigure } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import type { Bundle } from '@/core/game/bundle';
 import { ProgressTape } from '@/ui/progress-tape';
-import { useWaiting } from './device/use-session';
 import styles from './play.module.scss';
+import { WaitingLine } from './waiting-line';
 
-type Props = { bundle: Bundle; table: Table; seat: number; playing: boolean; leftMs: number | null; onSeat: (seat: number) => void };
+type Props = {
+  bundle: Bundle;
+  table: Table;
+  seat: number;
+  playing: boolean;
+  leftMs: number | null;
+  onSeat: (seat: number) => void;
+  /** Where play leads back to: Today, or the page of the personal link. */
+  home: string;
+};
 
 /** Who plays what, how far they are, and whether every ball has reached the server. */
-export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat }: Props) {
+export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat, home }: Props) {
   const standing = table.standings[seat]!;
   const several = bundle.players.length > 1;
   return (
     <header>
       <div className={styles.top}>
-        <a href={`/a/${bundle.academy.slug}`} aria-label="Leave play, to Today" className={styles.back}>
+        <a href={home} aria-label={bundle.only ? 'Leave play' : 'Leave play, to Today'} className={styles.back}>
           ‹
         </a>
         <span className={styles.topName}>
@@ -50,7 +59,7 @@ function partsOf({ game, phase, phases }: Standing): number[] {
 }
 
 /** The players of the session with their scores; whose ball it is stands out, and another can be chosen. */
-function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs' | 'playing'>) {
+function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs' | 'playing' | 'home'>) {
   const unit = schemeOf(bundle.spec.scoring).unit(bundle.spec.scoring);
   return (
     <div className={styles.seats} role="tablist" aria-label="Players">
@@ -73,29 +82,5 @@ function Clock({ leftMs }: { leftMs: number }) {
     <time className={`${styles.clock} fig`} role="timer" aria-label="Time left">
       {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
     </time>
-  );
-}
-
-const WHY = {
-  idle: '',
-  sending: '',
-  unreachable: 'no network',
-  'signed-out': 'sign in to send',
-  refused: 'refused by the server',
-} as const;
-
-/** A small honest line: how many balls the server does not have yet, and why. */
-function WaitingLine() {
-  const { waiting, why } = useWaiting();
-  if (waiting === 0) return <span className={styles.sent}>all sent</span>;
-  const text = `${waiting} waiting${WHY[why] ? ` · ${WHY[why]}` : ''}`;
-  return (
-    <span className={styles.sent} role="status">
-      {why === 'signed-out' ? (
-        <a href={`/sign-in?next=${encodeURIComponent(window.location.pathname + window.location.hash)}`}>{text}</a>
-      ) : (
-        text
-      )}
-    </span>
   );
 }

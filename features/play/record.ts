@@ -11,7 +11,7 @@ import { sayAboutShot } from './device/store';
 import { sendWaiting } from './device/sync';
 
 /** A session as play needs it: the game, and who plays. */
-export type Sitting = Pick<Bundle, 'sessionId' | 'spec' | 'players'>;
+export type Sitting = Pick<Bundle, 'sessionId' | 'spec' | 'players' | 'only'>;
 
 /** How a session stands. */
 export function tableOf({ sessionId, spec, players }: Sitting, shots: readonly Shot[], atMs?: number) {
@@ -56,10 +56,13 @@ export async function recordBall(sitting: Sitting, seat: number, turn: Turn, res
   return stored;
 }
 
-/** Takes the last recorded ball back, whoever's it was; with none, nothing happens. The removal is a fact like any other. */
-export async function undoBall({ sessionId }: Sitting): Promise<boolean> {
+/**
+ * Takes the last recorded ball back, whoever's it was; by a personal link, its player's last. With none, nothing happens.
+ * The removal is a fact like any other.
+ */
+export async function undoBall({ sessionId, only }: Sitting): Promise<boolean> {
   const stored = await sayAboutShot(sessionId, (shots) => {
-    const last = shots.at(-1);
+    const last = shots.findLast((shot) => only === null || shot.playerId === only);
     return last ? { kind: 'void', shotId: last.shotId } : null;
   });
   void sendWaiting();

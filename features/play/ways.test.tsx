@@ -32,7 +32,7 @@ function show(spec: GameSpec, results: Parameters<typeof playList>[1] = []) {
   const table = playSession(spec, people, projectShots(events));
   const seat = table.turn ?? 0;
   const one = player(PLAYER, 'Otto', ['9 iron', 'PW', '54°']);
-  const sitting: Sitting = { sessionId: SESSION, spec, players: people.map(() => one) };
+  const sitting: Sitting = { sessionId: SESSION, only: null, spec, players: people.map(() => one) };
   render(<BallScreen sitting={sitting} seat={seat} standing={table.standings[seat]!} bag={one} system="imperial" balls={events.length} />);
   return userEvent.setup();
 }
@@ -161,7 +161,7 @@ describe('afterwards', () => {
     const spec = of('hits', { stations: [station('a', { balls: 1 })] });
     const { table } = playList(spec, [holed, left(20)], { seats: 2 });
     const players = entrants(2).map((entrant, i) => player(entrant.playerId, i === 0 ? 'Otto' : 'Mia'));
-    render(<Afterwards bundle={bundleOf(spec, [], { players, gameId: null })} table={table} onBack={null} />);
+    render(<Afterwards bundle={bundleOf(spec, [], { players, gameId: null })} table={table} home="/a/here" onBack={null} />);
     expect(screen.getByRole('heading', { name: 'Otto wins, 1 hit' })).toBeVisible();
     expect(screen.getByLabelText('Score')).toHaveTextContent('1');
     await userEvent.setup().click(screen.getByRole('button', { name: /Mia/ }));

@@ -5,6 +5,10 @@ import { z } from 'zod';
 import { newPlayer } from '@/core/people/player';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
+import { deadOnPhones } from '@/server/public-url';
+import { sayDay } from '../form/when';
+import { LinkCards } from './links/link-cards';
+import { PersonalLinks } from './links/personal-links';
 import { PlayerForm } from './player-form';
 import { PlayerList } from './player-list';
 import { SkillPage } from './skill-page';
@@ -15,11 +19,38 @@ export async function PlayersRoom({ slug }: { slug: string }) {
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
       <div className="d-flex justify-content-between align-items-center mb-3">
         <h1>Players</h1>
-        <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
-          Add a player
-        </Link>
+        <div className="d-flex gap-2">
+          <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
+            Link cards
+          </Link>
+          <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
+            Add a player
+          </Link>
+        </div>
       </div>
       <PlayerList slug={slug} timeZone={academy.timeZone} now={new Date()} players={await data.listPlayers()} />
+    </div>
+  );
+}
+
+export async function LinkCardsRoom({ slug }: { slug: string }) {
+  const { data, academy } = await requireCoach(slug);
+  const players = (await data.listPlayers()).map(({ player: { playerId, name } }) => ({ playerId, name }));
+  return (
+    <div className="p-3 p-md-4">
+      <div className="no-print">
+        <h1>Cards with personal links</h1>
+        <p style={{ maxWidth: '44rem' }}>
+          With a card a player scores on their own phone, without an account. Each opens the sessions of its player and nothing else.
+        </p>
+      </div>
+      {players.length === 0 ? (
+        <p className="empty">
+          Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>.
+        </p>
+      ) : (
+        <LinkCards slug={slug} academy={academy.name} players={players} dead={deadOnPhones()} />
+      )}
     </div>
   );
 }
@@ -50,7 +81,13 @@ export async function PlayerRoom({
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
   const { player } = found;
-  const [shots, sessions] = await Promise.all([data.shotsOfPlayer(player.playerId), data.finishedSessions(12, player.playerId)]);
+  const now = new Date();
+  const [shots, sessions, links] = await Promise.all([
+    data.shotsOfPlayer(player.playerId),
+    data.finishedSessions(12, player.playerId),
+    data.linksOf(player.playerId, now),
+  ]);
+  const day = (moment: Date) => sayDay(moment, academy.timeZone, now);
   const usual = player.units === 'metric' ? 2 : 6;
   return (
     <SkillPage
@@ -61,7 +98,20 @@ export async function PlayerRoom({
       level={number(-10, 54).catch(player.level).parse(asked.level)}
       inside={number(0.1, 100).catch(usual).parse(asked.inside)}
       timeZone={academy.timeZone}
-      now={new Date()}
+      now={now}
+      links={
+        <PersonalLinks
+          slug={slug}
+          player={{ playerId: player.playerId, name: player.name }}
+          links={links.map(({ linkId, createdAt, expiresAt, lastUsedAt }) => ({
+            linkId,
+            made: day(createdAt),
+            until: day(expiresAt),
+            used: lastUsedAt ? `last used ${day(lastUsedAt)}` : 'not used yet',
+          }))}
+          dead={deadOnPhones()}
+        />
+      }
     />
   );
 }

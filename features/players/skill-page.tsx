@@ -22,10 +22,12 @@ type Props = {
   inside: number;
   timeZone: string;
   now: Date;
+  /** What hands the player the key to their own sessions. */
+  links: React.ReactNode;
 };
 
 /** Where one player's strokes go: a first table, every row on its own balls alone. */
-export function SkillPage({ slug, player, shots, sessions, level, inside, timeZone, now }: Props) {
+export function SkillPage({ slug, player, shots, sessions, level, inside, timeZone, now, links }: Props) {
   const unit = player.units === 'metric' ? 'm' : 'ft';
   const rows = skillTable(shots, level, shippedReference, toMetres(inside, unit));
   const balls = rows.reduce((sum, row) => sum + row.balls, 0);
@@ -72,6 +74,7 @@ export function SkillPage({ slug, player, shots, sessions, level, inside, timeZo
         ) : (
           <SessionLines slug={slug} lines={sessions} timeZone={timeZone} now={now} withNames={false} />
         )}
+        {links}
       </aside>
     </div>
   );

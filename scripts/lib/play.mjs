@@ -28,7 +28,10 @@ export async function buildPlay({ watch = false } = {}) {
 }
 
 async function optionsOf(esbuild, watch) {
-  const afterwards = { name: 'page and worker', setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile) : undefined)) };
+  const afterwards = {
+    name: 'page and worker',
+    setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile) : undefined)),
+  };
   return {
     entryPoints: { play: join(SOURCE, 'main.tsx') },
     outdir: OUT,
@@ -89,7 +92,11 @@ async function finish(esbuild, metafile) {
   const page = readFileSync(join(SOURCE, 'page.html'), 'utf8').replace('{{style}}', named('.css')).replace('{{script}}', named('.js'));
   writeFileSync(join(OUT, 'page.html'), page);
   const revision = createHash('sha256').update(page).digest('hex').slice(0, 16);
-  const kept = [...PAGES.map((url) => ({ url, revision })), ...files.map((url) => ({ url, revision: null })), { url: '/icon.svg', revision }];
+  const kept = [
+    ...PAGES.map((url) => ({ url, revision })),
+    ...files.map((url) => ({ url, revision: null })),
+    { url: '/icon.svg', revision },
+  ];
   await esbuild.build({
     entryPoints: [join(SOURCE, 'worker.ts')],
     outfile: join(OUT, 'worker.js'),

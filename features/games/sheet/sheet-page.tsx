@@ -5,7 +5,7 @@ import type { GreenPlan } from '@/core/green/plan';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { PlanPicture } from '../../greens/plan-picture';
-import { QrCode } from './qr-code';
+import { QrCode } from '@/ui/qr-code';
 import styles from './sheet.module.scss';
 
 type Props = {

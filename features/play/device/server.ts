@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bundleSchema, type Bundle } from '@/core/game/bundle';
-import { linkHomeSchema, type LinkHome } from '@/core/game/link-home';
+import { linkHomeSchema, type Again, type LinkHome } from '@/core/game/link-home';
 import type { Telling } from '@/core/game/telling';
 import { shotBatchSchema, type ShotEvent } from '@/core/shot/shot';
 import { keyOf } from './store';
@@ -43,8 +43,8 @@ export function putTelling(sessionId: string, telling: Telling): Promise<Outcome
 
 export type Got<T> = { got: T } | 'missing' | 'signed-out' | 'unreachable';
 
-async function read<T>(address: string, headers: Record<string, string>, schema: z.ZodType<T>): Promise<Got<T>> {
-  const response = await fetch(address, { headers }).catch(() => null);
+async function read<T>(address: string, init: RequestInit, schema: z.ZodType<T>): Promise<Got<T>> {
+  const response = await fetch(address, init).catch(() => null);
   if (response?.status === 401) return 'signed-out';
   if (response?.status === 404 || response?.status === 400) return 'missing';
   const parsed = response?.ok ? schema.safeParse(await response.json().catch(() => null)) : null;
@@ -53,12 +53,18 @@ async function read<T>(address: string, headers: Record<string, string>, schema:
 
 /** All about a session; of what was said about its balls only what came after so much. */
 export async function getBundle(sessionId: string, after: number): Promise<Got<Bundle>> {
-  return read(`/api/v1/sessions/${sessionId}/bundle?after=${after}`, await headersFor(sessionId), bundleSchema);
+  return read(`/api/v1/sessions/${sessionId}/bundle?after=${after}`, { headers: await headersFor(sessionId) }, bundleSchema);
 }
 
 /** What a personal link opens. */
 export function getHome(token: string): Promise<Got<LinkHome>> {
-  return read('/api/v1/link', { authorization: `Bearer ${token}` }, linkHomeSchema);
+  return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, linkHomeSchema);
+}
+
+/** Starts a game of one's own again, alone, and answers with what the link opens then. */
+export function postAgain(token: string, again: Again): Promise<Got<LinkHome>> {
+  const headers = { authorization: `Bearer ${token}`, 'content-type': 'application/json' };
+  return read('/api/v1/link', { method: 'POST', headers, body: JSON.stringify(again) }, linkHomeSchema);
 }
 
 /** Opens the stream of what changes in a session; null where it can't be opened. */

@@ -105,11 +105,17 @@ async function eventsOf(tx: Pick<Any, 'objectStore'>, sessionId: string): Promis
   return (await tx.objectStore('events').index('inSession').getAll(range)).map((entry) => entry.event);
 }
 
+type Held = { bundle: Bundle; shots: Shot[]; events: ShotEvent[]; /** Of the personal link that opened it. */ token: string | undefined };
+
 /** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
-export async function readSession(sessionId: string): Promise<{ bundle: Bundle; shots: Shot[]; events: ShotEvent[] } | undefined> {
-  const tx = (await store()).transaction(['bundles', 'events']);
-  const [held, events] = await Promise.all([tx.objectStore('bundles').get(sessionId), eventsOf(tx as unknown as Any, sessionId)]);
-  return held && { bundle: held.bundle, shots: projectShots(events), events };
+export async function readSession(sessionId: string): Promise<Held | undefined> {
+  const tx = (await store()).transaction(['bundles', 'events', 'keys']);
+  const [held, events, key] = await Promise.all([
+    tx.objectStore('bundles').get(sessionId),
+    eventsOf(tx as unknown as Any, sessionId),
+    tx.objectStore('keys').get(sessionId),
+  ]);
+  return held && { bundle: held.bundle, shots: projectShots(events), events, token: key?.token };
 }
 
 /** The highest number that the server gave to an event of a session that is here; 0 before the first. */

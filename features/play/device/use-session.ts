@@ -16,7 +16,7 @@ export type Offer = Pick<OfferedReading, 'readingId' | 'distanceM'> & { readAt: 
 export type SessionView =
   | { state: 'loading' }
   | { state: 'missing' | 'signed-out' | 'unreachable' }
-  | { state: 'here'; bundle: Bundle; shots: Shot[]; offer: Offer | null };
+  | { state: 'here'; bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null };
 
 /** What came of asking the server for a session's bundle. */
 type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'unreachable';
@@ -50,8 +50,9 @@ export function useSession(sessionId: string): SessionView {
   }, [sessionId, here]);
 
   if (held) {
-    const { bundle, shots } = held;
-    return { state: 'here', bundle, shots: shots.map((shot) => withSession(shot, bundle)), offer };
+    const { bundle, shots, token } = held;
+    const home = token ? `/j#${token}` : `/a/${bundle.academy.slug}`;
+    return { state: 'here', bundle, shots: shots.map((shot) => withSession(shot, bundle)), home, offer };
   }
   if (held === undefined || fetched === 'asking' || fetched === 'kept') return { state: 'loading' };
   return { state: fetched };

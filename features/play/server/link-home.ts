@@ -1,5 +1,5 @@
 import 'server-only';
-import type { LinkHome } from '@/core/game/link-home';
+import type { Again, LinkHome } from '@/core/game/link-home';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
 import { sayScore } from '@/core/game/say-score';
@@ -42,4 +42,11 @@ export async function homeOf({ actor, academy, expiresAt }: Holder): Promise<Lin
       }),
     ),
   };
+}
+
+/** Starts a game again for the player of a link alone; false for a game that this player never played, or that takes several. */
+export async function startAgain({ actor }: Holder, { sessionId, gameId }: Again): Promise<boolean> {
+  const data = dataOf(actor);
+  if (!(await data.hasPlayed(actor.playerId, gameId))) return false;
+  return data.startSession(sessionId, gameId, [{ playerId: actor.playerId, allowance: 0 }]);
 }

@@ -1,13 +1,14 @@
 import 'server-only';
 import { z } from 'zod';
 import type { Bundle } from '@/core/game/bundle';
+import { againSchema } from '@/core/game/link-home';
 import { readingSchema } from '@/core/game/reading';
 import { mayTell, tellingSchema } from '@/core/game/telling';
 import { shotBatchSchema } from '@/core/shot/shot';
 import { RefusedBatch } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
-import { homeOf } from './link-home';
+import { homeOf, startAgain } from './link-home';
 import { liveStream } from './live-stream';
 
 const MOST_BYTES = 1_000_000;
@@ -42,7 +43,13 @@ async function atDoor(request: Request, sessionId: string, give: (door: Door, id
   });
 }
 
-const afterOf = (request: Request) => z.coerce.number().int().min(0).catch(0).parse(new URL(request.url).searchParams.get('after') ?? 0);
+const afterOf = (request: Request) =>
+  z.coerce
+    .number()
+    .int()
+    .min(0)
+    .catch(0)
+    .parse(new URL(request.url).searchParams.get('after') ?? 0);
 
 /** Answers with all that a device needs to play a session; of its balls what came after those it has. */
 export function answerBundle(request: Request, sessionId: string): Promise<Response> {
@@ -141,6 +148,18 @@ export function answerLink(request: Request): Promise<Response> {
     const holder = await linkHolder(request.headers);
     if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
     return Response.json(await homeOf(holder), { headers: { 'cache-control': 'no-store' } });
+  });
+}
+
+/** Starts a game for the player of a personal link: one that this player has played before. */
+export function answerAgain(request: Request): Promise<Response> {
+  return answer('a start by a personal link', async () => {
+    const holder = await linkHolder(request.headers);
+    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+    const again = againSchema.safeParse(parsed(await request.text()));
+    if (!again.success) return refuse(400, sayIssue(again.error));
+    const started = await startAgain(holder, again.data);
+    return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');
   });
 }
 

@@ -1,3 +1,3 @@
 export const dynamic = 'force-dynamic';
 
-export { answerLink as GET } from '@/features/play/server/routes';
+export { answerAgain as POST, answerLink as GET } from '@/features/play/server/routes';
