@@ -3,7 +3,7 @@ import nextJest from 'next/jest.js';
 const createJestConfig = nextJest({ dir: './' });
 
 /** Packages that ship as modules only and have to be transformed. */
-const MODULES = ['@tanstack', 'better-auth', '@better-auth', 'd3-array', 'd3-polygon', 'internmap', 'dexie', 'pure-rand'].join('|');
+const MODULES = ['@tanstack', 'better-auth', '@better-auth', 'd3-array', 'd3-polygon', 'internmap', 'pure-rand'].join('|');
 
 async function project(name, testEnvironment, testMatch, more = {}) {
   const config = await createJestConfig({
@@ -21,6 +21,7 @@ const projects = [
   await project('core', 'node', [
     '<rootDir>/core/**/*.test.ts',
     '<rootDir>/db/*.test.ts',
+    '<rootDir>/server/**/*.test.ts',
     '<rootDir>/scripts/**/*.test.ts',
     '<rootDir>/features/**/*.test.ts',
   ]),

@@ -27,7 +27,6 @@ export type Answer<Name extends keyof Data> = Awaited<ReturnType<Data[Name]>>;
 export type { Academy } from '@/db/queries/academies';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
-export type { LinkLine } from '@/db/queries/links';
 export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 export { RefusedBatch } from '@/db/queries/shots';

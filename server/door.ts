@@ -20,6 +20,7 @@ const AT_PLAY = [
   'bagOf',
   'bestBefore',
   'newestReading',
+  'keepReaderKey',
 ] as const;
 export type PlayData = Pick<Data, (typeof AT_PLAY)[number]>;
 

@@ -41,6 +41,8 @@ export const bundleSchema = z.object({
         favourite: z.string().nullable(),
         /** The best score in earlier sessions of this version of the game, and of how many; null before the first. */
         best: z.object({ score: z.number(), sessions: z.int() }).nullable(),
+        /** Metres of the player's pace and club, or the coach's; null where nobody measured. */
+        measures: z.object({ paceM: z.number().nullable(), clubM: z.number().nullable() }),
         notes: notesSchema,
       }),
     )

@@ -69,11 +69,21 @@ export function sit(called: GameSpec, entrant: Entrant, shots: readonly Shot[], 
     if (limitS !== null && Date.parse(shot.playedAt) > startedMs! + limitS * 1000) seat.late.push(shot);
     else {
       const lot = slots[shot.phase]?.(shot);
-      if (lot) seat.balls[shot.phase]!.push({ shot, lot });
+      if (lot) seat.balls[shot.phase]!.push({ shot: ofTotal(shot), lot });
       else seat.doubled.push(shot);
+      // Several balls that were entered as one total take the next balls of their station too.
+      for (let more = 1; lot && more < shot.nBalls; more++) {
+        const next = slots[shot.phase]!({ ...shot, ballNo: shot.ballNo + more });
+        if (next) seat.balls[shot.phase]!.push({ shot: ofTotal(shot), lot: next });
+      }
     }
   }
   return seat;
+}
+
+/** One of several balls that were entered as one total: its share of what was left. */
+function ofTotal(shot: Shot): Shot {
+  return shot.nBalls > 1 && shot.sumLeftM !== null ? { ...shot, leftM: snap(shot.sumLeftM / shot.nBalls) } : shot;
 }
 
 /**

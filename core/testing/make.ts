@@ -122,8 +122,9 @@ export function playList(spec: GameSpec, results: readonly Result[], options: Pa
 /** Somebody at play, as a bundle has them. */
 export function bundlePlayer(name: string, more: Partial<Bundle['players'][number]> = {}): Bundle['players'][number] {
   const entrant = more.entrant ?? plainEntrant(more.playerId ?? PLAYER);
-  const plain = { handed: 'right', units: 'imperial', clubs: [], favourite: null, best: null, notes: { own: '', coach: '' } } as const;
-  return { ...plain, clubs: [], playerId: entrant.playerId, name, entrant, ...more };
+  const plain = { handed: 'right', units: 'imperial', clubs: [], favourite: null, best: null } as const;
+  const open = { measures: { paceM: null, clubM: null }, notes: { own: '', coach: '' } };
+  return { ...plain, ...open, clubs: [], playerId: entrant.playerId, name, entrant, ...more };
 }
 
 /** A session as a device gets it, of one player called Otto. */

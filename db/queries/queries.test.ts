@@ -8,9 +8,9 @@ import type { Point } from '@/core/geometry/point';
 import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
 import { green, standing } from '@/core/testing/make-green';
 import type { Coach } from '../actor';
-import { openDb } from '../client';
-import { authMember, authOrganization, authUser, player, session, shot, shotEvent } from '../schema';
-import { coachIn, coachOfSession, saveAcademy } from './academies';
+import { player, session, shot, shotEvent } from '../schema';
+import { academies, own } from '../testing/academy';
+import { coachIn, coachOfSession } from './academies';
 import { specHash } from './game-versions';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
@@ -18,34 +18,8 @@ import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
 import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
 import { rebuildShots, RefusedBatch, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
 
-const { db, pool } = openDb(process.env.TEST_DATABASE_URL!);
+const { db, pool, academy } = academies('queries', 0);
 afterAll(() => pool.end());
-
-let made = 0;
-
-/** An academy of its own for a test: a coach, a player, a game of two stations, a session just started. */
-async function academy() {
-  const n = ++made;
-  const actor: Coach = { kind: 'coach', academyId: `academy-${n}`, userId: `user-${n}` };
-  await db.insert(authUser).values({ id: actor.userId, name: 'Coach', email: `coach-${n}@test.example` });
-  await db.insert(authOrganization).values({ id: actor.academyId, name: `Academy ${n}`, slug: `academy-${n}` });
-  await db.insert(authMember).values({ id: `member-${n}`, organizationId: actor.academyId, userId: actor.userId, role: 'owner' });
-  await saveAcademy(db, actor, { units: 'imperial', timeZone: 'UTC' });
-  const [playerId, gameId, sessionId] = [idOf(n * 100_000 + 1), idOf(n * 100_000 + 2), idOf(n * 100_000 + 3)];
-  await savePlayer(db, actor, playerId, newPlayer('Otto', 'imperial'));
-  await saveGame(db, actor, gameId, game());
-  await startSession(db, actor, sessionId, gameId, [{ playerId: playerId, allowance: 0 }]);
-  return { n, actor, playerId, gameId, sessionId };
-}
-type Academy = Awaited<ReturnType<typeof academy>>;
-
-/** An event of the made game as a device of this academy would send it. */
-function own({ n, playerId, sessionId }: Academy, event: ShotEvent, inSession = sessionId): ShotEvent {
-  const shift = (id: string) => idOf(n * 100_000 + Number.parseInt(id.slice(-12), 16));
-  const moved = { ...event, eventId: shift(event.eventId), shotId: shift(event.shotId), sessionId: inSession };
-  return moved.kind === 'record' ? { ...moved, payload: { ...moved.payload, playerId, sessionId: inSession } } : moved;
-}
-
 const rowsOf = (actor: Coach) => db.select().from(shot).where(eq(shot.academyId, actor.academyId)).orderBy(asc(shot.shotId));
 
 test('what a device sends is stored once, however often it is sent', async () => {
@@ -127,7 +101,7 @@ test('one academy finds nothing of another, and can write nothing into it', asyn
   await expect(takeIn(db, mine.actor, theirs.sessionId, [own(theirs, record(game(), 1, left(5)))])).rejects.toThrow(RefusedBatch);
   await stopSession(db, mine.actor, theirs.sessionId);
   expect(await unfinishedSessions(db, theirs.actor, 10)).toHaveLength(1);
-  expect(await coachIn(db, mine.actor.userId, `academy-${theirs.n}`)).toBeNull();
+  expect(await coachIn(db, mine.actor.userId, `queries-${theirs.n}`)).toBeNull();
   expect(await coachOfSession(db, mine.actor.userId, theirs.sessionId)).toBeNull();
 });
 
@@ -191,7 +165,7 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
 });
 
 test('there is no query without an actor, but for those that find out who somebody is', () => {
-  const finders = ['coachIn', 'coachOfSession', 'homeOf'];
+  const finders = ['coachIn', 'coachOfSession', 'homeOf', 'holderOfLink', 'sessionOfReader'];
   const folder = join(__dirname);
   const exported = readdirSync(folder)
     .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))

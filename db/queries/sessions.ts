@@ -240,6 +240,8 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     session: row,
     players: rows.map((one) => one.player),
     entrants: rows.map((one) => asEntrant(one.entry)),
+    /** The coach's own measures, for whoever has none. */
+    coach: (await db.select().from(academy).where(eq(academy.academyId, actor.academyId)))[0]!,
     notes: rows.map((one): Notes => ({ own: one.entry.ownNote, coach: one.entry.coachNote })),
     stations: (await factsOfSessions(db, actor, [sessionId])).get(sessionId)?.stations ?? [],
     shots: await shotsOfSessions(db, actor, [sessionId]),

@@ -8,7 +8,7 @@ import { group } from 'd3-array';
 import { and, asc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { actorName, type Actor, type PlayerByLink } from '../actor';
 import type { Db } from '../client';
-import { player, session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
+import { authUser, player, playerLink, session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
 import { tellSession } from './live';
 
 type EventRow = typeof shotEvent.$inferSelect;
@@ -83,6 +83,24 @@ export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, a
     .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId), gt(shotEvent.serverSeq, after)))
     .orderBy(asc(shotEvent.serverSeq));
   return rows.map((row) => ({ seq: row.serverSeq, event: asEvent(row) }));
+}
+
+/** Everything said about the balls of a session, with who said it, by name, and when it came in. */
+export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promise<{ event: ShotEvent; by: string; at: Date }[]> {
+  const { academyId } = actor;
+  const rows = await db
+    .select({ row: shotEvent, user: authUser.name, player: player.name })
+    .from(shotEvent)
+    .leftJoin(authUser, sql`${shotEvent.actor} = 'user:' || ${authUser.id}`)
+    .leftJoin(playerLink, and(eq(playerLink.academyId, shotEvent.academyId), sql`${shotEvent.actor} = 'link:' || ${playerLink.linkId}`))
+    .leftJoin(player, and(eq(player.academyId, playerLink.academyId), eq(player.playerId, playerLink.playerId)))
+    .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId)))
+    .orderBy(asc(shotEvent.serverSeq));
+  return rows.map(({ row, user, player: name }) => ({
+    event: asEvent(row),
+    by: user ?? (name && `${name}, by link`) ?? 'the program',
+    at: row.receivedAt,
+  }));
 }
 
 /** The balls of sessions, in the order in which their records came in. */

@@ -2,6 +2,7 @@ import { counted } from '@/core/units/format';
 import { notFound } from 'next/navigation';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
+import { LiveBoard } from '../play/live-board';
 import { SessionLines } from './session-lines';
 import { SessionPage } from './session-page';
 
@@ -32,5 +33,13 @@ export async function SessionRoom({ slug, sessionId }: { slug: string; sessionId
   const bests = await Promise.all(
     found.players.map(async ({ playerId }) => [playerId, await data.bestBefore(found.session, playerId)] as const),
   );
-  return <SessionPage slug={slug} data={found} bests={new Map(bests)} timeZone={academy.timeZone} />;
+  const log = await data.sessionLog(found.session.sessionId);
+  return <SessionPage slug={slug} data={found} log={log} bests={new Map(bests)} timeZone={academy.timeZone} />;
+}
+
+export async function BoardRoom({ slug, sessionId }: { slug: string; sessionId: string }) {
+  const { data } = await requireCoach(slug);
+  const id = uuidOr404(sessionId);
+  if (!(await data.getSession(id))) notFound();
+  return <LiveBoard sessionId={id} />;
 }

@@ -1,57 +1,79 @@
 import Link from 'next/link';
+import { onTheDay } from '@/core/game/on-the-day';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
+import { sayConditions } from '@/core/shot/conditions';
 import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '../form/when';
+import { Changes } from './changes';
+import { SessionNotes } from './session-notes';
 import { Board } from '../play/board';
 import { Summary } from '../play/summary';
 
 type Props = {
   slug: string;
   data: NonNullable<Answer<'getSession'>>;
+  log: Answer<'sessionLog'>;
   /** By player. */
   bests: Map<string, Best | null>;
   timeZone: string;
 };
 
 /** One session, as it ended or as it stands. */
-export function SessionPage({ slug, data, bests, timeZone }: Props) {
-  const { session, players, entrants, notes, shots } = data;
+export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
+  const { session, players, entrants, notes, stations, shots } = data;
+  const spec = onTheDay(session.spec, stations);
   const open = !session.completedAt && !session.stoppedAt;
-  const table = playSession(session.spec, entrants, shots, {
+  const table = playSession(spec, entrants, shots, {
     seed: seedOf(session.sessionId),
     ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
   });
+  const doubled = table.standings.reduce((sum, standing) => sum + standing.doubled.length, 0);
   const seated = players.map((player, i) => ({
     ...player,
     entrant: entrants[i]!,
     clubs: [],
     favourite: null,
     best: null,
+    measures: player,
     notes: notes[i]!,
   }));
   return (
     <div className="p-3 p-md-4">
-      {players.length > 1 && <Board bundle={{ spec: session.spec, players: seated }} table={table} />}
+      {players.length > 1 && <Board bundle={{ spec, players: seated }} table={table} />}
       {players.map((player, i) => (
         <section key={player.playerId} className="mb-4">
           <h1>
             <Link href={`/a/${slug}/players/${player.playerId}`}>{player.name}</Link> · {session.spec.title}
           </h1>
           <p className="small-print">
-            {sayMoment(session.startedAt, timeZone)} · version {session.gameVersion}
+            {[sayMoment(session.startedAt, timeZone), `version ${session.gameVersion}`, sayConditions(session.conditions)]
+              .filter(Boolean)
+              .join(' · ')}
           </p>
           <Summary
-            spec={session.spec}
+            spec={spec}
             standing={table.standings[i]!}
             best={bests.get(player.playerId) ?? null}
             system={player.units}
             alone={players.length === 1}
             going={open}
           />
+          <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
         </section>
       ))}
-      <div className="d-flex gap-2 no-print">
+      {doubled > 0 && (
+        <p role="status" className="fw-semibold">
+          {doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice: “Correct balls” lets you say which one it is.
+        </p>
+      )}
+      <Changes log={log} players={players} timeZone={timeZone} />
+      <div className="d-flex flex-wrap gap-2 no-print">
+        {shots.length > 0 && (
+          <a className="btn btn-outline-dark" href={`/play#${session.sessionId}`}>
+            Correct balls
+          </a>
+        )}
         {open ? (
           <a className="btn btn-primary" href={`/play#${session.sessionId}`}>
             Go on
@@ -66,6 +88,11 @@ export function SessionPage({ slug, data, bests, timeZone }: Props) {
         {session.spec.open && shots.length > 0 && (
           <Link className="btn btn-outline-dark" href={`/a/${slug}/games/new?session=${session.sessionId}`}>
             Keep as a game
+          </Link>
+        )}
+        {open && (
+          <Link className="btn btn-outline-dark" href={`/a/${slug}/sessions/${session.sessionId}/board`}>
+            Live board
           </Link>
         )}
         <Link className="btn btn-outline-dark" href={`/a/${slug}`}>

@@ -3,7 +3,10 @@
 import { useState } from 'react';
 import type { Bundle } from '@/core/game/bundle';
 import type { Table } from '@/core/game/play';
+import { sayConditions } from '@/core/shot/conditions';
 import { Board } from './board';
+import { tell } from './device/sync';
+import { NoteFields } from './notes';
 import styles from './play.module.scss';
 import { Summary } from './summary';
 import { UndoButton } from './undo-button';
@@ -20,17 +23,29 @@ type Props = {
 /** After the last ball: who won, what came of it for each, and where to go from here. */
 export function Afterwards({ bundle, table, home, onBack }: Props) {
   const { players, academy, gameId, spec, only } = bundle;
-  const [shown, setShown] = useState(table.ahead[0] ?? 0);
+  const mine = players.findIndex((player) => player.playerId === only);
+  const [shown, setShown] = useState(mine >= 0 ? mine : (table.ahead[0] ?? 0));
   const player = players[shown]!;
   const standing = table.standings[shown]!;
+  const day = sayConditions(bundle.conditions);
   const doubled = table.standings.reduce((sum, one) => sum + one.doubled.length, 0);
   return (
     <main className={styles.over}>
       {players.length > 1 && <Board bundle={bundle} table={table} shown={shown} onShow={setShown} />}
       {players.length > 1 && <h2 className="mb-1">{player.name}</h2>}
       <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} />
+      {day && <p className="small-print mb-0">{day}</p>}
+      <NoteFields
+        key={player.playerId}
+        id={player.playerId}
+        notes={player.notes}
+        by={only === null ? 'coach' : 'player'}
+        onKeep={(whose, text) => tell(bundle.sessionId, { say: 'note', playerId: player.playerId, whose, text })}
+      />
       {doubled > 0 && (
-        <p className="small-print">{doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice and not counted.</p>
+        <p className="small-print">
+          {doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice: settle that under ⋯, “Balls so far”.
+        </p>
       )}
       <div className={styles.afterwards}>
         {onBack ? (

@@ -7,16 +7,20 @@ import type { Standing } from '@/core/game/play';
 import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/game/questions';
 import { sayKey } from '@/core/game/say-key';
 import { schemeOf } from '@/core/game/scoring';
-import { ballOf, type AnswerKey, type Result } from '@/core/game/scoring/scheme';
+import { ballOf, UNKNOWN, type AnswerKey, type Details, type Result } from '@/core/game/scoring/scheme';
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';
-import type { Shot } from '@/core/shot/shot';
+import { sayMarks } from '@/core/shot/say-shot';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { AnswerKeys, FinishMarks } from './answer-keys';
 import { CallStation } from './call-station';
 import { Card } from './card';
+import { kept, MARK_WORDS, marksShown, QUICK_MARKS, rememberMarks, SAYS_ALL } from './details';
+import { DetailsSheet } from './details-sheet';
+import { shake } from './device/device-extras';
+import type { Offer } from './device/use-session';
 import { Drawn, reachOf } from './drawn';
 import { PlacePanel } from './place-panel';
 import styles from './play.module.scss';
@@ -40,6 +44,8 @@ type Props = {
   toBeatM?: number | null;
   /** The station at which somebody stands, by its key: it comes first, where the game has a ball for it. */
   startAt?: string | null;
+  /** What a device for distances read and nobody has taken yet. */
+  offer?: Offer | null;
 };
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
@@ -51,6 +57,8 @@ export function BallScreen(props: Props) {
   const [chosen, setChosen] = useState<Turn | null>(null);
   const [at, setAt] = useState(props.startAt ?? null);
   const [calling, setCalling] = useState(false);
+  // How a ball is played stays for the next one of the same player at the same station.
+  const [marked, setMarked] = useState<{ at: string; details: Details }>({ at: '', details: {} });
   // Outlives the ball: a press right after another one is the same press, whichever ball is on screen by then.
   const [busy, once] = useOneAtATime();
   const { next, choice, game } = standing;
@@ -87,6 +95,8 @@ export function BallScreen(props: Props) {
     );
   }
   const turn = open ?? next!;
+  const place = `${turn.station.key}|${props.seat}`;
+  const details = marked.at === place ? marked.details : {};
   return (
     <OneBall
       key={`${turn.turnNo}|${turn.station.key}|${turn.ballNo}|${turn.attempt}|${props.seat}`}
@@ -95,7 +105,10 @@ export function BallScreen(props: Props) {
       outOfTurn={turn === there}
       busy={busy}
       once={once}
+      details={details}
+      onDetails={(next) => setMarked({ at: place, details: next })}
       onRecorded={() => {
+        setMarked({ at: place, details: kept(details) });
         setChosen(null);
         // Station after station, the balls of the one at hand are played out; any other order goes on by itself.
         if (standing.phase.order !== 'blocked') setAt(null);
@@ -130,12 +143,16 @@ type OneProps = Props & {
   outOfTurn: boolean;
   busy: boolean;
   once: (run: () => Promise<unknown>) => void;
+  /** What is marked on this ball beside its result. */
+  details: Details;
+  onDetails: (details: Details) => void;
   onRecorded: () => void;
   onElsewhere: (() => void) | null;
 };
 
 function OneBall(props: OneProps) {
   const { sitting, seat, standing, bag, system, balls, toBeatM = null, turn, outOfTurn, busy, once, onRecorded, onElsewhere } = props;
+  const { details, onDetails, offer = null } = props;
   const { phase } = standing;
   const scheme = schemeOf(phase.scoring);
   const measured = scheme.takesDistance(phase.scoring);
@@ -143,25 +160,66 @@ function OneBall(props: OneProps) {
   const typesFirst = measured && scheme.asks(phase, turn.station).every((key) => key.kind !== 'ring' && key.edgeM !== 0);
   const [entry, setEntry] = useState<Entry>({ way: typesFirst ? 'type' : 'keys' });
   const [answers, setAnswers] = useState<Answers>(NO_ANSWERS);
-  const [finish, setFinish] = useState<Shot['finish']>(null);
+  const [sheet, setSheet] = useState(false);
+  const [marksOn, setMarksOn] = useState(marksShown);
   const question = nextQuestion(standing, turn, bag, answers);
 
+  const keep = (result: Result) =>
+    once(async () => {
+      if (await recordBall(sitting, seat, turn, { ...result, ...details, ...answeredIn(result) }, outOfTurn)) shake();
+      onRecorded();
+    });
   const answer = (asked: Question, key: Pick<AnswerKey, 'result'>) => {
-    const more = answered(answers, asked, finish && asked.kind === 'result' ? { result: { ...key.result, finish } } : key);
+    const more = answered(answers, asked, key);
     if (nextQuestion(standing, turn, bag, more)) once(async () => setAnswers(more));
-    else
+    else keep(more.given as Result);
+  };
+  /** A mark that says all ends the ball: its turn is still to be played. */
+  const mark = (counts: Details['counts']) => {
+    if (counts && SAYS_ALL.includes(counts))
       once(async () => {
-        await recordBall(sitting, seat, turn, more.given as Result, outOfTurn);
-        onRecorded();
+        await recordBall(sitting, seat, turn, { ...UNKNOWN, measured: 'eye', ...details, counts }, outOfTurn);
+        onDetails(kept(details));
       });
+    else {
+      const { counts: before, ...rest } = details;
+      onDetails(counts && before !== counts ? { ...rest, counts } : rest);
+    }
   };
   const main = question?.kind === 'result' ? question : null;
   const record = (result: Result) => main && answer(main, { result });
   const undo = () => once(() => undoBall(sitting));
-  useKeyboard(main !== null && entry.way === 'keys' && !busy, main?.keys ?? [], (key) => main && answer(main, key), undo);
+  useKeyboard(main !== null && entry.way === 'keys' && !busy && !sheet, main?.keys ?? [], (key) => main && answer(main, key), undo);
 
   const verdict = (result: Result) => scheme.verdict(ballOf({ ...answers.given, ...result }), turn.station, phase);
   const asked = sayAsked(turn);
+  const marks = sayMarks(details, system);
+  const more = (
+    <button type="button" className="btn btn-outline-dark" onClick={() => setSheet(true)}>
+      More
+    </button>
+  );
+  if (sheet)
+    return (
+      <main className={styles.ball}>
+        <DetailsSheet
+          station={turn.station}
+          clubs={bag.clubs}
+          system={system}
+          details={details}
+          onChange={onDetails}
+          onDone={() => {
+            setSheet(false);
+            if (details.counts && SAYS_ALL.includes(details.counts)) mark(details.counts);
+          }}
+          marksShown={marksOn}
+          onMarksShown={(shown) => {
+            setMarksOn(shown);
+            rememberMarks(shown);
+          }}
+        />
+      </main>
+    );
   const here = standing.played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key);
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
   const wantsFinish = phase.rules.offGreenCost !== null || (phase.scoring.scheme === 'hole_out' && turn.station.surface !== 'green');
@@ -204,15 +262,19 @@ function OneBall(props: OneProps) {
         <>
           <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
           {typesFirst && (
-            <div className={styles.two}>
+            <div className={styles.two} style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
               <UndoButton sitting={sitting} disabled={balls === 0} />
               <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'keys' })}>
-                Tap on target
+                Target
               </button>
+              {more}
             </div>
           )}
           <TypePanel
             system={system}
+            measures={sitting.players[seat]!.measures}
+            mostBalls={scheme.unit(phase.scoring) === 'length' && phase.order !== 'random' ? Math.max(1, of - here.length) : 1}
+            offer={offer}
             verdict={verdict}
             busy={busy}
             onRecord={record}
@@ -247,8 +309,25 @@ function OneBall(props: OneProps) {
             />
           ) : (
             <>
-              {wantsFinish && <FinishMarks value={finish} onChange={setFinish} />}
-              <div className={styles.two} style={{ gridTemplateColumns: `repeat(${1 + (measured ? 1 : 0) + (onElsewhere ? 1 : 0)}, 1fr)` }}>
+              {marks && (
+                <p className={styles.marked} role="status">
+                  {marks}
+                  <button type="button" onClick={() => onDetails({})}>
+                    clear
+                  </button>
+                </p>
+              )}
+              {wantsFinish && <FinishMarks value={details.finish ?? null} onChange={(finish) => onDetails({ ...details, finish })} />}
+              {marksOn && (
+                <div className={styles.marks} role="group" aria-label="Marks">
+                  {QUICK_MARKS.map((counts) => (
+                    <button key={counts} type="button" aria-pressed={details.counts === counts} onClick={() => mark(counts)}>
+                      {MARK_WORDS[counts]}
+                    </button>
+                  ))}
+                </div>
+              )}
+              <div className={styles.two} style={{ gridTemplateColumns: `repeat(${2 + (measured ? 1 : 0) + (onElsewhere ? 1 : 0)}, 1fr)` }}>
                 <UndoButton sitting={sitting} disabled={balls === 0} />
                 {onElsewhere && (
                   <button type="button" className="btn btn-outline-dark" onClick={onElsewhere}>
@@ -256,10 +335,16 @@ function OneBall(props: OneProps) {
                   </button>
                 )}
                 {measured && (
-                  <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'type' })}>
-                    Type distance
+                  <button
+                    type="button"
+                    className="btn btn-outline-dark"
+                    aria-label="Type distance"
+                    onClick={() => setEntry({ way: 'type' })}
+                  >
+                    Distance
                   </button>
                 )}
+                {more}
               </div>
               <AnswerKeys
                 keys={main?.keys ?? []}
@@ -273,6 +358,13 @@ function OneBall(props: OneProps) {
         </>
       )}
     </main>
+  );
+}
+
+/** What a question of the game settled is not overruled by a mark. */
+function answeredIn(result: Result): Partial<Result> {
+  return Object.fromEntries(
+    Object.entries(result).filter(([name, value]) => value !== (UNKNOWN as Record<string, unknown>)[name] && value != null),
   );
 }
 

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { say, SHOT_TYPES, SURFACES_OF, type ShotType, type Surface } from '@/core/golf/words';
+import { SHOT_TYPES, SURFACES_OF, type ShotType, type Surface } from '@/core/golf/words';
 import { stationSchema, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
+import { Chips } from './chips';
 import styles from './play.module.scss';
 
 type Props = { stationKey: string; system: UnitSystem; onCall: (station: Station) => void; onBack: (() => void) | null };
@@ -72,19 +73,5 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
         </button>
       </div>
     </form>
-  );
-}
-
-type ChipsProps<T extends string> = { label: string; options: readonly T[]; value: T; onChange: (value: T) => void };
-
-function Chips<T extends string>({ label, options, value, onChange }: ChipsProps<T>) {
-  return (
-    <div role="radiogroup" aria-label={label} className={styles.chips}>
-      {options.map((option) => (
-        <button key={option} type="button" role="radio" aria-checked={option === value} onClick={() => onChange(option)}>
-          {say(option)}
-        </button>
-      ))}
-    </div>
   );
 }

@@ -1,29 +1,42 @@
 import fc from 'fast-check';
-import { NOTHING_TYPED, pressPad, sayTyped, tappedResult, typedMetres, typedResult } from './entry';
+import { nothingTyped, pressPad, sayTyped, tappedResult, typedMetres, typedResult, type PadUnit } from './entry';
 
-const type = (keys: string[], system: 'imperial' | 'metric') => keys.reduce((typed, key) => pressPad(typed, key, system), NOTHING_TYPED);
+const type = (keys: string[], unit: PadUnit = 'ft') => keys.reduce(pressPad, nothingTyped(unit));
+const own = { paceM: 0.75, clubM: null };
 
 test('4 ft 3 is 1.2954 m, 4 alone is feet', () => {
-  expect(typedMetres(type(['4', 'ft', '3'], 'imperial'), 'imperial')).toEqual({ leftM: 1.2954 });
-  expect(typedMetres(type(['4'], 'imperial'), 'imperial')).toEqual({ leftM: 1.2192 });
-  expect(sayTyped(type(['4', 'ft', '3'], 'imperial'), 'imperial')).toBe('4 ft 3 in');
+  expect(typedMetres(type(['4', 'ft', '3']), own)).toEqual({ leftM: 1.2954 });
+  expect(typedMetres(type(['4']), own)).toEqual({ leftM: 1.2192 });
+  expect(sayTyped(type(['4', 'ft', '3']))).toBe('4 ft 3 in');
 });
 
 test('there are no 12 inches, no second ft, and the way back leads through the inches', () => {
-  expect(sayTyped(type(['4', 'ft', '1', '2'], 'imperial'), 'imperial')).toBe('4 ft 1 in');
-  expect(sayTyped(type(['ft', '4', 'ft', 'ft'], 'imperial'), 'imperial')).toBe('4 ft – in');
-  expect(sayTyped(type(['4', 'ft', '1', 'back', 'back', 'back'], 'imperial'), 'imperial')).toBe('– ft');
+  expect(sayTyped(type(['4', 'ft', '1', '2']))).toBe('4 ft 1 in');
+  expect(sayTyped(type(['ft', '4', 'ft', 'ft']))).toBe('4 ft – in');
+  expect(sayTyped(type(['4', 'ft', '1', 'back', 'back', 'back']))).toBe('– ft');
 });
 
 test('metres have one point and two decimals', () => {
-  expect(typedMetres(type(['.', '8', '5', '5', '.'], 'metric'), 'metric')).toEqual({ leftM: 0.85 });
-  expect(sayTyped(type(['1', '.', '3', '0', 'back'], 'metric'), 'metric')).toBe('1.3 m');
+  expect(typedMetres(type(['.', '8', '5', '5', '.'], 'm'), own)).toEqual({ leftM: 0.85 });
+  expect(sayTyped(type(['1', '.', '3', '0', 'back'], 'm'))).toBe('1.3 m');
+});
+
+test('a pace and a club are one’s own, or ordinary ones where nobody measured', () => {
+  expect(typedMetres(type(['2', '.', '5'], 'pace'), own)).toEqual({ leftM: 1.875 });
+  expect(typedMetres(type(['2'], 'club'), own)).toEqual({ leftM: 1.778 });
+  expect(sayTyped(type(['2', '.', '5'], 'pace'))).toBe('2.5 paces');
+});
+
+test('several balls are one total, which may be as far as all of them together', () => {
+  expect(typedMetres(type(['9', '9', '9']), own, 3)).toEqual({ leftM: 304.4952 });
+  expect(typedMetres(type([]), own, 3)).toEqual({ why: 'Type what is left in all.' });
+  expect(typedResult(3, 'tape', 3)).toMatchObject({ leftM: null, nBalls: 3, sumLeftM: 3 });
 });
 
 test('nothing, nearly nothing and far too much are refused with the reason', () => {
-  expect(typedMetres(NOTHING_TYPED, 'imperial')).toEqual({ why: 'Type the distance left.' });
-  expect(typedMetres(type(['0', 'ft', '2'], 'imperial'), 'imperial')).toEqual({ why: 'So near is in the hole: press Holed.' });
-  expect(typedMetres(type(['9', '9', '9'], 'imperial'), 'imperial')).toHaveProperty('why');
+  expect(typedMetres(nothingTyped('ft'), own)).toEqual({ why: 'Type the distance left.' });
+  expect(typedMetres(type(['0', 'ft', '2']), own)).toEqual({ why: 'So near is in the hole: press Holed.' });
+  expect(typedMetres(type(['9', '9', '9']), own)).toHaveProperty('why');
 });
 
 test('a tap says how far and in which direction from the hole', () => {

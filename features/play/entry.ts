@@ -1,4 +1,5 @@
-import { METRES_PER, snap, type UnitSystem } from '@/core/units/length';
+import { CLUB_M, PACE_M } from '@/core/golf/sticks';
+import { METRES_PER, snap } from '@/core/units/length';
 import type { Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
 import type { Place } from '@/ui/target';
@@ -20,46 +21,63 @@ export function tappedResult({ right, beyond }: Place): Result {
   };
 }
 
-/** A ball whose distance left was typed. */
-export function typedResult(leftM: number, measured: Measure): Result {
-  return { holed: false, leftM, leftMinM: null, leftMaxM: null, bearingDeg: null, measured };
+/** A ball whose distance left was typed; of several balls, with their total. */
+export function typedResult(leftM: number, measured: Measure, balls = 1): Result {
+  const nothing = { holed: false, leftMinM: null, leftMaxM: null, bearingDeg: null, measured };
+  return balls > 1 ? { ...nothing, leftM: null, nBalls: balls, sumLeftM: leftM } : { ...nothing, leftM };
 }
 
-/** What was typed on the number pad so far: "4" feet and "3" inches, or "1.3" metres. */
-export type Typed = { feet: string; inches: string | null; metres: string };
-export const NOTHING_TYPED: Typed = { feet: '', inches: null, metres: '' };
+/** In what a distance is typed; a pace and a club are the player's own. */
+export const PAD_UNITS = ['ft', 'm', 'pace', 'club'] as const;
+export type PadUnit = (typeof PAD_UNITS)[number];
 
-/** The pad after a key: a digit, "." (metres), "ft" (on to the inches) or "back". A key that makes no sense changes nothing. */
-export function pressPad(typed: Typed, key: string, system: UnitSystem): Typed {
-  if (system === 'metric') {
-    const text = typed.metres;
-    if (key === 'back') return { ...typed, metres: text.slice(0, -1) };
-    const next = key === '.' && text === '' ? '0.' : text + key;
-    return /^\d{0,3}(\.\d{0,2})?$/.test(next) ? { ...typed, metres: next } : typed;
+/** What was typed on the number pad so far: "4" feet and "3" inches, or "1.3" of anything else. */
+export type Typed = { unit: PadUnit; whole: string; inches: string | null };
+
+export function nothingTyped(unit: PadUnit): Typed {
+  return { unit, whole: '', inches: null };
+}
+
+/** The pad after a key: a digit, "." (not in feet), "ft" (on to the inches) or "back". A key that makes no sense changes nothing. */
+export function pressPad(typed: Typed, key: string): Typed {
+  const { unit, whole, inches } = typed;
+  if (unit !== 'ft') {
+    if (key === 'back') return { ...typed, whole: whole.slice(0, -1) };
+    const next = key === '.' && whole === '' ? '0.' : whole + key;
+    return /^\d{0,3}(\.\d{0,2})?$/.test(next) ? { ...typed, whole: next } : typed;
   }
-  const { feet, inches } = typed;
-  if (key === 'ft') return inches === null && feet !== '' ? { ...typed, inches: '' } : typed;
+  if (key === 'ft') return inches === null && whole !== '' ? { ...typed, inches: '' } : typed;
   if (key === 'back') {
-    if (inches === null) return { ...typed, feet: feet.slice(0, -1) };
+    if (inches === null) return { ...typed, whole: whole.slice(0, -1) };
     return { ...typed, inches: inches === '' ? null : inches.slice(0, -1) };
   }
   if (!/^\d$/.test(key)) return typed;
-  if (inches === null) return feet.length < 3 ? { ...typed, feet: feet + key } : typed;
+  if (inches === null) return whole.length < 3 ? { ...typed, whole: whole + key } : typed;
   return Number(inches + key) < 12 ? { ...typed, inches: inches + key } : typed;
 }
 
-/** "4 ft 3 in", "1.3 m": the pad's text. */
-export function sayTyped({ feet, inches, metres }: Typed, system: UnitSystem): string {
-  if (system === 'metric') return `${metres || '–'} m`;
-  return inches === null ? `${feet || '–'} ft` : `${feet} ft ${inches || '–'} in`;
+const UNIT_WORDS: Readonly<Record<PadUnit, string>> = { ft: 'ft', m: 'm', pace: 'paces', club: 'clubs' };
+export function sayPadUnit(unit: PadUnit): string {
+  return UNIT_WORDS[unit];
 }
 
-/** The distance that was typed, in metres, or the reason why it is none. */
-export function typedMetres({ feet, inches, metres }: Typed, system: UnitSystem): { leftM: number } | { why: string } {
-  const empty = system === 'metric' ? metres === '' : feet === '';
-  if (empty) return { why: 'Type the distance left.' };
-  const leftM = system === 'metric' ? snap(Number(metres)) : snap(Number(feet) * METRES_PER.ft + Number(inches || 0) * METRES_PER.in);
-  if (leftM < NEAREST_M) return { why: 'So near is in the hole: press Holed.' };
-  if (leftM > FARTHEST_M) return { why: 'That is farther than any short game: check the figure.' };
+/** "4 ft 3 in", "1.3 m", "2.5 paces": the pad's text. */
+export function sayTyped({ unit, whole, inches }: Typed): string {
+  return inches === null ? `${whole || '–'} ${UNIT_WORDS[unit]}` : `${whole} ft ${inches || '–'} in`;
+}
+
+/** Metres of a pace and a club of whoever measures; null where nobody measured them. */
+export type PadMeasures = { paceM: number | null; clubM: number | null };
+
+/**
+ * The distance that was typed, in metres, or the reason why it is none.
+ * @param balls of how many balls it is the total
+ */
+export function typedMetres({ unit, whole, inches }: Typed, own: PadMeasures, balls = 1): { leftM: number } | { why: string } {
+  if (whole === '') return { why: balls > 1 ? 'Type what is left in all.' : 'Type the distance left.' };
+  const per = { ft: METRES_PER.ft, m: 1, pace: own.paceM ?? PACE_M, club: own.clubM ?? CLUB_M }[unit];
+  const leftM = snap(Number(whole) * per + Number(inches ?? 0) * METRES_PER.in);
+  if (balls === 1 && leftM < NEAREST_M) return { why: 'So near is in the hole: press Holed.' };
+  if (leftM > FARTHEST_M * balls) return { why: 'That is farther than any short game: check the figure.' };
   return { leftM };
 }

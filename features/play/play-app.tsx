@@ -5,18 +5,21 @@ import { z } from 'zod';
 import { careLines } from '@/core/game/care';
 import type { Bundle } from '@/core/game/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/say-game';
+import { ROTATIONS, whoseBall, type Rotation } from '@/core/game/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
 import { playAddress, readPlayHash } from './address';
 import { BallScreen } from './ball-screen';
+import { useAwake } from './device/device-extras';
 import { now } from './device/ids';
 import { tell } from './device/sync';
-import { useSession } from './device/use-session';
+import { useSession, type Offer } from './device/use-session';
 import { LinkApp } from './link-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
 import { tableOf, toBeat } from './record';
+import { SessionMenu } from './session-menu/session-menu';
 
 const onHash = (listener: () => void) => {
   window.addEventListener('hashchange', listener);
@@ -58,12 +61,12 @@ function PlaySession({ sessionId, stationKey }: { sessionId: string; stationKey:
       </Notice>
     );
   if (view.state !== 'here') return <Notice title={NOTICES[view.state][0]} text={NOTICES[view.state][1]} />;
-  return <PlayGame bundle={view.bundle} shots={view.shots} home={view.home} stationKey={stationKey} />;
+  return <PlayGame bundle={view.bundle} shots={view.shots} home={view.home} offer={view.offer} stationKey={stationKey} />;
 }
 
-type GameProps = { bundle: Bundle; shots: Shot[]; home: string; stationKey: string | null };
+type GameProps = { bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null; stationKey: string | null };
 
-function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
+function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
   const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
@@ -71,7 +74,9 @@ function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
   // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
   const own = picked && picked.balls === shots.length && table.standings[picked.seat]!.next ? picked.seat : null;
   const mine = bundle.only === null ? null : bundle.players.findIndex((player) => player.playerId === bundle.only);
-  const seat = mine ?? own ?? table.turn ?? 0;
+  const [rotation, setRotation] = useRotation();
+  const [menu, setMenu] = useState(false);
+  const seat = mine ?? own ?? whoseBall(table, rotation) ?? 0;
   const player = bundle.players[seat]!;
   const standing = table.standings[seat]!;
   const over = table.over || bundle.stopped;
@@ -82,6 +87,7 @@ function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
   useEffect(() => {
     if (timeUp && !toldAlready) void tell(sessionId, { say: 'stopped', stopped: true });
   }, [timeUp, toldAlready, sessionId]);
+  useAwake(!over);
   const end = () => tell(sessionId, { say: 'stopped', stopped: true });
   const goOn = () => tell(sessionId, { say: 'stopped', stopped: false });
 
@@ -95,8 +101,19 @@ function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
         leftMs={over ? null : timeLeft(bundle, shots, atMs)}
         onSeat={(next) => setPicked({ seat: next, balls: shots.length })}
         home={home}
+        onMenu={() => setMenu(!menu)}
       />
-      {over ? (
+      {menu ? (
+        <SessionMenu
+          bundle={bundle}
+          table={table}
+          shots={shots}
+          seat={seat}
+          rotation={rotation}
+          onRotation={setRotation}
+          onClose={() => setMenu(false)}
+        />
+      ) : over ? (
         <Afterwards bundle={bundle} table={table} home={home} onBack={table.over ? null : () => void goOn()} />
       ) : !ready && shots.length === 0 ? (
         <Care
@@ -116,6 +133,7 @@ function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
             balls={shots.length}
             toBeatM={toBeat(table, seat)}
             startAt={stationKey}
+            offer={fresh(offer, shots)}
           />
           {bundle.spec.open && shots.length > 0 && (
             <button type="button" className={`btn btn-outline-dark ${styles.enough}`} onClick={() => void end()}>
@@ -126,6 +144,27 @@ function PlayGame({ bundle, shots, home, stationKey }: GameProps) {
       )}
     </div>
   );
+}
+
+/** A reading is offered until a ball is recorded after it. */
+function fresh(offer: Offer | null, shots: readonly Shot[]): Offer | null {
+  return offer && !shots.some((shot) => Date.parse(shot.playedAt) >= offer.readAt && shot.measured === 'laser') ? offer : null;
+}
+
+const ROTATION = 'inch-rotation';
+
+/** How players take turns on this device: it stays as it was set. */
+function useRotation(): [Rotation, (rotation: Rotation) => void] {
+  const [rotation, setRotation] = useState<Rotation>(
+    () => ROTATIONS.find((one) => one === window.localStorage.getItem(ROTATION)) ?? ROTATIONS[0],
+  );
+  return [
+    rotation,
+    (next) => {
+      setRotation(next);
+      window.localStorage.setItem(ROTATION, next);
+    },
+  ];
 }
 
 /** Milliseconds that are left of a time limit, from the first ball on; null where there is none. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef, useState } from 'react';
 import type { Standing, Table } from '@/core/game/play';
 import { scoreFigure } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
@@ -17,10 +18,11 @@ type Props = {
   onSeat: (seat: number) => void;
   /** Where play leads back to: Today, or the page of the personal link. */
   home: string;
+  onMenu: () => void;
 };
 
 /** Who plays what, how far they are, and whether every ball has reached the server. */
-export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat, home }: Props) {
+export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat, home, onMenu }: Props) {
   const standing = table.standings[seat]!;
   const several = bundle.players.length > 1;
   return (
@@ -39,6 +41,9 @@ export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat, home 
         </span>
         {leftMs !== null && <Clock leftMs={leftMs} />}
         <WaitingLine />
+        <button type="button" className={styles.menuButton} aria-label="This session" onClick={onMenu}>
+          ⋯
+        </button>
       </div>
       {several && playing && <Seats bundle={bundle} table={table} seat={seat} onSeat={onSeat} />}
       <ProgressTape
@@ -58,20 +63,47 @@ function partsOf({ game, phase, phases }: Standing): number[] {
     : [];
 }
 
+/** More players than this are easier to find in a list than in a row. */
+const MANY = 5;
+
 /** The players of the session with their scores; whose ball it is stands out, and another can be chosen. */
-function Seats({ bundle, table, seat, onSeat }: Omit<Props, 'leftMs' | 'playing' | 'home'>) {
+function Seats({ bundle, table, seat, onSeat }: Pick<Props, 'bundle' | 'table' | 'seat' | 'onSeat'>) {
+  const [all, setAll] = useState(false);
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    row.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [seat]);
   const unit = schemeOf(bundle.spec.scoring).unit(bundle.spec.scoring);
+  const many = bundle.players.length > MANY;
   return (
-    <div className={styles.seats} role="tablist" aria-label="Players">
-      {bundle.players.map((player, i) => (
-        <button key={player.playerId} type="button" role="tab" aria-selected={i === seat} onClick={() => onSeat(i)}>
-          <span>{player.name}</span>
-          <b className="fig">
-            {scoreFigure(table.standings[i]!.score, unit, player.units)}
-            {table.ahead.includes(i) && table.ahead.length < bundle.players.length && <span aria-label="leads"> ▲</span>}
-          </b>
+    <div className={styles.seatRow}>
+      {many && (
+        <button type="button" className={styles.allSeats} aria-expanded={all} onClick={() => setAll(!all)}>
+          all {bundle.players.length}
         </button>
-      ))}
+      )}
+      <div ref={row} className={all ? `${styles.seats} ${styles.seatGrid}` : styles.seats} role="tablist" aria-label="Players">
+        {bundle.players.map((player, i) => (
+          <button
+            key={player.playerId}
+            type="button"
+            role="tab"
+            aria-selected={i === seat}
+            // By a personal link one plays for oneself; the others are there to look at.
+            disabled={bundle.only !== null && player.playerId !== bundle.only}
+            onClick={() => {
+              onSeat(i);
+              setAll(false);
+            }}
+          >
+            <span>{player.name}</span>
+            <b className="fig">
+              {scoreFigure(table.standings[i]!.score, unit, player.units)}
+              {table.ahead.includes(i) && table.ahead.length < bundle.players.length && <span aria-label="leads"> ▲</span>}
+            </b>
+          </button>
+        ))}
+      </div>
     </div>
   );
 }

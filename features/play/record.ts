@@ -5,7 +5,7 @@ import { recordOf } from '@/core/game/record';
 import { schemeOf } from '@/core/game/scoring';
 import { farM, type Result } from '@/core/game/scoring/scheme';
 import type { Turn } from '@/core/game/turn';
-import type { Shot } from '@/core/shot/shot';
+import type { Shot, ShotAmend } from '@/core/shot/shot';
 import { now } from './device/ids';
 import { sayAboutShot } from './device/store';
 import { sendWaiting } from './device/sync';
@@ -67,6 +67,26 @@ export async function undoBall({ sessionId, only }: Sitting): Promise<boolean> {
   });
   void sendWaiting();
   return stored;
+}
+
+/** Corrects a ball: what was said before stays on record. A ball that is gone meanwhile stays gone. */
+export async function amendBall({ sessionId, only }: Sitting, shotId: string, change: ShotAmend): Promise<boolean> {
+  const stored = await sayAboutShot(sessionId, (shots) =>
+    mayChange(shots, shotId, only) ? { kind: 'amend', shotId, payload: change } : null,
+  );
+  void sendWaiting();
+  return stored;
+}
+
+/** Takes one ball out of the record, whichever it is; that it was there stays on record. */
+export async function removeBall({ sessionId, only }: Sitting, shotId: string): Promise<boolean> {
+  const stored = await sayAboutShot(sessionId, (shots) => (mayChange(shots, shotId, only) ? { kind: 'void', shotId } : null));
+  void sendWaiting();
+  return stored;
+}
+
+function mayChange(shots: readonly Shot[], shotId: string, only: string | null): boolean {
+  return shots.some((shot) => shot.shotId === shotId && (only === null || shot.playerId === only));
 }
 
 /** The nearest that somebody else lies in the round that a player is about to play, in metres; null where nobody is measured. */

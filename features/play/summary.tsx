@@ -3,7 +3,7 @@ import { goalMet, type Standing } from '@/core/game/play';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
-import { missDirection } from '@/core/shot/direction';
+import { stoodOut } from '@/core/game/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import { counted } from '@/core/units/format';
@@ -30,7 +30,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const unit = scheme.unit(spec.scoring);
   const left = played.map(leftInterval).filter((interval) => interval !== null);
   const rings = tapeRings(standing);
-  const direction = missDirection(played);
+  const said = stoodOut(standing, system);
   const measured = left.filter(({ from, to }) => from === to).length;
   const met = goalMet(spec, score, early);
   const short = spec.goal === null ? 0 : Math.abs(spec.goal - score);
@@ -70,15 +70,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
           {spec.open || standing.phase.lots === null ? counted(played.length, 'ball') : `${played.length} of ${standing.turns} balls`}
         </p>
       </div>
-      {direction && (
-        <p className={styles.say}>
-          <b>
-            {direction.word === 'left' || direction.word === 'right' ? 'Missed ' : 'Finished '}
-            {direction.word}, {direction.balls} of {direction.of}
-          </b>{' '}
-          whose direction is known.
-        </p>
-      )}
+      {said && <p className={styles.say}>{said}</p>}
       {notes.length > 0 && (
         <dl className={styles.notes}>
           {notes.map(({ label, value }) => (

@@ -3,13 +3,20 @@
 import { useEffect, useState } from 'react';
 import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
+import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import { NOTHING_TYPED, pressPad, sayTyped, typedMetres, typedResult } from './entry';
+import type { Offer } from './device/use-session';
+import { nothingTyped, pressPad, sayPadUnit, sayTyped, typedMetres, typedResult, type PadMeasures, type PadUnit } from './entry';
 import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
 
 type Props = {
   system: UnitSystem;
+  measures: PadMeasures;
+  /** How many balls may be entered as one total. */
+  mostBalls?: number;
+  /** What a device for distances read, where one does. */
+  offer?: Offer | null;
   /** What a result comes to, in a word or two; empty where its distance says it all. */
   verdict: (result: Result) => string;
   /** Keys beside the pad, in place of the way back to the keys. */
@@ -25,12 +32,20 @@ const WAYS = [
   ['pace', 'paced'],
   ['eye', 'by eye'],
 ] as const;
-const REMEMBERED = 'inch-measured';
+const REMEMBERED = { measured: 'inch-measured', unit: 'inch-pad-unit' };
 
 /** How distances were last measured on this device: it stays as it was set. */
 function lastWay(): Measure {
-  const kept = window.localStorage.getItem(REMEMBERED);
+  const kept = window.localStorage.getItem(REMEMBERED.measured);
   return WAYS.find(([way]) => way === kept)?.[0] ?? 'tape';
+}
+
+/** The units of somebody's pad, the usual one first. */
+const unitsOf = (system: UnitSystem): PadUnit[] => [system === 'metric' ? 'm' : 'ft', 'pace', 'club'];
+
+function lastUnit(system: UnitSystem): PadUnit {
+  const kept = window.localStorage.getItem(REMEMBERED.unit);
+  return unitsOf(system).find((unit) => unit === kept) ?? unitsOf(system)[0]!;
 }
 
 /** A pressed key does not take the focus, so that Enter on a keyboard records and does not press that key again. */
@@ -39,20 +54,34 @@ function keepFocus(event: React.MouseEvent) {
 }
 
 /** A number pad for the distance left, and how it was measured. */
-export function TypePanel({ system, verdict, quick = [], sayQuick, busy, onRecord, onCancel }: Props) {
-  const [typed, setTyped] = useState(NOTHING_TYPED);
+export function TypePanel(props: Props) {
+  const { system, measures, mostBalls = 1, offer = null, verdict, quick = [], sayQuick, busy, onRecord, onCancel } = props;
+  const [typed, setTyped] = useState(() => nothingTyped(lastUnit(system)));
   const [measured, setMeasured] = useState<Measure>(lastWay);
+  const [balls, setBalls] = useState(1);
   const [tried, setTried] = useState(false);
-  const read = typedMetres(typed, system);
-  const result = 'leftM' in read ? typedResult(read.leftM, measured) : null;
-  const press = (key: string) => setTyped((now) => pressPad(now, key, system));
+  const units = unitsOf(system);
+  const usual = typed.unit === 'ft' ? 'ft' : '.';
+  const read = typedMetres(typed, measures, balls);
+  const result = 'leftM' in read ? typedResult(read.leftM, measured, balls) : null;
+  const press = (key: string) => setTyped((now) => pressPad(now, key));
   const finish = () => (result ? onRecord(result) : setTried(true));
+  const measure = (way: Measure) => {
+    setMeasured(way);
+    window.localStorage.setItem(REMEMBERED.measured, way);
+  };
+  const nextUnit = () => {
+    const unit = units[(units.indexOf(typed.unit) + 1) % units.length]!;
+    setTyped(nothingTyped(unit));
+    window.localStorage.setItem(REMEMBERED.unit, unit);
+    if (unit === 'pace') measure('pace');
+  };
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (/^\d$/.test(event.key)) press(event.key);
-      else if (event.key === '.' || event.key === ',') press(system === 'metric' ? '.' : 'ft');
+      else if (event.key === '.' || event.key === ',') press(usual);
       else if (event.key === 'f' || event.key === "'") press('ft');
       else if (event.key === 'Backspace') press('back');
       else if (event.key === 'Escape') onCancel();
@@ -64,36 +93,52 @@ export function TypePanel({ system, verdict, quick = [], sayQuick, busy, onRecor
     return () => window.removeEventListener('keydown', onKey);
   });
 
+  const empty = typed.whole === '' && !tried;
   return (
     <div className={styles.typing} onMouseDown={keepFocus}>
-      <p className={styles.readout} aria-live="polite">
-        <b className="fig">{sayTyped(typed, system)}</b>
-        <span>{result ? verdict(result) : tried || typed !== NOTHING_TYPED ? (read as { why: string }).why : 'left to the hole'}</span>
-      </p>
-      <div className={styles.ways} role="radiogroup" aria-label="How it was measured">
-        {WAYS.map(([way, word]) => (
-          <button
-            key={way}
-            type="button"
-            role="radio"
-            aria-checked={measured === way}
-            onClick={() => {
-              setMeasured(way);
-              window.localStorage.setItem(REMEMBERED, way);
-            }}
-          >
-            {word}
+      <div className={styles.readout}>
+        <p aria-live="polite">
+          <b className="fig">{sayTyped(typed)}</b>
+          <span>
+            {result
+              ? verdict(result)
+              : empty
+                ? balls > 1
+                  ? `left, ${balls} balls in all`
+                  : 'left to the hole'
+                : 'why' in read && read.why}
+          </span>
+        </p>
+        {mostBalls > 1 && (
+          <button type="button" aria-label={`${balls} at once: change`} onClick={() => setBalls(balls >= mostBalls ? 1 : balls + 1)}>
+            {balls} {balls === 1 ? 'ball' : 'balls'}
           </button>
-        ))}
+        )}
+        <button type="button" aria-label={`In ${sayPadUnit(typed.unit)}: change`} onClick={nextUnit}>
+          {sayPadUnit(typed.unit)}
+        </button>
       </div>
+      {offer && balls === 1 ? (
+        <button type="button" className={styles.offer} disabled={busy} onClick={() => onRecord(typedResult(offer.distanceM, 'laser'))}>
+          The reader says <b className="fig">{formatLeft(offer.distanceM, system)}</b> · take it
+        </button>
+      ) : (
+        <div className={styles.ways} role="radiogroup" aria-label="How it was measured">
+          {WAYS.map(([way, word]) => (
+            <button key={way} type="button" role="radio" aria-checked={measured === way} onClick={() => measure(way)}>
+              {word}
+            </button>
+          ))}
+        </div>
+      )}
       <div className={styles.pad}>
         {['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((digit) => (
           <button key={digit} type="button" onClick={() => press(digit)}>
             {digit}
           </button>
         ))}
-        <button type="button" onClick={() => press(system === 'metric' ? '.' : 'ft')}>
-          {system === 'metric' ? '.' : 'ft'}
+        <button type="button" onClick={() => press(usual)}>
+          {usual}
         </button>
         <button type="button" onClick={() => press('0')}>
           0
@@ -116,11 +161,11 @@ export function TypePanel({ system, verdict, quick = [], sayQuick, busy, onRecor
             </button>
           ))}
           <button type="button" className="btn btn-primary" disabled={busy} onClick={finish}>
-            Record {result ? sayTyped(typed, system) : ''}
+            Record {result ? sayTyped(typed) : ''}
           </button>
         </div>
       ) : (
-        <FinishKeys record={result ? sayTyped(typed, system) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
+        <FinishKeys record={result ? sayTyped(typed) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
       )}
     </div>
   );

@@ -3,8 +3,10 @@ import Link from 'next/link';
 import type { CSSProperties } from 'react';
 import { ballsOf } from '@/core/game/phases';
 import type { Academy, Answer, SessionLine } from '@/server/data';
+import type { Conditions } from '@/core/shot/conditions';
 import { sayDay, sayMoment } from '../form/when';
 import { SessionLines } from '../logbook/session-lines';
+import { Day } from './day';
 import styles from './today.module.scss';
 import { Unfinished } from './unfinished';
 
@@ -15,10 +17,11 @@ type Props = {
   games: Answer<'listGames'>;
   unfinished: SessionLine[];
   recent: SessionLine[];
+  conditions: Conditions;
 };
 
 /** The first page: what to do next, what waits, what was. */
-export function TodayPage({ academy, now, players, games, unfinished, recent }: Props) {
+export function TodayPage({ academy, now, players, games, unfinished, recent, conditions }: Props) {
   const { slug, timeZone } = academy;
   const base = `/a/${slug}`;
   const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now);
@@ -72,6 +75,7 @@ export function TodayPage({ academy, now, players, games, unfinished, recent }: 
         )}
       </section>
       <aside>
+        {players.length > 0 && <Day slug={slug} conditions={conditions} />}
         <h2>Not finished</h2>
         <Unfinished
           slug={slug}

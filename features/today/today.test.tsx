@@ -5,13 +5,14 @@ import { resumeAction, stopAction } from './actions';
 import { TodayPage } from './today-page';
 import { Unfinished } from './unfinished';
 
+jest.mock('../logbook/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
 
 const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null };
 const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;
 const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;
-const nothing: Props = { academy, now, players: [], games: [], unfinished: [], recent: [] };
+const nothing: Props = { academy, now, players: [], games: [], unfinished: [], recent: [], conditions: {} };
 const player = { player: { playerId: 'p1', name: 'Otto' }, balls: 1, lastAt: new Date('2026-05-19T18:00:00Z') } as Props['players'][number];
 const played = { gameId: 'g1', version: 1, spec: game(), hash: '', createdAt: now, sessions: 1 } as Props['games'][number];
 

@@ -12,12 +12,29 @@ export type Ball = Pick<
 
 /** What a player says of a ball; what is not said is not known. */
 export type Result = Pick<Shot, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'measured'> &
-  Partial<
-    Pick<
-      Shot,
-      'strokes' | 'penalty' | 'finish' | 'landed' | 'executed' | 'clubId' | 'clubLabel' | 'trajectory' | 'shape' | 'swingWidth' | 'counts'
-    >
-  >;
+  Partial<Pick<Shot, 'strokes' | 'landed' | 'executed' | 'swingWidth' | 'nBalls' | 'sumLeftM' | keyof Details>>;
+
+/** What can be marked on any ball beside its result: all of it optional. */
+export type Details = Partial<
+  Pick<
+    Shot,
+    | 'surface'
+    | 'sit'
+    | 'stance'
+    | 'trajectory'
+    | 'shape'
+    | 'clubId'
+    | 'clubLabel'
+    | 'swingMark'
+    | 'intendedM'
+    | 'landingErrorM'
+    | 'mishit'
+    | 'finish'
+    | 'penalty'
+    | 'counts'
+    | 'note'
+  >
+>;
 
 /** A result as a scheme sees it: what was not said is not known. */
 export function ballOf(result: Result): Ball {

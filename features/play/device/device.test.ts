@@ -2,10 +2,11 @@ import 'fake-indexeddb/auto';
 import { play } from '@/core/game/play';
 import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
-import { between, bundleOf, game, holed, left, record, SESSION } from '@/core/testing/make';
-import { recordBall, undoBall } from '../record';
-import { countWaiting, forgetSent, keepBundle, nextBatch, readSession } from './store';
-import { sendWaiting, syncState } from './sync';
+import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
+import { amendBall, recordBall, removeBall, undoBall } from '../record';
+import { messageOf } from './live';
+import { countWaiting, forgetSent, keepBundle, keepEvents, keepHome, keyOf, lastSeq, nextBatch, readSession } from './store';
+import { sendWaiting, syncState, tell } from './sync';
 
 const spec = game();
 const turns = turnsOf(spec);
@@ -18,6 +19,7 @@ const server = {
   answer: 'stored' as 'stored' | number | 'no network',
   posts: 0,
 };
+const tellings = () => jest.mocked(global.fetch).mock.calls.filter(([, init]) => init?.method === 'PUT');
 const respond = (status: number) => ({ ok: status < 300, status }) as Response;
 
 beforeEach(async () => {
@@ -28,7 +30,7 @@ beforeEach(async () => {
     server.posts++;
     if (server.answer === 'no network') throw new TypeError('no network');
     if (server.answer !== 'stored') return respond(server.answer);
-    const { events } = JSON.parse(String((init as RequestInit).body)) as { events: ShotEvent[] };
+    const { events = [] } = JSON.parse(String((init as RequestInit).body)) as { events?: ShotEvent[] };
     for (const event of events) if (!server.events.some((known) => known.eventId === event.eventId)) server.events.push(event);
     return respond(200);
   });
@@ -152,4 +154,89 @@ test('signing out forgets what is sent, and keeps what is not', async () => {
   await settled();
   await forgetSent();
   expect((await readSession(SESSION))?.shots).toHaveLength(1);
+});
+
+test('a ball is corrected and removed by facts of their own; one that is gone stays gone', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  const { shotId } = (await readSession(SESSION))!.shots[0]!;
+  expect(await amendBall(bundle(), shotId, { leftM: 1.5, measured: 'tape' })).toBe(true);
+  expect((await readSession(SESSION))!.shots).toMatchObject([{ shotId, leftM: 1.5, measured: 'tape' }]);
+  expect(await removeBall(bundle(), shotId)).toBe(true);
+  expect([await amendBall(bundle(), shotId, { leftM: 1 }), await removeBall(bundle(), shotId)]).toEqual([false, false]);
+  await settled();
+  expect(server.events.map((event) => event.kind)).toEqual(['record', 'amend', 'void']);
+});
+
+test('by a personal link nobody else’s ball is corrected, removed or taken back', async () => {
+  await keepBundle(bundle([record(spec, 0, left(2))]));
+  const own = { ...bundle(), only: SESSION };
+  const { shotId } = (await readSession(SESSION))!.shots[0]!;
+  expect([await amendBall(own, shotId, { leftM: 1 }), await removeBall(own, shotId), await undoBall(own)]).toEqual([false, false, false]);
+});
+
+test('what is told of a session holds here at once, waits, and only the newest of it is sent', async () => {
+  server.answer = 'no network';
+  await tell(SESSION, { say: 'stopped', stopped: true });
+  await tell(SESSION, { say: 'stopped', stopped: false });
+  await tell(SESSION, { say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
+  await settled();
+  expect((await readSession(SESSION))!.bundle).toMatchObject({ stopped: false, players: [{ notes: { own: 'too quick', coach: '' } }] });
+  expect(await countWaiting()).toBe(2);
+  // What the server says meanwhile does not undo what waits.
+  await keepBundle(bundle());
+  expect((await readSession(SESSION))!.bundle.players[0]!.notes.own).toBe('too quick');
+  jest.mocked(global.fetch).mockClear();
+  server.answer = 'stored';
+  await settled();
+  expect(await countWaiting()).toBe(0);
+  const told = tellings().map(([, init]) => JSON.parse(String(init!.body)) as unknown);
+  expect(told).toHaveLength(2);
+  expect(told).toContainEqual({ say: 'stopped', stopped: false });
+  expect(told).toContainEqual({ say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
+});
+
+test('balls of the server and own ones stand in the server’s order, once each', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  const [mine] = (await nextBatch(1))!.events;
+  await keepEvents([
+    { seq: 41, event: record(spec, 1, left(8)) },
+    { seq: 42, event: mine! },
+  ]);
+  expect((await readSession(SESSION))!.events.map((event) => event.eventId)).toEqual([record(spec, 1, left(8)).eventId, mine!.eventId]);
+  expect([await lastSeq(SESSION), await countWaiting()]).toEqual([42, 0]);
+});
+
+test('a session that is refused keeps no other waiting', async () => {
+  const other = idOf(77);
+  await keepBundle(bundle([], other));
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await settled();
+  server.events = [];
+  const stored = global.fetch;
+  global.fetch = jest.fn(async (url, init) => (String((init as RequestInit).body).includes(other) ? respond(409) : stored(url, init)));
+  await recordBall(bundle([], other), 0, turns[0]!, left(2));
+  await recordBall(bundle(), 0, turns[1]!, left(2));
+  await settled();
+  expect([server.events.map((event) => event.sessionId), await countWaiting(), syncState()]).toEqual([[SESSION], 1, 'refused']);
+});
+
+test('a personal link is the key of its sessions, and of no other', async () => {
+  const home = {
+    academy: { name: 'Here' },
+    player: { playerId: PLAYER, name: 'Otto', units: 'imperial' },
+    expiresAt: '',
+    sessions: [],
+  } as const;
+  const line = { sessionId: SESSION, gameId: null, title: 'Two spots', startedAt: '', over: false, balls: 0, score: null };
+  await keepHome('here.secret', { ...home, sessions: [line] });
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await settled();
+  const headers = jest.mocked(global.fetch).mock.calls.at(-1)![1]!.headers;
+  expect(headers).toMatchObject({ authorization: 'Bearer here.secret' });
+  expect([await keyOf(SESSION), await keyOf(idOf(77))]).toEqual(['here.secret', undefined]);
+});
+
+test('a message of the live stream, and what only keeps it open', () => {
+  expect(messageOf('event: facts\ndata: [1]')).toEqual({ event: 'facts', data: '[1]' });
+  expect(messageOf(': still here')).toBeNull();
 });

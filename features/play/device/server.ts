@@ -67,6 +67,15 @@ export function postAgain(token: string, again: Again): Promise<Got<LinkHome>> {
   return read('/api/v1/link', { method: 'POST', headers, body: JSON.stringify(again) }, linkHomeSchema);
 }
 
+/** Makes the key of a device that reads distances for a session. */
+export async function makeReaderKey(sessionId: string): Promise<Got<{ key: string }>> {
+  return read(
+    `/api/v1/sessions/${sessionId}/reader`,
+    { method: 'POST', headers: await headersFor(sessionId) },
+    z.object({ key: z.string() }),
+  );
+}
+
 /** Opens the stream of what changes in a session; null where it can't be opened. */
 export async function openLive(sessionId: string, after: number, signal: AbortSignal): Promise<ReadableStream<Uint8Array> | null> {
   const headers = await headersFor(sessionId);

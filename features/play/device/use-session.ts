@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import type { Bundle } from '@/core/game/bundle';
+import { onTheDay } from '@/core/game/on-the-day';
 import type { OfferedReading } from '@/core/game/reading';
 import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
@@ -52,7 +53,13 @@ export function useSession(sessionId: string): SessionView {
   if (held) {
     const { bundle, shots, token } = held;
     const home = token ? `/j#${token}` : `/a/${bundle.academy.slug}`;
-    return { state: 'here', bundle, shots: shots.map((shot) => withSession(shot, bundle)), home, offer };
+    return {
+      state: 'here',
+      bundle: { ...bundle, spec: onTheDay(bundle.spec, bundle.stations) },
+      shots: shots.map((shot) => withSession(shot, bundle)),
+      home,
+      offer,
+    };
   }
   if (held === undefined || fetched === 'asking' || fetched === 'kept') return { state: 'loading' };
   return { state: fetched };

@@ -1,4 +1,6 @@
 import 'server-only';
+import { randomUUID } from 'node:crypto';
+import { addHours } from 'date-fns';
 import { z } from 'zod';
 import type { Bundle } from '@/core/game/bundle';
 import { againSchema } from '@/core/game/link-home';
@@ -8,6 +10,7 @@ import { shotBatchSchema } from '@/core/shot/shot';
 import { RefusedBatch } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
+import { newToken } from '@/server/token';
 import { homeOf, startAgain } from './link-home';
 import { liveStream } from './live-stream';
 
@@ -63,7 +66,7 @@ export function answerBundle(request: Request, sessionId: string): Promise<Respo
 async function bundleOf({ data, academy, only }: Door, sessionId: string, after: number): Promise<Bundle | null> {
   const found = await data.getSession(sessionId);
   if (!found) return null;
-  const { session, players, entrants, notes, stations } = found;
+  const { session, players, entrants, notes, stations, coach } = found;
   const own = (playerId: string) => only === null || only === playerId;
   return {
     academy: { slug: academy.slug, name: academy.name },
@@ -76,11 +79,12 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
     stations,
     conditions: session.conditions,
     players: await Promise.all(
-      players.map(async ({ playerId, name, handed, units }, i) => ({
+      players.map(async ({ playerId, name, handed, units, paceM, clubM }, i) => ({
         playerId,
         name,
         handed,
         units,
+        measures: { paceM: paceM ?? coach.paceM, clubM: clubM ?? coach.clubM },
         entrant: entrants[i]!,
         ...(own(playerId)
           ? { ...(await data.bagOf(playerId)), best: await data.bestBefore(session, playerId), notes: notes[i]! }
@@ -160,6 +164,18 @@ export function answerAgain(request: Request): Promise<Response> {
     if (!again.success) return refuse(400, sayIssue(again.error));
     const started = await startAgain(holder, again.data);
     return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');
+  });
+}
+
+const KEY_HOURS = 24;
+
+/** Makes the key with which a device reads distances for a session: for the coach to hand out. */
+export function answerReaderKey(request: Request, sessionId: string): Promise<Response> {
+  return atDoor(request, sessionId, async ({ data, academyId, only }, id) => {
+    if (only !== null) return refuse(403, 'This is for the coach to do.');
+    const { token, hash } = newToken(academyId);
+    await data.keepReaderKey(id, { keyId: randomUUID(), tokenHash: hash, expiresAt: addHours(new Date(), KEY_HOURS) });
+    return Response.json({ key: token }, { headers: { 'cache-control': 'no-store' } });
   });
 }
 

@@ -1,0 +1,189 @@
+import { eq } from 'drizzle-orm';
+import { newPlayer } from '@/core/people/player';
+import type { ShotEvent } from '@/core/shot/shot';
+import { between, game, idOf, left, record, voidOf } from '@/core/testing/make';
+import type { PlayerByLink } from '../actor';
+import { reading, shot } from '../schema';
+import { academies, own } from '../testing/academy';
+import { holderOfLink, keepLink, keepReaderKey, linksOf, playsIn, revokeLink, sessionOfReader } from './links';
+import { savePlayer } from './players';
+import { newestReading, takeReading } from './readings';
+import {
+  conditionsToday,
+  getSession,
+  hasPlayed,
+  saveConditions,
+  saveConditionsToday,
+  saveNote,
+  saveStationDistance,
+  startSession,
+} from './sessions';
+import { eventsOfSession, rebuildShots, RefusedBatch, sessionLog, shotsOfSessions, takeIn } from './shots';
+
+const { db, pool, academy } = academies('play', 1000);
+afterAll(() => pool.end());
+
+const NOW = new Date('2026-05-01T18:00:00Z');
+const LATER = new Date('2026-05-31T18:00:00Z');
+const hash = (text: string) => Buffer.from(text.padEnd(32, '.'));
+
+/** An academy with a second player and a session of both. */
+async function pair() {
+  const at = await academy();
+  const [mia, both] = [idOf(at.n * 100_000 + 11), idOf(at.n * 100_000 + 12)];
+  await savePlayer(db, at.actor, mia, newPlayer('Mia', 'metric'));
+  await startSession(
+    db,
+    at.actor,
+    both,
+    at.gameId,
+    [at.playerId, mia].map((playerId) => ({ playerId, allowance: 0 })),
+  );
+  const link: PlayerByLink = { kind: 'player', academyId: at.actor.academyId, playerId: mia, linkId: idOf(at.n * 100_000 + 13) };
+  await keepLink(db, at.actor, mia, { linkId: link.linkId, tokenHash: hash(`mia-${at.n}`), expiresAt: LATER });
+  return { ...at, mia, both, link };
+}
+type Pair = Awaited<ReturnType<typeof pair>>;
+const ball = (at: Pair, playerId: string, turn: number, n: number): ShotEvent =>
+  own({ n: at.n, playerId, sessionId: at.both }, record(game(), turn, left(5), n));
+
+describe('personal links', () => {
+  test('a link is found by its hash in its own academy, until it expires or is revoked', async () => {
+    const [at, other] = [await pair(), await academy()];
+    const { academyId } = at.actor;
+    const find = (moment: Date, where = academyId) => holderOfLink(db, where, hash(`mia-${at.n}`), moment);
+    expect(await find(NOW)).toMatchObject({ actor: at.link, academy: { slug: `play-${at.n}` }, expiresAt: LATER });
+    expect(await find(NOW, other.actor.academyId)).toBeNull();
+    expect(await holderOfLink(db, academyId, hash('another'), NOW)).toBeNull();
+    expect(await find(LATER)).toBeNull();
+    expect(await linksOf(db, at.actor, at.mia, NOW)).toMatchObject([{ linkId: at.link.linkId, lastUsedAt: NOW }]);
+    await revokeLink(db, other.actor, at.link.linkId);
+    expect(await find(NOW)).not.toBeNull();
+    await revokeLink(db, at.actor, at.link.linkId);
+    expect(await find(NOW)).toBeNull();
+    expect(await linksOf(db, at.actor, at.mia, NOW)).toEqual([]);
+  });
+
+  test('no link is made for a player of another academy', async () => {
+    const [at, other] = [await pair(), await academy()];
+    const link = { linkId: idOf(at.n * 100_000 + 14), tokenHash: hash('foreign'), expiresAt: LATER };
+    expect(await keepLink(db, other.actor, at.mia, link)).toBe(false);
+  });
+
+  test('by a link one records, corrects and removes one’s own balls, and nobody else’s', async () => {
+    const at = await pair();
+    const [ottos, mias] = [ball(at, at.playerId, 0, 1), ball(at, at.mia, 0, 2)];
+    await takeIn(db, at.actor, at.both, [ottos]);
+    expect(await takeIn(db, at.link, at.both, [mias])).toBe(1);
+    const refused = [
+      [ball(at, at.playerId, 1, 3)],
+      [ball(at, at.mia, 1, 4), ball(at, at.playerId, 1, 5)],
+      [{ ...voidOf(ottos, at.n * 1000 + 1), sessionId: at.both }],
+      [{ ...voidOf(ottos, at.n * 1000 + 2), sessionId: at.both, kind: 'amend', payload: { leftM: 0.1 } } as ShotEvent],
+    ];
+    for (const events of refused) await expect(takeIn(db, at.link, at.both, events)).rejects.toThrow(RefusedBatch);
+    expect(await shotsOfSessions(db, at.actor, [at.both])).toHaveLength(2);
+    await takeIn(db, at.link, at.both, [{ ...voidOf(mias, at.n * 1000 + 3), sessionId: at.both }]);
+    expect((await shotsOfSessions(db, at.actor, [at.both])).map((one) => one.playerId)).toEqual([at.playerId]);
+  });
+
+  test('a session that is there takes nobody in who starts it again', async () => {
+    const at = await pair();
+    expect(await hasPlayed(db, at.link, at.mia, at.gameId)).toBe(true);
+    expect(await startSession(db, at.link, at.sessionId, at.gameId, [{ playerId: at.mia, allowance: 0 }])).toBe(false);
+    expect([await playsIn(db, at.link, at.sessionId, at.mia), await playsIn(db, at.link, at.both, at.mia)]).toEqual([false, true]);
+    const own = idOf(at.n * 100_000 + 20);
+    const again = () => startSession(db, at.link, own, at.gameId, [{ playerId: at.mia, allowance: 0 }]);
+    expect([await again(), await again()]).toEqual([true, true]);
+    expect((await getSession(db, at.actor, own))!.players).toHaveLength(1);
+  });
+});
+
+describe('what a session says about all its balls', () => {
+  test('a corrected distance of a station moves its balls, and only those; a rebuild says the same', async () => {
+    const at = await academy();
+    const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
+    await takeIn(db, at.actor, at.sessionId, events.slice(0, 4));
+    await saveStationDistance(db, at.actor, at.sessionId, { key: 'a', distanceM: 12, source: 'tape' });
+    await takeIn(db, at.actor, at.sessionId, events.slice(4));
+    const distances = async () => (await shotsOfSessions(db, at.actor, [at.sessionId])).map((one) => one.distanceM);
+    expect(await distances()).toEqual([12, 12, 12, 22.86, 22.86, 22.86]);
+    await db.delete(shot).where(eq(shot.academyId, at.actor.academyId));
+    await rebuildShots(db, at.actor);
+    expect(await distances()).toEqual([12, 12, 12, 22.86, 22.86, 22.86]);
+    await saveStationDistance(db, at.actor, at.sessionId, { key: 'a', distanceM: 13, source: 'laser' });
+    expect((await distances())[0]).toBe(13);
+    expect((await getSession(db, at.actor, at.sessionId))!.stations).toEqual([{ key: 'a', distanceM: 13, source: 'laser' }]);
+  });
+
+  test('the day said once holds for sessions before and after it; a session can differ', async () => {
+    const at = await academy();
+    await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5)))]);
+    await saveConditionsToday(db, at.actor, { stimpFt: 9, firmness: 'firm' });
+    const next = idOf(at.n * 100_000 + 30);
+    await startSession(db, at.actor, next, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
+    expect((await getSession(db, at.actor, next))!.session.conditions).toEqual({ stimpFt: 9, firmness: 'firm' });
+    expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ stimpFt: 9, firmness: 'firm', wind: null }]);
+    await saveConditions(db, at.actor, at.sessionId, { stimpFt: 10, wind: 'behind' });
+    expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ stimpFt: 10, firmness: null, wind: 'behind' }]);
+    expect(await conditionsToday(db, at.actor)).toEqual({ stimpFt: 9, firmness: 'firm' });
+    expect(await conditionsToday(db, (await academy()).actor)).toEqual({});
+  });
+
+  test('a player’s note and the coach’s stand side by side', async () => {
+    const at = await pair();
+    await saveNote(db, at.actor, at.both, at.mia, 'own', 'too quick');
+    await saveNote(db, at.actor, at.both, at.mia, 'coach', 'good tempo');
+    expect((await getSession(db, at.actor, at.both))!.notes).toEqual([
+      { own: '', coach: '' },
+      { own: 'too quick', coach: 'good tempo' },
+    ]);
+  });
+
+  test('the log says who corrected what, and what came after a number', async () => {
+    const at = await pair();
+    const mias = ball(at, at.mia, 0, 1);
+    await takeIn(db, at.actor, at.both, [mias]);
+    const [first] = await eventsOfSession(db, at.actor, at.both);
+    const amend: ShotEvent = { ...voidOf(mias, at.n * 1000 + 9), sessionId: at.both, kind: 'amend', payload: { mishit: 'thin' } };
+    await takeIn(db, at.link, at.both, [amend]);
+    expect((await eventsOfSession(db, at.actor, at.both, first!.seq)).map(({ event }) => event)).toEqual([amend]);
+    expect((await sessionLog(db, at.actor, at.both)).map(({ by }) => by)).toEqual(['Coach', 'Mia, by link']);
+  });
+});
+
+describe('readings', () => {
+  async function reader() {
+    const at = await academy();
+    const keyId = idOf(at.n * 100_000 + 40);
+    await keepReaderKey(db, at.actor, at.sessionId, { keyId, tokenHash: hash(`reader-${at.n}`), expiresAt: LATER });
+    const one = (seq: number, n = seq) => ({ readingId: idOf(at.n * 100_000 + 60 + n), seq, distanceM: seq, ageMs: 0 });
+    return { ...at, keyId, one, key: { keyId, sessionId: at.sessionId } };
+  }
+
+  test('a reading is taken once; one that comes after a newer one of its device changes nothing', async () => {
+    const at = await reader();
+    const take = (seq: number, n = seq) => takeReading(db, at.actor, at.key, at.one(seq, n));
+    expect([await take(1), await take(1), await take(3), await take(2), await take(4, 3)]).toEqual([true, false, true, false, false]);
+    expect((await newestReading(db, at.actor, at.sessionId, new Date(0)))?.distanceM).toBe(3);
+    expect(await newestReading(db, at.actor, at.sessionId, new Date(Date.now() + 60_000))).toBeNull();
+    expect(await db.$count(reading, eq(reading.academyId, at.actor.academyId))).toBe(2);
+  });
+
+  test('a key reads for its own session only, until it expires or another takes its place', async () => {
+    const [at, other] = [await reader(), await reader()];
+    const find = (moment: Date, academyId = at.actor.academyId) => sessionOfReader(db, academyId, hash(`reader-${at.n}`), moment);
+    expect(await find(NOW)).toEqual(at.key);
+    expect([await find(NOW, other.actor.academyId), await find(LATER)]).toEqual([null, null]);
+    const next = { keyId: idOf(at.n * 100_000 + 41), tokenHash: hash('next'), expiresAt: LATER };
+    await keepReaderKey(db, at.actor, at.sessionId, next);
+    expect(await find(NOW)).toBeNull();
+  });
+});
+
+test('balls that lie between two rings stay so when the day changes', async () => {
+  const at = await academy();
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, between(3, 6)))]);
+  await saveConditions(db, at.actor, at.sessionId, { wet: true });
+  expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ leftM: null, leftMinM: 0.9144, leftMaxM: 1.8288 }]);
+});

@@ -1,0 +1,163 @@
+'use client';
+
+import { useState } from 'react';
+import type { BagClub } from '@/core/game/questions';
+import { stationUnit } from '@/core/game/describe';
+import type { Details } from '@/core/game/scoring/scheme';
+import type { Station } from '@/core/game/station';
+import { FINISHES, MISHITS, SHAPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
+import { sayCounts } from '@/core/shot/say-shot';
+import { leftUnit } from '@/core/units/format';
+import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '@/core/units/length';
+import { readNumber } from '@/ui/length-input';
+import { Chips } from './chips';
+import { MARKS } from './details';
+import styles from './play.module.scss';
+
+type Props = {
+  station: Station;
+  clubs: readonly BagClub[];
+  system: UnitSystem;
+  details: Details;
+  onChange: (details: Details) => void;
+  onDone: () => void;
+  /** Whether the marks stand on the screen of every ball. */
+  marksShown: boolean;
+  onMarksShown: (shown: boolean) => void;
+};
+
+/** All that can be said of a ball beside where it stopped. Nothing of it has to be. */
+export function DetailsSheet({ station, clubs, system, details, onChange, onDone, marksShown, onMarksShown }: Props) {
+  const set = (change: Details) => onChange({ ...details, ...change });
+  /** A choice that can be taken back. */
+  const pick = <K extends keyof Details>(field: K) => ({
+    onChange: (value: NonNullable<Details[K]>) => set({ [field]: value }),
+    onClear: () => {
+      const { [field]: _gone, ...rest } = details;
+      onChange(rest);
+    },
+  });
+  const putt = station.shotType === 'putt';
+  const sits = SITS.filter((sit) => sit !== 'buried' || (details.surface ?? station.surface) === 'sand');
+  return (
+    <section className={styles.sheet} aria-label="More about this ball">
+      <div className={styles.sheetTop}>
+        <h2>This ball</h2>
+        <button type="button" className="btn btn-primary" onClick={onDone}>
+          Done
+        </button>
+      </div>
+      <div className={styles.sheetBody}>
+        <Chips titled label="Counts?" options={MARKS} value={details.counts ?? null} name={sayCounts} {...pick('counts')} />
+        {!putt && <Chips titled label="Strike" options={MISHITS} value={details.mishit ?? null} {...pick('mishit')} />}
+        <Chips titled label="Finished" options={FINISHES} value={details.finish ?? null} {...pick('finish')} />
+        <Chips
+          titled
+          label="Penalty"
+          options={['1', '2']}
+          value={details.penalty ? String(details.penalty) : null}
+          onChange={(strokes) => set({ penalty: Number(strokes) })}
+          onClear={() => set({ penalty: 0 })}
+        />
+        {!putt && SURFACES_OF[station.shotType].length > 1 && (
+          <Chips
+            titled
+            label="Its lie"
+            options={SURFACES_OF[station.shotType]}
+            value={details.surface ?? station.surface}
+            {...pick('surface')}
+          />
+        )}
+        {!putt && <Chips titled label="Sits" options={sits} value={details.sit ?? station.sit} {...pick('sit')} />}
+        <Chips titled label="Stance" options={STANCES} value={details.stance ?? station.stance} {...pick('stance')} />
+        {!putt && (
+          <Chips titled label="Flight" options={TRAJECTORIES} value={details.trajectory ?? station.trajectory} {...pick('trajectory')} />
+        )}
+        {!putt && <Chips titled label="Shape" options={SHAPES} value={details.shape ?? station.shape} {...pick('shape')} />}
+        {clubs.length > 0 && (
+          <Chips
+            titled
+            label="Club"
+            options={clubs.map((club) => club.label)}
+            value={details.clubLabel ?? null}
+            name={(label) => label}
+            onChange={(label) => set({ clubLabel: label, clubId: clubs.find((club) => club.label === label)?.clubId ?? null })}
+            onClear={() => set({ clubLabel: null, clubId: null })}
+          />
+        )}
+        <div className={styles.sheetFields}>
+          {!putt && (
+            <TextField label="Swing mark" value={details.swingMark ?? ''} most={40} onChange={(text) => set({ swingMark: text || null })} />
+          )}
+          <LengthField
+            label="Played for"
+            unit={stationUnit(station, system)}
+            metres={details.intendedM ?? null}
+            onChange={(metres) => set({ intendedM: metres === null ? null : Math.abs(metres) })}
+          />
+          {!putt && (
+            <LengthField
+              label="Landed long of the spot (− short)"
+              unit={leftUnit(system)}
+              metres={details.landingErrorM ?? null}
+              onChange={(landingErrorM) => set({ landingErrorM })}
+            />
+          )}
+          <TextField label="Note" value={details.note ?? ''} most={500} onChange={(text) => set({ note: text || null })} />
+        </div>
+        <label className={styles.switch}>
+          <input type="checkbox" checked={marksShown} onChange={(event) => onMarksShown(event.target.checked)} /> keep the marks on the
+          screen
+        </label>
+      </div>
+    </section>
+  );
+}
+
+type TextProps = { label: string; value: string; most: number; onChange: (text: string) => void };
+
+function TextField({ label, value, most, onChange }: TextProps) {
+  return (
+    <label>
+      {label}
+      <input
+        className="form-control"
+        value={value}
+        maxLength={most}
+        autoComplete="off"
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
+
+type LengthProps = { label: string; unit: LengthUnit; metres: number | null; onChange: (metres: number | null) => void };
+
+const MOST_M = 150;
+
+/** A distance that may be left empty; what makes no sense is said beside it, and nothing is taken from it. */
+function LengthField({ label, unit, metres, onChange }: LengthProps) {
+  const [text, setText] = useState(metres === null ? '' : String(fromMetres(metres, unit)));
+  const read = (from: string): number | null | 'wrong' => {
+    const typed = readNumber(from.replace('−', '-'));
+    if (typed === null) return null;
+    return Number.isFinite(typed) && Math.abs(toMetres(typed, unit)) <= MOST_M ? toMetres(typed, unit) : 'wrong';
+  };
+  const now = read(text);
+  return (
+    <label>
+      {label}, {unit}
+      <input
+        className={`form-control ${now === 'wrong' ? 'is-invalid' : ''}`}
+        autoComplete="off"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          const next = read(event.target.value);
+          onChange(next === 'wrong' ? null : next);
+        }}
+      />
+      {now === 'wrong' && <span className="text-danger fw-semibold">A number, at most {Math.floor(fromMetres(MOST_M, unit))}.</span>}
+    </label>
+  );
+}

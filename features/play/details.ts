@@ -1,0 +1,33 @@
+import type { Details } from '@/core/game/scoring/scheme';
+
+/** Why a ball is no ordinary one, as it can be marked while it is recorded. */
+export const MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected', 'practice_ball', 'no_ball'] as const;
+
+/** Those that come up at every session, in a word that fits on a small key. */
+export const QUICK_MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected'] as const;
+export const MARK_WORDS: Readonly<Record<(typeof QUICK_MARKS)[number], string>> = {
+  collided: 'collided',
+  rehit: 'hit again',
+  conceded: 'conceded',
+  lie_rejected: 'new lie',
+};
+
+/** Marks that say all by themselves: nothing has to be asked of such a ball. */
+export const SAYS_ALL: readonly string[] = ['lie_rejected', 'no_ball'];
+
+/** What stays for the next ball of the same player at the same station: how it is played, not what came of it. */
+export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intendedM }: Details): Details {
+  const stay = { clubId, clubLabel, trajectory, shape, swingMark, intendedM };
+  return Object.fromEntries(Object.entries(stay).filter(([, value]) => value != null));
+}
+
+const MARKS_SHOWN = 'inch-marks-shown';
+
+/** Whether the marks stand on the screen of every ball: a switch of this device that stays as it was set. */
+export function marksShown(): boolean {
+  return window.localStorage.getItem(MARKS_SHOWN) === 'yes';
+}
+
+export function rememberMarks(shown: boolean): void {
+  window.localStorage.setItem(MARKS_SHOWN, shown ? 'yes' : 'no');
+}

@@ -1,0 +1,15 @@
+import type { Bundle } from '@/core/game/bundle';
+import type { Table } from '@/core/game/play';
+import type { Rotation } from '@/core/game/whose';
+import type { Shot } from '@/core/shot/shot';
+
+/** What every panel about the session is given. */
+export type MenuProps = {
+  bundle: Bundle;
+  table: Table;
+  shots: Shot[];
+  seat: number;
+  rotation: Rotation;
+  onRotation: (rotation: Rotation) => void;
+  onClose: () => void;
+};

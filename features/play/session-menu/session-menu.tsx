@@ -1,0 +1,99 @@
+'use client';
+
+import { useState } from 'react';
+import type { Rotation } from '@/core/game/whose';
+import { Chips } from '../chips';
+import { tell } from '../device/sync';
+import { BallsPanel, toSettle } from './balls-panel';
+import { DayPanel } from './day-panel';
+import styles from './session-menu.module.scss';
+import { ReaderPanel } from './reader-panel';
+import type { MenuProps } from './menu-props';
+import { StationsPanel } from './stations-panel';
+import { Top } from './top';
+
+const PANELS = {
+  balls: BallsPanel,
+  stations: StationsPanel,
+  day: DayPanel,
+  reader: ReaderPanel,
+} as const;
+type PanelName = keyof typeof PANELS;
+
+const ROTATION_WORDS: Readonly<Record<Rotation, string>> = { ball: 'ball by ball', station: 'a station each' };
+
+/** What concerns the session as a whole: its balls, its stations, the day, other screens. */
+export function SessionMenu(props: MenuProps) {
+  const { bundle, table, rotation, onRotation, onClose } = props;
+  const [shown, setShown] = useState<PanelName | null>(null);
+  const doubled = toSettle(table).length;
+  if (shown) {
+    const Panel = PANELS[shown];
+    return (
+      <main className={styles.menu}>
+        <Panel {...props} onClose={() => setShown(null)} />
+      </main>
+    );
+  }
+  const alone = bundle.players.length === 1;
+  const mayAll = bundle.only === null || alone;
+  return (
+    <main className={styles.menu}>
+      <Top title="This session" onBack={onClose} />
+      <div className={styles.list}>
+        <Entry
+          onClick={() => setShown('balls')}
+          title="Balls so far"
+          text={doubled > 0 ? `${doubled} recorded twice: settle them` : 'correct, measure, remove'}
+        />
+        {mayAll && <Entry onClick={() => setShown('stations')} title="Stations" text="how far they really are" />}
+        {mayAll && <Entry onClick={() => setShown('day')} title="The day" text="speed, firmness, wind, wet" />}
+        {bundle.only === null && (
+          <Entry onClick={() => setShown('reader')} title="Distance reader" text="a device that hands in distances" />
+        )}
+        {bundle.only === null && (
+          <a
+            className={styles.entry}
+            href={`/a/${bundle.academy.slug}/sessions/${bundle.sessionId}/board`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            <b>Live board</b>
+            <span>the standing, for another screen</span>
+          </a>
+        )}
+        {!alone && bundle.only === null && (
+          <div className={styles.entry}>
+            <b>Who is next</b>
+            <Chips
+              label="Who is next"
+              options={['ball', 'station'] as const}
+              value={rotation}
+              name={(one) => ROTATION_WORDS[one]}
+              onChange={onRotation}
+            />
+          </div>
+        )}
+        {mayAll && !table.over && (
+          <Entry
+            onClick={() => {
+              void tell(bundle.sessionId, { say: 'stopped', stopped: true });
+              onClose();
+            }}
+            title="End here"
+            text="the balls stay; it can be gone on with"
+          />
+        )}
+      </div>
+    </main>
+  );
+}
+
+function Entry({ title, text, onClick }: { title: string; text: string; onClick: () => void }) {
+  return (
+    <button type="button" className={styles.entry} onClick={onClick}>
+      <b>{title}</b>
+      <span>{text}</span>
+    </button>
+  );
+}

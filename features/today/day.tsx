@@ -1,0 +1,44 @@
+'use client';
+
+import { useState } from 'react';
+import { sayConditions, type Conditions } from '@/core/shot/conditions';
+import { saveTodayAction } from '../logbook/actions';
+import { DayFields } from '../play/day-fields';
+
+/** What today is like, said once: every session of the day takes it on. */
+export function Day({ slug, conditions }: { slug: string; conditions: Conditions }) {
+  const [open, setOpen] = useState(false);
+  const [wrong, setWrong] = useState('');
+  const said = sayConditions(conditions);
+  return (
+    <section className="mb-4">
+      <h2>The day</h2>
+      {!open ? (
+        <p className="mb-0">
+          {said || 'Nothing is said about it yet.'}{' '}
+          <button type="button" className="btn btn-outline-dark btn-sm ms-2" onClick={() => setOpen(true)}>
+            {said ? 'Change' : 'Say'}
+            <span className="visually-hidden"> what today is like</span>
+          </button>
+        </p>
+      ) : (
+        <DayFields
+          initial={conditions}
+          onKeep={async (next) => {
+            const failed = await saveTodayAction(slug, next).then(
+              () => false,
+              () => true,
+            );
+            setWrong(failed ? 'Not kept: is the network there? Try again.' : '');
+            setOpen(failed);
+          }}
+        />
+      )}
+      {wrong && (
+        <p role="alert" className="text-danger fw-semibold">
+          {wrong}
+        </p>
+      )}
+    </section>
+  );
+}
