@@ -1,6 +1,6 @@
 import { between, ft, holed, idOf, left, record, game, shot, voidOf } from '../testing/make';
 import { conditionsSchema, sayConditions, stationDistanceSchema, withSession } from './conditions';
-import { finishingPutts } from './finishing';
+import { finishingPutts, withFinishing } from './finishing';
 import { changesOf } from './history';
 import { sayMarks, sayResult } from './say-shot';
 import type { Shot, ShotEvent } from './shot';
@@ -38,19 +38,27 @@ describe('the putts inside a record of strokes', () => {
   test('a chip left 4 ft away and finished in two holds a holed putt of 4 ft', () => {
     expect(chip({})).toEqual({ distanceM: ft(4), strokes: 1 });
     expect(chip({ strokes: 4 })).toEqual({ distanceM: ft(4), strokes: 3 });
-    expect(chip({ strokes: 4, penalty: 1 })).toEqual({ distanceM: ft(4), strokes: 2 });
   });
   test('off the green, unmeasured, holed or marked it holds none', () => {
     expect([
       chip({ finish: 'sand' }),
+      chip({ strokes: 4, penalty: 1 }),
       chip({ leftM: null }),
       chip({ strokes: null }),
       chip({ counts: 'rehit' }),
       chip({ strokes: 1 }),
-    ]).toEqual([null, null, null, null, null]);
+    ]).toEqual(Array(6).fill(null));
     expect(finishingPutts(shot({ strokes: 1 }, holed))).toBeNull();
     expect(chip({ finish: 'green' })).not.toBeNull();
   });
+});
+
+test('as balls of their own they are putts, holed where one was enough', () => {
+  const [chip, putt] = withFinishing([shot({ strokes: 2 }, left(4))]);
+  expect(chip).toMatchObject({ shotType: 'chip', strokes: 2 });
+  expect(putt).toMatchObject({ shotType: 'putt', surface: 'green', distanceM: ft(4), holed: true, leftM: null, strokes: 1 });
+  expect(withFinishing([shot({ strokes: 3 }, left(4))])[1]).toMatchObject({ holed: false, strokes: 2 });
+  expect(withFinishing([shot({}, left(4))])).toHaveLength(1);
 });
 
 test('changes are told with what was there before; what is said of a removed ball is none', () => {

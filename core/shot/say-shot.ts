@@ -66,6 +66,7 @@ export function sayMarks(shot: Partial<Shot>, system: UnitSystem): string {
   const error = shot.landingErrorM;
   return [
     shot.counts && sayCounts(shot.counts),
+    shot.leftM != null && `left ${formatLeft(shot.leftM, system)}`,
     shot.mishit,
     [shot.finish && FINISHED[shot.finish], penalty].filter(Boolean).join(', '),
     shot.surface && say(shot.surface),

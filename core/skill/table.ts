@@ -1,6 +1,7 @@
 import { bandAt, type Band } from '../golf/bands';
 import type { ShotType, Surface } from '../golf/words';
 import { holedIn, isEvidence, leftInterval } from '../shot/evidence';
+import { withFinishing } from '../shot/finishing';
 import { medianLeft, type MedianLeft } from '../shot/median-left';
 import type { Shot } from '../shot/shot';
 import type { Reference } from './reference';
@@ -35,12 +36,12 @@ export type SkillRow = {
 /**
  * Where the strokes go, by shot type, surface and distance band: worst first, thin rows after the rest. A first, plain
  * answer: every row stands on its own balls alone.
- * @param shots one player's balls; those that are no evidence are left out
+ * @param shots one player's balls; those that are no evidence are left out, and the putts inside records of strokes count
  * @param insideM the chosen distance, in metres
  */
 export function skillTable(shots: readonly Shot[], level: number, reference: Reference, insideM: number): SkillRow[] {
   const cells = new Map<string, { band: Band; shots: Shot[] }>();
-  for (const shot of shots) {
+  for (const shot of withFinishing(shots)) {
     const band = bandAt(shot.shotType, shot.distanceM);
     if (!isEvidence(shot) || !band) continue;
     const key = `${shot.shotType}|${shot.surface}|${band.min}`;

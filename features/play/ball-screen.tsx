@@ -11,7 +11,7 @@ import { ballOf, UNKNOWN, type AnswerKey, type Details, type Result } from '@/co
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';
 import { sayMarks } from '@/core/shot/say-shot';
-import { formatLength } from '@/core/units/format';
+import { formatLeft, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { AnswerKeys, FinishMarks } from './answer-keys';
@@ -20,7 +20,7 @@ import { Card } from './card';
 import { kept, MARK_WORDS, marksShown, QUICK_MARKS, rememberMarks, SAYS_ALL } from './details';
 import { DetailsSheet } from './details-sheet';
 import { shake } from './device/device-extras';
-import type { Offer } from './device/use-session';
+import type { Offer } from './device/store';
 import { Drawn, reachOf } from './drawn';
 import { PlacePanel } from './place-panel';
 import styles from './play.module.scss';
@@ -49,7 +49,7 @@ type Props = {
 };
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
-type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' };
+type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' } | { way: 'leave' };
 
 /** One ball after another: where it is played from, where it stopped, how it stands. */
 export function BallScreen(props: Props) {
@@ -166,7 +166,7 @@ function OneBall(props: OneProps) {
 
   const keep = (result: Result) =>
     once(async () => {
-      if (await recordBall(sitting, seat, turn, { ...result, ...details, ...answeredIn(result) }, outOfTurn)) shake();
+      if (await recordBall(sitting, seat, turn, withDetails(result, details), outOfTurn)) shake();
       onRecorded();
     });
   const answer = (asked: Question, key: Pick<AnswerKey, 'result'>) => {
@@ -222,6 +222,8 @@ function OneBall(props: OneProps) {
     );
   const here = standing.played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key);
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
+  // Strokes to hole out say more when it is known from where the putting began.
+  const leaves = scheme.unit(phase.scoring) === 'strokes' && turn.station.shotType !== 'putt';
   const wantsFinish = phase.rules.offGreenCost !== null || (phase.scoring.scheme === 'hole_out' && turn.station.surface !== 'green');
   return (
     <main className={styles.ball}>
@@ -258,6 +260,19 @@ function OneBall(props: OneProps) {
             </div>
           )}
         </>
+      ) : entry.way === 'leave' ? (
+        <TypePanel
+          system={system}
+          measures={sitting.players[seat]!.measures}
+          offer={offer}
+          verdict={() => 'left on the green'}
+          busy={busy}
+          onRecord={({ leftM, measured: how }) => {
+            onDetails({ ...details, leftM, measured: how });
+            setEntry({ way: 'keys' });
+          }}
+          onCancel={() => setEntry({ way: 'keys' })}
+        />
       ) : entry.way === 'type' ? (
         <>
           <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
@@ -327,7 +342,10 @@ function OneBall(props: OneProps) {
                   ))}
                 </div>
               )}
-              <div className={styles.two} style={{ gridTemplateColumns: `repeat(${2 + (measured ? 1 : 0) + (onElsewhere ? 1 : 0)}, 1fr)` }}>
+              <div
+                className={styles.two}
+                style={{ gridTemplateColumns: `repeat(${2 + (measured || leaves ? 1 : 0) + (onElsewhere ? 1 : 0)}, 1fr)` }}
+              >
                 <UndoButton sitting={sitting} disabled={balls === 0} />
                 {onElsewhere && (
                   <button type="button" className="btn btn-outline-dark" onClick={onElsewhere}>
@@ -337,11 +355,16 @@ function OneBall(props: OneProps) {
                 {measured && (
                   <button
                     type="button"
-                    className="btn btn-outline-dark"
-                    aria-label="Type distance"
+                    className={`btn btn-outline-dark ${offer ? styles.read : ''}`}
+                    aria-label={offer ? `The reader says ${formatLeft(offer.distanceM, system)}: look at it` : 'Type distance'}
                     onClick={() => setEntry({ way: 'type' })}
                   >
-                    Distance
+                    {offer ? formatLeft(offer.distanceM, system) : 'Distance'}
+                  </button>
+                )}
+                {leaves && (
+                  <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'leave' })}>
+                    Leave
                   </button>
                 )}
                 {more}
@@ -361,11 +384,12 @@ function OneBall(props: OneProps) {
   );
 }
 
-/** What a question of the game settled is not overruled by a mark. */
-function answeredIn(result: Result): Partial<Result> {
-  return Object.fromEntries(
-    Object.entries(result).filter(([name, value]) => value !== (UNKNOWN as Record<string, unknown>)[name] && value != null),
-  );
+/** A result with what is marked beside it: what the game asked for is not overruled by a mark, and a holed ball has nothing left. */
+function withDetails(result: Result, { leftM, measured, ...details }: Details): Result {
+  const said = Object.entries(result).filter(([name, value]) => value !== (UNKNOWN as Record<string, unknown>)[name] && value != null);
+  const known = result.holed || result.leftM !== null || result.leftMinM !== null;
+  const leave = leftM != null && !known ? { leftM, measured: measured ?? 'eye' } : {};
+  return { ...result, ...details, ...Object.fromEntries(said), ...leave };
 }
 
 /** At a desk: H holed, 1 to 8 the keys that stand for a ring or a word, 0 outside, U undo. */

@@ -36,13 +36,15 @@ function useHome(token: string): Asked {
   const [asked, setAsked] = useState<Asked>('asking');
   useEffect(() => {
     let current = true;
+    let ended = false;
     const look = async () => {
-      if (document.visibilityState === 'hidden') return;
+      if (document.visibilityState === 'hidden' || ended) return;
       await sendWaiting();
       const home = await getHome(token);
       if (!current) return;
       if (typeof home === 'object') await keepHome(token, home.got);
-      else if (home === 'signed-out') await forgetHome(token);
+      ended = home === 'signed-out';
+      if (ended) await forgetHome(token);
       setAsked(typeof home === 'object' ? 'got' : home === 'signed-out' ? 'ended' : 'unreachable');
     };
     void look();

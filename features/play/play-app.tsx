@@ -13,7 +13,8 @@ import { BallScreen } from './ball-screen';
 import { useAwake } from './device/device-extras';
 import { now } from './device/ids';
 import { tell } from './device/sync';
-import { useSession, type Offer } from './device/use-session';
+import type { Offer } from './device/store';
+import { useSession } from './device/use-session';
 import { LinkApp } from './link-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
@@ -146,9 +147,9 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
   );
 }
 
-/** A reading is offered until a ball is recorded after it. */
+/** A reading is offered for one ball: until one is recorded after it. */
 function fresh(offer: Offer | null, shots: readonly Shot[]): Offer | null {
-  return offer && !shots.some((shot) => Date.parse(shot.playedAt) >= offer.readAt && shot.measured === 'laser') ? offer : null;
+  return offer && shots.every((shot) => Date.parse(shot.playedAt) < offer.readAt) ? offer : null;
 }
 
 const ROTATION = 'inch-rotation';

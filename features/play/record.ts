@@ -5,7 +5,7 @@ import { recordOf } from '@/core/game/record';
 import { schemeOf } from '@/core/game/scoring';
 import { farM, type Result } from '@/core/game/scoring/scheme';
 import type { Turn } from '@/core/game/turn';
-import type { Shot, ShotAmend } from '@/core/shot/shot';
+import { shotRecordSchema, type Shot, type ShotAmend } from '@/core/shot/shot';
 import { now } from './device/ids';
 import { sayAboutShot } from './device/store';
 import { sendWaiting } from './device/sync';
@@ -47,10 +47,11 @@ function isOpen(standing: Standing, turn: Turn, outOfTurn: boolean): boolean {
 export async function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result, outOfTurn = false): Promise<boolean> {
   const { sessionId, players } = sitting;
   const who = { sessionId, playerId: players[seat]!.playerId };
+  // What could not be sent is not kept either: a ball that contradicts itself would hold up all others.
+  const record = shotRecordSchema.safeParse(recordOf(turn, result, who, new Date(now())));
+  if (!record.success) return false;
   const stored = await sayAboutShot(sessionId, (shots) =>
-    isOpen(tableOf(sitting, shots).standings[seat]!, turn, outOfTurn)
-      ? { kind: 'record', payload: recordOf(turn, result, who, new Date(now())) }
-      : null,
+    isOpen(tableOf(sitting, shots).standings[seat]!, turn, outOfTurn) ? { kind: 'record', payload: record.data } : null,
   );
   void sendWaiting();
   return stored;

@@ -33,6 +33,8 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const said = stoodOut(standing, system);
   const measured = left.filter(({ from, to }) => from === to).length;
   const met = goalMet(spec, score, early);
+  // Where less is better, a few balls are under any goal: that is not reached before the end, only missed.
+  const settled = standing.over || scheme.better(spec.scoring) === 'higher' || !met;
   const short = spec.goal === null ? 0 : Math.abs(spec.goal - score);
   return (
     <div className={styles.summary}>
@@ -46,14 +48,19 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
         <p>
           {spec.goal !== null && (
             <>
-              goal {unit === 'points' ? spec.goal : sayScore(spec.goal, unit, system)}:{' '}
-              <b>
-                {met
-                  ? 'reached'
-                  : scheme.better(spec.scoring) === 'higher'
-                    ? `${scoreFigure(short, unit, system)} short`
-                    : `missed by ${scoreFigure(short, unit, system)}`}
-              </b>
+              goal {unit === 'points' ? spec.goal : sayScore(spec.goal, unit, system)}
+              {settled && (
+                <>
+                  :{' '}
+                  <b>
+                    {met
+                      ? 'reached'
+                      : scheme.better(spec.scoring) === 'higher'
+                        ? `${scoreFigure(short, unit, system)} short`
+                        : `missed by ${scoreFigure(short, unit, system)}`}
+                  </b>
+                </>
+              )}
               <br />
             </>
           )}
@@ -92,7 +99,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
             width={380}
           />
           <p className="small-print">
-            {left.length} balls · {measured} with a distance, holed ones included
+            {counted(left.length, 'ball')} · {measured} with a distance, holed ones included
             {measured < left.length && ` · hollow marks: only the ring is known (${left.length - measured})`}
           </p>
         </>

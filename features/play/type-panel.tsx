@@ -5,7 +5,7 @@ import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
 import type { Measure } from '@/core/golf/words';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { Offer } from './device/use-session';
+import type { Offer } from './device/store';
 import { nothingTyped, pressPad, sayPadUnit, sayTyped, typedMetres, typedResult, type PadMeasures, type PadUnit } from './entry';
 import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';

@@ -17,7 +17,7 @@ export function Day({ slug, conditions }: { slug: string; conditions: Conditions
         <p className="mb-0">
           {said || 'Nothing is said about it yet.'}{' '}
           <button type="button" className="btn btn-outline-dark btn-sm ms-2" onClick={() => setOpen(true)}>
-            {said ? 'Change' : 'Say'}
+            {said ? 'Change' : 'Set'}
             <span className="visually-hidden"> what today is like</span>
           </button>
         </p>

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { gzipSync } from 'node:zlib';
 import { root } from './install.mjs';
-import { say } from './say.mjs';
+import { say, Stop } from './say.mjs';
 
 /** Play is no page of the framework: it is one small bundle of its own, with a worker that keeps it on the device. */
 const SOURCE = join(root, 'features/play/shell');
@@ -20,7 +20,7 @@ export async function buildPlay({ watch = false } = {}) {
   if (!watch) {
     const { metafile } = await esbuild.build(options);
     await finish(esbuild, metafile);
-    say(`Play: ${saySize(metafile)}`);
+    weigh(metafile);
     return;
   }
   const context = await esbuild.context(options);
@@ -109,12 +109,17 @@ async function finish(esbuild, metafile) {
   });
 }
 
-function saySize(metafile) {
-  const scripts = Object.keys(metafile.outputs).filter((path) => path.endsWith('.js'));
+/** What the scripts of play may weigh with gzip, in kB: they are loaded on a phone, at the green. */
+const MOST_KB = 200;
+
+/** Says how large the scripts of play are, its worker included; too large is no build. */
+function weigh(metafile) {
+  const scripts = [...Object.keys(metafile.outputs).filter((path) => path.endsWith('.js')), 'public/shell/worker.js'];
   const text = scripts.map((path) => readFileSync(join(root, path)));
-  const kb = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
-  const sum = (size) => kb(text.reduce((all, one) => all + size(one), 0));
-  return `${sum((one) => one.length)} of script, ${sum((one) => gzipSync(one, { level: 9 }).length)} with gzip, ${sum((one) => brotliCompressSync(one).length)} with brotli`;
+  const sum = (size) => text.reduce((all, one) => all + size(one), 0) / 1000;
+  const zipped = sum((one) => gzipSync(one, { level: 9 }).length);
+  say(`Play: ${zipped.toFixed(1)} kB of script with gzip (${sum((one) => one.length).toFixed(1)} kB plain), of ${MOST_KB} allowed`);
+  if (zipped > MOST_KB) throw new Stop('The scripts of play are too large.');
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) await buildPlay();

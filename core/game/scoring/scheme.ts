@@ -33,6 +33,8 @@ export type Details = Partial<
     | 'penalty'
     | 'counts'
     | 'note'
+    | 'leftM'
+    | 'measured'
   >
 >;
 

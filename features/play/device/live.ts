@@ -1,7 +1,8 @@
-import { offeredReadingSchema, type OfferedReading } from '@/core/game/reading';
+import { offeredReadingSchema } from '@/core/game/reading';
 import { takenInSchema } from '@/core/shot/shot';
 import { getBundle, openLive } from './server';
-import { keepBundle, keepEvents, lastSeq } from './store';
+import { now } from './ids';
+import { keepBundle, keepEvents, keepOffer, lastSeq } from './store';
 
 /** What the server says on a session's stream. */
 type Message = { event: string; data: string };
@@ -13,13 +14,18 @@ const SILENT_MS = 40_000;
 
 /**
  * Keeps a session on this device as others change it, as long as it is followed; a stream that breaks is opened again,
- * and goes on where it was.
- * @param onReading hears of what a device for distances read
+ * and goes on where it was. Of several pages of one session only one follows: a browser opens but a few connections,
+ * and what one page keeps the others see.
  * @returns how to stop
  */
-export function followSession(sessionId: string, onReading: (reading: OfferedReading) => void): () => void {
+export function followSession(sessionId: string): () => void {
   const stopped = new AbortController();
-  void follow();
+  const { signal } = stopped;
+  if ('locks' in navigator)
+    void navigator.locks.request(`inch-live-${sessionId}`, { signal }, follow).catch(() => {
+      // Stopped while another page was following.
+    });
+  else void follow();
   return () => stopped.abort();
 
   async function follow() {
@@ -50,7 +56,9 @@ export function followSession(sessionId: string, onReading: (reading: OfferedRea
       if (typeof bundle === 'object') await keepBundle(bundle.got);
     } else if (event === 'reading') {
       const reading = offeredReadingSchema.safeParse(JSON.parse(data));
-      if (reading.success) onReading(reading.data);
+      if (!reading.success) return;
+      const { ageMs, ...read } = reading.data;
+      await keepOffer({ ...read, sessionId, readAt: now() - ageMs });
     }
   }
 }

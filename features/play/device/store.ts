@@ -17,6 +17,8 @@ export type StoredTelling = { id: string; sessionId: string; telling: Telling; m
 /** With which personal link a session was opened here; without one it is the coach's sign-in. */
 type Key = { sessionId: string; token: string };
 type Setting = { key: string; value: string | number };
+/** The newest distance that a device read for a session, and when, by this device's clock. */
+export type Offer = { sessionId: string; readingId: string; distanceM: number; readAt: number };
 
 interface DeviceSchema extends DBSchema {
   bundles: { key: string; value: StoredBundle };
@@ -25,8 +27,9 @@ interface DeviceSchema extends DBSchema {
   keys: { key: string; value: Key };
   homes: { key: string; value: { token: string; home: LinkHome } };
   settings: { key: string; value: Setting };
+  offers: { key: string; value: Offer };
 }
-const STORES = ['bundles', 'events', 'tellings', 'keys', 'homes', 'settings'] as const;
+const STORES = ['bundles', 'events', 'tellings', 'keys', 'homes', 'settings', 'offers'] as const;
 
 let opened: Promise<IDBPDatabase<DeviceSchema>> | undefined;
 
@@ -41,6 +44,7 @@ function store(): Promise<IDBPDatabase<DeviceSchema>> {
       db.createObjectStore('keys', { keyPath: 'sessionId' });
       db.createObjectStore('homes', { keyPath: 'token' });
       db.createObjectStore('settings', { keyPath: 'key' });
+      db.createObjectStore('offers', { keyPath: 'sessionId' });
     },
     // The browser may close it under us, after a long sleep for one; the next question opens it again.
     terminated() {
@@ -105,17 +109,24 @@ async function eventsOf(tx: Pick<Any, 'objectStore'>, sessionId: string): Promis
   return (await tx.objectStore('events').index('inSession').getAll(range)).map((entry) => entry.event);
 }
 
-type Held = { bundle: Bundle; shots: Shot[]; events: ShotEvent[]; /** Of the personal link that opened it. */ token: string | undefined };
+type Held = {
+  bundle: Bundle;
+  shots: Shot[];
+  events: ShotEvent[];
+  /** Of the personal link that opened it. */ token: string | undefined;
+  offer: Offer | null;
+};
 
 /** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
 export async function readSession(sessionId: string): Promise<Held | undefined> {
-  const tx = (await store()).transaction(['bundles', 'events', 'keys']);
-  const [held, events, key] = await Promise.all([
+  const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers']);
+  const [held, events, key, offer] = await Promise.all([
     tx.objectStore('bundles').get(sessionId),
     eventsOf(tx as unknown as Any, sessionId),
     tx.objectStore('keys').get(sessionId),
+    tx.objectStore('offers').get(sessionId),
   ]);
-  return held && { bundle: held.bundle, shots: projectShots(events), events, token: key?.token };
+  return held && { bundle: held.bundle, shots: projectShots(events), events, token: key?.token, offer: offer ?? null };
 }
 
 /** The highest number that the server gave to an event of a session that is here; 0 before the first. */
@@ -210,6 +221,12 @@ export async function markTold(one: StoredTelling): Promise<void> {
   changed();
 }
 
+/** Keeps what a device read, for every page of this session. */
+export async function keepOffer(offer: Offer): Promise<void> {
+  await (await store()).put('offers', offer);
+  changed();
+}
+
 /** The personal link with which a session is opened here; undefined where it is the coach's sign-in. */
 export async function keyOf(sessionId: string): Promise<string | undefined> {
   return (await (await store()).get('keys', sessionId))?.token;
@@ -244,6 +261,7 @@ export async function forgetSent(): Promise<void> {
     for (const entry of await tx.objectStore(name).getAll())
       if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);
   void tx.objectStore('homes').clear();
+  void tx.objectStore('offers').clear();
   await tx.done;
   changed();
 }

@@ -1,18 +1,13 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import type { Bundle } from '@/core/game/bundle';
 import { onTheDay } from '@/core/game/on-the-day';
-import type { OfferedReading } from '@/core/game/reading';
 import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
-import { now } from './ids';
 import { followSession } from './live';
 import { getBundle } from './server';
-import { countWaiting, keepBundle, lastSeq, readSession } from './store';
+import { countWaiting, keepBundle, lastSeq, readSession, type Offer } from './store';
 import { sendWaiting, subscribeSync, syncState } from './sync';
 import { useStored } from './use-stored';
-
-/** A reading, and when it was read by this device's clock. */
-export type Offer = Pick<OfferedReading, 'readingId' | 'distanceM'> & { readAt: number };
 
 export type SessionView =
   | { state: 'loading' }
@@ -25,7 +20,6 @@ type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'unreachable';
 /** A session as this device knows it, kept current: from the device at once, from the server when it answers. */
 export function useSession(sessionId: string): SessionView {
   const [fetched, setFetched] = useState<Fetched>('asking');
-  const [offer, setOffer] = useState<Offer | null>(null);
   const held = useStored(useCallback(async () => (await readSession(sessionId)) ?? null, [sessionId]));
 
   useEffect(() => {
@@ -47,11 +41,11 @@ export function useSession(sessionId: string): SessionView {
   const here = Boolean(held);
   useEffect(() => {
     if (!here) return;
-    return followSession(sessionId, ({ ageMs, ...reading }) => setOffer({ ...reading, readAt: now() - ageMs }));
+    return followSession(sessionId);
   }, [sessionId, here]);
 
   if (held) {
-    const { bundle, shots, token } = held;
+    const { bundle, shots, token, offer } = held;
     const home = token ? `/j#${token}` : `/a/${bundle.academy.slug}`;
     return {
       state: 'here',

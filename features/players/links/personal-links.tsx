@@ -27,7 +27,7 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
   const shown = made && links.some((link) => link.linkId === made.linkId) ? made : null;
   return (
     <section className={styles.links}>
-      <h2>On {player.name}’s own phone</h2>
+      <h2>On an own phone</h2>
       <p className="small-print">
         A personal link opens this player’s sessions and results, and nobody else’s. No account, no password: who has the link has the key.
       </p>
