@@ -107,3 +107,27 @@ test('a duel', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /wins/ })).toBeVisible();
   await shoot(page, 'summary-duel');
 });
+
+test('a squad on other screens', async ({ page, browser }) => {
+  await page.goto(`${base}/games`);
+  await page.getByRole('link', { name: /Half Moon/ }).click();
+  await page.getByLabel('several').click();
+  await startTogether(page, 'Bashir', 'Inga', 'Kofi', 'Ottilie', 'Ruaridh');
+  const sessionId = new URL(page.url()).hash.slice(1);
+  for (const [n, key] of ['12 ft', '6 ft', 'out', '20 ft', '12 ft', '6 ft', '6 ft', '20 ft', 'out', '12 ft', '20 ft', 'Holed'].entries()) {
+    await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
+    await page.waitForTimeout(420 + n);
+  }
+  await page.goto(`${base}/sessions/${sessionId}/board`);
+  await expect(page.getByLabel('Score of Bashir')).not.toHaveText('0');
+  await shoot(page, 'board');
+  await page.goto(`${base}/players`);
+  await page.getByRole('link', { name: /^Inga/ }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByLabel('Address of the link').inputValue();
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, storageState: { cookies: [], origins: [] } });
+  await phone.goto(link);
+  await expect(phone.getByRole('heading', { name: 'To play' })).toBeVisible();
+  await shoot(phone, 'link');
+  await phone.close();
+});

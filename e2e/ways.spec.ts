@@ -16,6 +16,8 @@ const WAYS: [scheme: string, game: string, players: string[], taps: (string | Re
   ['hole out', 'seven-doors', ['Bashir'], [/^2$/]],
   ['ladder', 'rope-ladder', ['Bashir'], [/^Holed/]],
   ['nearest wins', 'nearest-the-lamp', ['Bashir', 'Inga'], ['4', /^Record/]],
+  ['nearest wins, with a call', 'say-it-first', ['Bashir', 'Inga'], [/^Holed/, 'kept']],
+  ['one-sided zones', 'past-the-cup', ['Bashir'], [/flagstick/, 'past the hole']],
   ['shot matrix', 'nine-windows', ['Bashir'], [/^as asked/]],
   ['club trial', 'bag-check', ['Bashir'], [/^Holed/]],
   ['streak', 'unbroken', ['Bashir'], [/^Holed|^in/]],

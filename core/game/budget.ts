@@ -1,5 +1,6 @@
 import { shareOut } from '../math/share-out';
-import { phasesOf, type GamePhase } from './phases';
+import { canAlternate } from './order';
+import { lotsOf, phasesOf, type GamePhase } from './phases';
 import { schemeOf } from './scoring';
 import type { GameSpec } from './spec';
 import type { Station } from './station';
@@ -96,8 +97,12 @@ export function shortened(game: GameSpec, minutes: number, players = 1): GameSpe
   const limited = { ...game, rules: { ...game.rules, timeLimitS: null } };
   if (!canShrink(game) || budgetOf(limited, players).totalS <= minutes * 60) return null;
   const fits = (balls: number) => budgetOf({ ...limited, ...shrunk(game, balls / sizeOf(game)) }, players).totalS <= minutes * 60;
+  // A share can leave too many balls at one station for an order in which no shot comes twice running.
+  const orderly = (balls: number) =>
+    game.order !== 'random' || canAlternate(lotsOf(game.scoring, shrunk(game, balls / sizeOf(game)).stations));
   for (let balls = (game.scoring.scheme === 'ladder' ? game.scoring.mostBalls : most) - 1; balls >= smallest(game); balls--)
-    if (fits(balls)) return { ...game, ...shrunk(game, balls / sizeOf(game)), title: `${game.title.slice(0, 72)}, short` };
+    if (fits(balls) && orderly(balls))
+      return { ...game, ...shrunk(game, balls / sizeOf(game)), title: `${game.title.slice(0, 72)}, short` };
   return null;
 }
 

@@ -59,6 +59,20 @@ describe('time and balls', () => {
     );
   });
 
+  test('in a random order no station keeps more balls than can be kept apart', () => {
+    // Of 4, 4 and 9 balls, 14 would be 3, 3 and 8: eight balls can't be kept apart by six.
+    const spec = game({
+      stations: [4, 4, 9].map((balls, i) => station(`s${i}`, { balls })),
+      order: 'random',
+      scoring: { scheme: 'hits', radiusM: ft(6) },
+      goal: 1,
+    });
+    for (let minutes = 2; minutes <= 12; minutes++) {
+      const short = shortened(spec, minutes);
+      if (short) expect(gameSpecSchema.safeParse(short).error).toBeUndefined();
+    }
+  });
+
   test('what fits has no short version, and a small share still spans the list', () => {
     expect(shortened(game(), 60)).toBeNull();
     expect(shareOut([1, 1, 1, 1], 2)).toEqual([1, 0, 1, 0]);

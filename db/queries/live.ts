@@ -10,7 +10,7 @@ export type Change = 'facts' | 'session' | 'reading';
 export type Told = { academyId: string; sessionId: string; change: Change };
 
 /** Tells every instance that a session changed, once the transaction is through. */
-export async function tellSession(db: Db, { academyId }: Actor, sessionId: string, change: Change): Promise<void> {
-  const told: Told = { academyId, sessionId, change };
+export async function tellSession(db: Db, actor: Actor, sessionId: string, change: Change): Promise<void> {
+  const told: Told = { academyId: actor.academyId, sessionId, change };
   await db.execute(sql`select pg_notify(${LIVE_CHANNEL}, ${JSON.stringify(told)})`);
 }

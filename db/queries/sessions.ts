@@ -223,6 +223,28 @@ export async function finishedSessions(db: Db, actor: Actor, limit: number, play
   return lines(db, actor, rows);
 }
 
+/** Sessions with who plays in them and their balls, all at once, in the order given. */
+export async function withShots(
+  db: Db,
+  actor: Actor,
+  sessions: readonly SessionRow[],
+): Promise<{ session: SessionRow; entrants: Entrant[]; shots: Shot[] }[]> {
+  const ids = sessions.map((row) => row.sessionId);
+  if (ids.length === 0) return [];
+  const rows = await db
+    .select()
+    .from(sessionPlayer)
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)))
+    .orderBy(asc(sessionPlayer.position));
+  const entries = group(rows, (row) => row.sessionId);
+  const shots = group(await shotsOfSessions(db, actor, ids), (one) => one.sessionId);
+  return sessions.map((row) => ({
+    session: row,
+    entrants: (entries.get(row.sessionId) ?? []).map(asEntrant),
+    shots: shots.get(row.sessionId) ?? [],
+  }));
+}
+
 /** A session with its players and balls; null if the academy has none of this id. */
 export async function getSession(db: Db, actor: Actor, sessionId: string) {
   const [row] = await db

@@ -159,6 +159,12 @@ export async function takeIn(db: Db, actor: Actor, sessionId: string, events: re
   });
 }
 
+/** What was said before about the balls of these events. */
+function aboutThem(academyId: string, events: readonly ShotEvent[]) {
+  const balls = events.map((event) => event.shotId);
+  return and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, balls));
+}
+
 /** Balls go to players of the session, and nobody speaks about a ball of another session. */
 async function refuseForeign(tx: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]) {
   const { academyId } = actor;
@@ -173,17 +179,7 @@ async function refuseForeign(tx: Db, actor: Actor, sessionId: string, events: re
     if (event.kind === 'record' && !known.has(event.payload.playerId))
       throw new RefusedBatch('A ball of a player who is not in this session.');
   }
-  const foreign = await tx.$count(
-    shotEvent,
-    and(
-      eq(shotEvent.academyId, academyId),
-      inArray(
-        shotEvent.shotId,
-        events.map((event) => event.shotId),
-      ),
-      ne(shotEvent.sessionId, sessionId),
-    ),
-  );
+  const foreign = await tx.$count(shotEvent, and(aboutThem(academyId, events), ne(shotEvent.sessionId, sessionId)));
   if (foreign > 0) throw new RefusedBatch('A ball of another session is in this batch.');
   if (actor.kind === 'player') await refuseOthers(tx, actor, events);
 }
@@ -193,15 +189,7 @@ async function refuseOthers(tx: Db, { academyId, playerId }: PlayerByLink, event
   const others = events.some((event) => event.kind === 'record' && event.payload.playerId !== playerId);
   const theirs = await tx.$count(
     shotEvent,
-    and(
-      eq(shotEvent.academyId, academyId),
-      inArray(
-        shotEvent.shotId,
-        events.map((event) => event.shotId),
-      ),
-      eq(shotEvent.kind, 'record'),
-      sql`${shotEvent.payload} ->> 'playerId' <> ${playerId}`,
-    ),
+    and(aboutThem(academyId, events), eq(shotEvent.kind, 'record'), sql`${shotEvent.payload} ->> 'playerId' <> ${playerId}`),
   );
   if (others || theirs > 0) throw new RefusedBatch('A ball of another player is in this batch.');
 }

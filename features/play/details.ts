@@ -1,4 +1,4 @@
-import type { Details } from '@/core/game/scoring/scheme';
+import { UNKNOWN, type Details, type Result } from '@/core/game/scoring/scheme';
 
 /** Why a ball is no ordinary one, as it can be marked while it is recorded. */
 export const MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected', 'practice_ball', 'no_ball'] as const;
@@ -19,6 +19,16 @@ export const SAYS_ALL: readonly string[] = ['lie_rejected', 'no_ball'];
 export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intendedM }: Details): Details {
   const stay = { clubId, clubLabel, trajectory, shape, swingMark, intendedM };
   return Object.fromEntries(Object.entries(stay).filter(([, value]) => value != null));
+}
+
+/** A result with what is marked beside it: what the game asked for is not overruled by a mark, and a holed ball has nothing left. */
+export function withDetails(result: Result, { leftM, measured, ...details }: Details): Result {
+  const said = Object.entries(result).filter(([name, value]) => value !== (UNKNOWN as Record<string, unknown>)[name] && value != null);
+  const known = result.holed || result.leftM !== null || result.leftMinM !== null;
+  const leave = leftM != null && !known ? { leftM, measured: measured ?? 'eye' } : {};
+  // A club that was asked for comes with its own id, or with none.
+  const club = result.clubLabel == null ? {} : { clubId: result.clubId ?? null };
+  return { ...result, ...details, ...Object.fromEntries(said), ...leave, ...club };
 }
 
 const MARKS_SHOWN = 'inch-marks-shown';

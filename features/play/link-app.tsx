@@ -15,7 +15,7 @@ import { WaitingLine } from './waiting-line';
 
 type Asked = 'asking' | 'got' | 'ended' | 'unreachable';
 /** A session that the coach starts is here after so long, without anything being pressed. */
-const LOOK_MS = 10_000;
+const LOOK_MS = 15_000;
 
 /** What a personal link opens: the player's own sessions, on their own phone. */
 export function LinkApp({ token }: { token: string }) {

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { careLines } from '@/core/game/care';
 import type { Bundle } from '@/core/game/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/say-game';
+import { mayTell } from '@/core/game/telling';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/game/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
@@ -84,7 +85,14 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
   const { sessionId } = bundle;
   // That time ran out is something the server can't know from the balls.
   const timeUp = table.standings.some((one) => one.early === 'time');
-  const toldAlready = bundle.stopped;
+  // By a personal link a session of several is not one's own to end.
+  const toldAlready =
+    bundle.stopped ||
+    !mayTell(
+      { say: 'stopped', stopped: true },
+      bundle.only,
+      bundle.players.map((one) => one.playerId),
+    );
   useEffect(() => {
     if (timeUp && !toldAlready) void tell(sessionId, { say: 'stopped', stopped: true });
   }, [timeUp, toldAlready, sessionId]);

@@ -23,24 +23,21 @@ export async function homeOf({ actor, academy, expiresAt }: Holder): Promise<Lin
     academy: { name: academy.name },
     player: { playerId, name, units },
     expiresAt: expiresAt.toISOString(),
-    sessions: await Promise.all(
-      lines.map(async ({ session: { sessionId, gameId, spec, startedAt, completedAt, stoppedAt } }) => {
-        const { entrants, shots } = (await data.getSession(sessionId))!;
-        const standing = playSession(spec, entrants, shots, { seed: seedOf(sessionId) }).standings.find(
-          (one) => one.entrant.playerId === playerId,
-        )!;
-        const over = completedAt !== null || stoppedAt !== null;
-        return {
-          sessionId,
-          gameId,
-          title: spec.title,
-          startedAt: startedAt.toISOString(),
-          over,
-          balls: standing.played.length,
-          score: over && standing.played.length > 0 ? sayScore(standing.score, schemeOf(spec.scoring).unit(spec.scoring), units) : null,
-        };
-      }),
-    ),
+    sessions: (await data.withShots(lines.map((line) => line.session))).map(({ session, entrants, shots }) => {
+      const { sessionId, gameId, spec, startedAt, completedAt, stoppedAt } = session;
+      const { standings } = playSession(spec, entrants, shots, { seed: seedOf(sessionId) });
+      const { played, score } = standings.find((one) => one.entrant.playerId === playerId)!;
+      const over = completedAt !== null || stoppedAt !== null;
+      return {
+        sessionId,
+        gameId,
+        title: spec.title,
+        startedAt: startedAt.toISOString(),
+        over,
+        balls: played.length,
+        score: over && played.length > 0 ? sayScore(score, schemeOf(spec.scoring).unit(spec.scoring), units) : null,
+      };
+    }),
   };
 }
 

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Rotation } from '@/core/game/whose';
+import { mayTell } from '@/core/game/telling';
 import { Chips } from '../chips';
 import { tell } from '../device/sync';
 import { BallsPanel, toSettle } from './balls-panel';
@@ -36,7 +37,8 @@ export function SessionMenu(props: MenuProps) {
     );
   }
   const alone = bundle.players.length === 1;
-  const mayAll = bundle.only === null || alone;
+  const players = bundle.players.map((player) => player.playerId);
+  const mayAll = mayTell({ say: 'stopped', stopped: true }, bundle.only, players);
   return (
     <main className={styles.menu}>
       <Top title="This session" onBack={onClose} />
@@ -60,6 +62,12 @@ export function SessionMenu(props: MenuProps) {
           >
             <b>Live board</b>
             <span>the standing, for another screen</span>
+          </a>
+        )}
+        {bundle.only === null && (
+          <a className={styles.entry} href={`/a/${bundle.academy.slug}/players/links`} target="_blank" rel="noreferrer">
+            <b>Own phones</b>
+            <span>a card with a code for each player</span>
           </a>
         )}
         {!alone && bundle.only === null && (

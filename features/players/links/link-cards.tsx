@@ -2,10 +2,11 @@
 
 import { useState, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { LINK_DAYS, type LinkDays } from '@/core/people/link';
+import type { LinkDays } from '@/core/people/link';
 import { QrCode } from '@/ui/qr-code';
 import { PrintButton } from '../../form/print-button';
 import { makeLinksAction, type NewLink } from './actions';
+import { DaysSelect } from './days-select';
 import styles from './links.module.scss';
 
 type Props = { slug: string; academy: string; players: { playerId: string; name: string }[]; dead: string | null };
@@ -66,17 +67,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
         ))}
       </fieldset>
       <div className={styles.make}>
-        <Form.Select
-          aria-label="How long the links hold"
-          value={days}
-          onChange={(event) => setDays(Number(event.target.value) as LinkDays)}
-        >
-          {LINK_DAYS.map(([count, words]) => (
-            <option key={count} value={count}>
-              {words}
-            </option>
-          ))}
-        </Form.Select>
+        <DaysSelect days={days} onDays={setDays} />
         <Button variant="primary" disabled={busy || chosen.size === 0} onClick={make}>
           Make {chosen.size} {chosen.size === 1 ? 'card' : 'cards'}
         </Button>

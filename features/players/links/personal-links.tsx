@@ -2,9 +2,10 @@
 
 import { useState, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { LINK_DAYS, type LinkDays } from '@/core/people/link';
+import type { LinkDays } from '@/core/people/link';
 import { QrCode } from '@/ui/qr-code';
 import { makeLinksAction, revokeLinkAction, type NewLink } from './actions';
+import { DaysSelect } from './days-select';
 import styles from './links.module.scss';
 
 export type LinkWords = { linkId: string; made: string; until: string; used: string };
@@ -66,17 +67,7 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
         </ul>
       )}
       <div className={styles.make}>
-        <Form.Select
-          aria-label="How long the link holds"
-          value={days}
-          onChange={(event) => setDays(Number(event.target.value) as LinkDays)}
-        >
-          {LINK_DAYS.map(([count, words]) => (
-            <option key={count} value={count}>
-              {words}
-            </option>
-          ))}
-        </Form.Select>
+        <DaysSelect days={days} onDays={setDays} />
         <Button variant="outline-dark" disabled={busy} onClick={make}>
           Make a link
         </Button>
