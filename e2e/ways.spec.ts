@@ -17,7 +17,7 @@ const WAYS: [scheme: string, game: string, players: string[], taps: (string | Re
   ['ladder', 'rope-ladder', ['Bashir'], [/^Holed/]],
   ['nearest wins', 'nearest-the-lamp', ['Bashir', 'Inga'], ['4', /^Record/]],
   ['nearest wins, with a call', 'say-it-first', ['Bashir', 'Inga'], [/^Holed/, 'kept']],
-  ['one-sided zones', 'past-the-cup', ['Bashir'], [/flagstick/, 'past the hole']],
+  ['one-sided zones', 'past-the-cup', ['Bashir'], [/^1 flag/, 'past the hole']],
   ['shot matrix', 'nine-windows', ['Bashir'], [/^as asked/]],
   ['club trial', 'bag-check', ['Bashir'], [/^Holed/]],
   ['streak', 'unbroken', ['Bashir'], [/^Holed|^in/]],
