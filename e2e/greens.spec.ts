@@ -154,6 +154,8 @@ test.describe('with a finger', () => {
     const drag = async (from: { x: number; y: number }, dx: number, dy: number) => {
       await fingers('touchStart', from);
       for (let i = 1; i <= 6; i++) await fingers('touchMove', { x: from.x + (dx * i) / 6, y: from.y + (dy * i) / 6 });
+      // A finger comes to rest before it is lifted; else the browser takes it for a throw, and the next tap for its end.
+      await page.waitForTimeout(150);
       await fingers('touchEnd');
     };
     const first = await view();

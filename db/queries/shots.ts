@@ -218,14 +218,14 @@ async function projectAgain(tx: Db, actor: Actor, sessionId: string, shotIds: st
 }
 
 /** Projects all balls of a session again: what it says about all of them has changed. */
-export async function projectSession(tx: Db, actor: Actor, sessionId: string): Promise<void> {
-  const rows = await tx
+export async function projectSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
+  const rows = await db
     .selectDistinct({ shotId: shotEvent.shotId })
     .from(shotEvent)
     .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId)));
   if (rows.length > 0)
     await projectAgain(
-      tx,
+      db,
       actor,
       sessionId,
       rows.map((row) => row.shotId),
