@@ -40,6 +40,23 @@ export function makeRate(skill: PuttingSkill, ft: number): number {
   return onLine * (1 - short - long);
 }
 
+const density = (z: number) => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+
+/** The probability of holing a putt, and how it changes with the logarithm of either spread. */
+export function makeParts({ angle, distance }: PuttingSkill, ft: number): { rate: number; byAngle: number; byDistance: number } {
+  const reach = HOLE_FT - BALL_FT;
+  const line = (ft <= reach ? Math.PI / 2 : Math.asin(reach / ft)) / angle;
+  const spread = (ft + OVER_FT) * distance;
+  const [past, before] = [(TOLERANCE_FT - OVER_FT) / spread, OVER_FT / spread];
+  const onLine = 2 * normalCdf(line) - 1;
+  const rightLength = normalCdf(past) - normalCdf(-before);
+  return {
+    rate: onLine * rightLength,
+    byAngle: -2 * density(line) * line * rightLength,
+    byDistance: -onLine * (density(past) * past + density(before) * before),
+  };
+}
+
 /** Slices of a normal spread between two probabilities: the quantiles in the middle of `n` equally likely parts. */
 function slices(from: number, to: number, n: number): number[] {
   return Array.from({ length: n }, (_, i) => normalQuantile(Math.min(1 - 1e-15, Math.max(1e-300, from + ((i + 0.5) / n) * (to - from)))));
@@ -57,24 +74,35 @@ const GRID_STEP = Math.log(GRID_TO_FT / GRID_FROM_FT) / (GRID_POINTS - 1);
  */
 export function expectedPutts(skill: PuttingSkill): (ft: number) => number {
   const at = Array.from({ length: GRID_POINTS }, (_, i) => GRID_FROM_FT * Math.exp(i * GRID_STEP));
-  const value = at.map((ft) => 1 + Math.min(1.5, ft / 20));
+  const value = Float64Array.from(at, (ft) => 1 + Math.min(1.5, ft / 20));
 
+  /** A distance as a place on the grid, with what lies nearer than it reaches at its first point. */
+  const placeOf = (ft: number) =>
+    Math.min(GRID_POINTS - 1.000001, Math.max(0, Math.log(Math.max(GRID_FROM_FT, ft) / GRID_FROM_FT) / GRID_STEP));
   const read = (ft: number) => {
-    if (ft <= GRID_FROM_FT) return ft <= 0 ? 0 : value[0]!;
-    const place = Math.min(GRID_POINTS - 1.000001, Math.log(ft / GRID_FROM_FT) / GRID_STEP);
+    if (ft <= 0) return 0;
+    const place = placeOf(ft);
     const low = Math.floor(place);
     return value[low]! + (place - low) * (value[low + 1]! - value[low]!);
   };
 
-  const leaves = at.map((ft) => leavesFrom(skill, ft));
+  // Where each leave lies on the grid does not change from sweep to sweep.
+  const leaves = at.map((ft) => {
+    const all = leavesFrom(skill, ft);
+    return { p: Float64Array.from(all, ({ p }) => p), place: Float64Array.from(all, (leave) => placeOf(leave.ft)) };
+  });
   for (let sweep = 0; sweep < 60; sweep++) {
     let moved = 0;
-    leaves.forEach((leave, i) => {
+    for (let i = 0; i < leaves.length; i++) {
+      const { p, place } = leaves[i]!;
       let next = 1;
-      for (const { p, ft } of leave) next += p * read(ft);
+      for (let n = 0; n < p.length; n++) {
+        const low = place[n]! | 0;
+        next += p[n]! * (value[low]! + (place[n]! - low) * (value[low + 1]! - value[low]!));
+      }
       moved = Math.max(moved, Math.abs(next - value[i]!));
       value[i] = next;
-    });
+    }
     if (moved < 1e-9) break;
   }
   return read;
@@ -97,7 +125,7 @@ function leavesFrom(skill: PuttingSkill, ft: number): { p: number; ft: number }[
         const rolled = Math.max(0, mean * (1 + skill.distance * l));
         return {
           p: p / (angles.length * lengths.length),
-          ft: Math.hypot(rolled * Math.sin(angle), rolled * Math.cos(angle) - ft),
+          ft: Math.sqrt(rolled * rolled + ft * ft - 2 * rolled * ft * Math.cos(angle)),
         };
       }),
     ),

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { bandAt } from '../golf/bands';
 import { shotTypeSchema, surfaceSchema, type ShotType, type Surface } from '../golf/words';
 import { REFERENCE_CSV } from '../golf/reference-data';
 import { METRES_PER } from '../units/length';
@@ -53,11 +54,14 @@ const Z90 = 1.2815515655446004;
 /** Reference players at every level, by linear interpolation between the levels of the table, clamped at its ends. */
 export class Reference {
   readonly #rows = new Map<string, ReferenceRow[]>();
+  /** Its rows as they were read. */
+  readonly table: readonly ReferenceRow[];
   readonly #putts = new Map<number, (ft: number) => number>();
   /** The levels of the table, ascending. */
   readonly levels: readonly number[];
 
   constructor(rows: readonly ReferenceRow[]) {
+    this.table = rows;
     this.levels = [...new Set(rows.map((row) => row.level))].sort((a, b) => a - b);
     for (const row of rows) {
       if (row.shot_type === 'putt') continue;
@@ -96,6 +100,18 @@ export class Reference {
     if (!a || !b) return null;
     const share = high === low ? 0 : (at - low) / (high - low);
     return mix(a, b, share);
+  }
+
+  /** How often a cell comes up in 18 holes at a level. */
+  uses(level: number, shotType: ShotType, surface: Surface, distanceM: number): number {
+    const at = this.clamp(level);
+    const band = bandAt(shotType, distanceM)?.min;
+    const of = (l: number) =>
+      this.table.find((row) => row.level === l && row.shot_type === shotType && row.surface === surface && row.band_min === band)
+        ?.uses_per_round ?? 0;
+    const high = this.levels.find((l) => l >= at)!;
+    const low = this.levels.findLast((l) => l <= at)!;
+    return low === high ? of(low) : of(low) + ((at - low) / (high - low)) * (of(high) - of(low));
   }
 
   /** Between the distances of one level's rows, linear in the logarithm of the distance; on the end segments beyond them. */

@@ -1,0 +1,30 @@
+import { bandAt, type Band } from '../golf/bands';
+import { SHOT_TYPES, SURFACES, type ShotType, type Surface } from '../golf/words';
+import { METRES_PER } from '../units/length';
+import type { Reference } from './reference';
+
+/** A skill cell: what the boards rank, played or not. */
+export type Cell = {
+  /** "pitch|light_rough|20", as `cellKey`. */
+  key: string;
+  shotType: ShotType;
+  surface: Surface;
+  band: Band;
+  /** The distance that stands for it, in metres. */
+  distanceM: number;
+};
+
+/** The cells of a reference that come up in a round, in the order of the vocabulary: off the green first, then the putts. */
+export function cellsOf(reference: Reference): Cell[] {
+  const inPlay = reference.table.filter((row) => row.uses_per_round > 0);
+  const seen = new Map<string, Cell>();
+  for (const row of inPlay) {
+    const distanceM = row.distance * METRES_PER[row.unit];
+    const band = bandAt(row.shot_type, distanceM);
+    const key = `${row.shot_type}|${row.surface}|${band?.min}`;
+    if (band && !seen.has(key)) seen.set(key, { key, shotType: row.shot_type, surface: row.surface, band, distanceM });
+  }
+  const rank = (cell: Cell) =>
+    (cell.shotType === 'putt' ? 1e6 : 0) + SHOT_TYPES.indexOf(cell.shotType) * 1e4 + SURFACES.indexOf(cell.surface) * 1e3 + cell.band.min;
+  return [...seen.values()].sort((a, b) => rank(a) - rank(b));
+}

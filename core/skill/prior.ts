@@ -1,0 +1,114 @@
+import { cholesky } from '../math/linear';
+import { normalQuantile } from '../math/normal';
+import { METRES_PER } from '../units/length';
+import type { Cell } from './cells';
+import { referencePutting, type PuttingSkill } from './putting';
+import type { Reference } from './reference';
+
+/**
+ * What is believed of a player before any ball: the level's own curves, and how far players of a level lie from them.
+ *
+ * Off the green the logarithm of the distance left is normal with mean μ(cell, distance) + δ(cell) and spread s; δ is a
+ * Gaussian process over the cells, so that a ball of one cell says something of its neighbours. A ball is holed where
+ * that distance is under the cap, which is set by the level's hole-out rate. Putting: the logarithms of the spreads of
+ * direction and length, each with a shared part and one a band, interpolated in the logarithm of the distance.
+ * The standard deviations are those of the design this model was tried with.
+ */
+export const SDS = {
+  all: 0.16,
+  lie: 0.13,
+  type: 0.15,
+  slope: 0.1,
+  lieAndType: 0.1,
+  cell: 0.18,
+  logSpread: 0.12,
+  angle: 0.17,
+  angleBand: 0.15,
+  length: 0.2,
+  lengthBand: 0.15,
+} as const;
+/** The spread of a level's own balls, as the mean of ln s. */
+export const LOG_SPREAD = Math.log(0.7);
+
+export type Prior = {
+  cells: readonly Cell[];
+  offGreen: number;
+  level: number;
+  putting: PuttingSkill;
+  /** Cholesky factor of the covariance of δ, `offGreen` square. */
+  factor: Float64Array;
+  /** ln of the median distance left in metres, and of the cap under which a ball is in the hole, at a distance in metres. */
+  at: (cell: number, distanceM: number) => { mu: number; logCap: number };
+  /** Where a putt of so many metres lies among the bands: weights that add up to 1. */
+  bandsAt: (distanceM: number) => Float64Array;
+  bands: number;
+};
+
+const LEAST_RATE = 1e-4;
+const NEAREST_M = 0.15;
+
+/** The prior of a player who was entered with a level. */
+export function priorOf(cells: readonly Cell[], reference: Reference, level: number): Prior {
+  const offGreen = cells.filter((cell) => cell.shotType !== 'putt').length;
+  const putts = cells.slice(offGreen);
+  const centres = putts.map((cell) => Math.log(cell.distanceM));
+  const memo = new Map<string, { mu: number; logCap: number }>();
+  return {
+    cells,
+    offGreen,
+    level,
+    putting: referencePutting(reference.clamp(level)),
+    factor: cholesky(covariance(cells.slice(0, offGreen)), offGreen),
+    at(cell, distanceM) {
+      const key = `${cell}|${distanceM}`;
+      let found = memo.get(key);
+      if (!found) memo.set(key, (found = levelCurve(reference, level, cells[cell]!, distanceM)));
+      return found;
+    },
+    bandsAt: (distanceM) => interpolation(centres, Math.log(Math.max(0.1, distanceM))),
+    bands: putts.length,
+  };
+}
+
+/** A level's own curve at a distance: ln of the median distance left in metres, and of the cap under which a ball is in the hole. */
+export function levelCurve(reference: Reference, level: number, cell: Pick<Cell, 'shotType' | 'surface'>, distanceM: number) {
+  const shot = reference.shot(level, cell.shotType, cell.surface, distanceM)!;
+  const mu = Math.log(Math.max(NEAREST_M, shot.medianLeftFt * METRES_PER.ft));
+  const rate = Math.min(0.5, Math.max(LEAST_RATE, shot.holeOutRate));
+  return { mu, logCap: mu + Math.exp(LOG_SPREAD) * normalQuantile(rate) };
+}
+
+function covariance(cells: readonly Cell[]): Float64Array {
+  const n = cells.length;
+  const logs = cells.map((cell) => Math.log(cell.distanceM));
+  const mean = logs.reduce((a, b) => a + b, 0) / Math.max(1, n);
+  const sd = Math.sqrt(logs.reduce((sum, x) => sum + (x - mean) ** 2, 0) / Math.max(1, n)) || 1;
+  const a = new Float64Array(n * n);
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++) {
+      const [one, other] = [cells[i]!, cells[j]!];
+      const [lie, type] = [one.surface === other.surface, one.shotType === other.shotType];
+      a[i * n + j] =
+        SDS.all ** 2 +
+        (lie ? SDS.lie ** 2 : 0) +
+        (type ? SDS.type ** 2 : 0) +
+        (SDS.slope ** 2 * (logs[i]! - mean) * (logs[j]! - mean)) / sd ** 2 +
+        (lie && type ? SDS.lieAndType ** 2 : 0) +
+        (i === j ? SDS.cell ** 2 : 0);
+    }
+  return a;
+}
+
+/** Linear between the nearest two of ascending points, the end one alone beyond them. */
+function interpolation(points: readonly number[], x: number): Float64Array {
+  const weights = new Float64Array(points.length);
+  const above = points.findIndex((point) => point >= x);
+  if (above === 0) weights[0] = 1;
+  else if (above === -1) weights[points.length - 1] = 1;
+  else {
+    const share = (x - points[above - 1]!) / (points[above]! - points[above - 1]!);
+    weights[above - 1] = 1 - share;
+    weights[above] = share;
+  }
+  return weights;
+}

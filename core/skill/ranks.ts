@@ -1,0 +1,40 @@
+import type { Lost } from './posterior';
+
+/** What the draws say of one cell: strokes lost per shot or round, and how surely it is among the weakest. */
+export type Rank = {
+  mean: number;
+  /** Eight times in ten it is between these. */
+  interval80: [number, number];
+  /** The probability of being among the three weakest. */
+  weakest3: number;
+};
+
+/**
+ * Ranks cells by what is lost in each draw.
+ * @param lost `lost[cell][draw]`
+ * @param weights what each cell's strokes are multiplied by before they are compared, such as its uses in a round
+ */
+export function ranksOf(lost: Lost, weights?: readonly number[]): Rank[] {
+  const cells = lost.length;
+  const draws = lost[0]?.length ?? 0;
+  const counts = new Array<number>(cells).fill(0);
+  const weigh = (cell: number, draw: number) => lost[cell]![draw]! * (weights?.[cell] ?? 1);
+  for (let draw = 0; draw < draws; draw++) {
+    const worst: number[] = [];
+    for (let cell = 0; cell < cells; cell++) {
+      let place = worst.length;
+      while (place > 0 && weigh(cell, draw) > weigh(worst[place - 1]!, draw)) place--;
+      if (place < 3) {
+        worst.splice(place, 0, cell);
+        worst.length = Math.min(3, worst.length);
+      }
+    }
+    for (const cell of worst) counts[cell]! += 1;
+  }
+  return lost.map((values, cell) => {
+    const sorted = Float64Array.from(values, (value) => value * (weights?.[cell] ?? 1)).sort();
+    const at = (share: number) => sorted[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
+    const mean = draws === 0 ? 0 : sorted.reduce((sum, value) => sum + value, 0) / draws;
+    return { mean, interval80: [at(0.1), at(0.9)], weakest3: draws === 0 ? 0 : counts[cell]! / draws };
+  });
+}
