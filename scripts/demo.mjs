@@ -1,5 +1,5 @@
 import { prepareDatabase, startApp } from './lib/app.mjs';
-import { ensureBuild } from './lib/build.mjs';
+import { ensureBuild, forgetBuild } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, portIsFree, startCluster, writableFolder } from './lib/postgres.mjs';
@@ -28,7 +28,10 @@ await main(async () => {
     }
     await prepareDatabase(databaseUrl, { demo: true });
     if (mode === 'start') await ensureBuild();
-    else await buildPlay({ watch: true });
+    else {
+      forgetBuild();
+      await buildPlay({ watch: true });
+    }
     const app = await startApp(mode, { port, host, databaseUrl, publicUrl, secret: keptSecret(folder, 'auth-secret'), logLevel: 'warn' });
     undo.push(() => app.kill('SIGTERM'));
     say(`\nInch Game is at ${publicUrl}`);

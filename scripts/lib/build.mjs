@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './install.mjs';
 import { buildPlay } from './play.mjs';
@@ -41,9 +41,15 @@ function sourcesHash() {
   return hash.digest('hex');
 }
 
+const stamp = join(root, '.next', 'inch-sources');
+
+/** Says that what was built is no more: play served from its sources stands in its place. */
+export function forgetBuild() {
+  rmSync(stamp, { force: true });
+}
+
 /** Builds the application, if its sources are not those of the build that is there. */
 export async function ensureBuild() {
-  const stamp = join(root, '.next', 'inch-sources');
   const hash = sourcesHash();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
   say('Building the application (about a minute) …');
