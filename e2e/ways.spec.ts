@@ -8,6 +8,7 @@ test.use({ viewport: { width: 360, height: 740 } });
 /** A ready game of each way of scoring, who plays it, and what is pressed for one plain ball. */
 const WAYS: [scheme: string, game: string, players: string[], taps: (string | RegExp)[]][] = [
   ['ring points', 'three-hoops', ['Bashir'], [/^3 ft, /]],
+  ['ring points of two', 'three-hoops', ['Bashir', 'Inga'], [/^3 ft, /]],
   ['hits', 'roll-call', ['Bashir'], [/^2 clubs$/]],
   ['total left', 'reckoning', ['Bashir'], ['6', /^Record/]],
   ['total left, far away', 'reckoning', ['Inga'], [/^outside/]],
@@ -28,6 +29,8 @@ const balls = async (page: Page) => Number(await page.getByRole('progressbar', {
 for (const [scheme, game, players, taps] of WAYS)
   test(`${scheme}: ${taps.length === 1 ? 'one tap' : `${taps.length} taps`}`, async ({ page }) => {
     await page.goto(`/a/lantern-hollow/games/library/${game}`);
+    // A game that one can play alone asks whether several do.
+    if (players.length > 1 && !['nearest-the-lamp', 'say-it-first'].includes(game)) await page.getByLabel('several').click();
     for (const player of players) await page.getByRole('button', { name: player, exact: true }).click();
     if (players.length > 1) await page.getByRole('button', { name: `Start with ${players.length}` }).click();
     await page.getByRole('button', { name: 'Ready' }).click();
