@@ -2,32 +2,23 @@ import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
 import { addTo, binOf, BLUR, type Group } from './groups';
-import { expectedPutts, referencePutting, type PuttingSkill } from './putting';
+import { expectedPutts, referencePutting } from './putting';
 import type { Reference } from './reference';
-
-/**
- * Made-up players whose skill is known, to try the model with. They are not made as the model thinks: depth and width are
- * normal, mishits end anywhere, and some days are better than others.
- */
-export type MadeUp = {
-  level: number;
-  putting: PuttingSkill;
-  /** Of each cell, added to the logarithm of the level's own depth. */
-  effects: number[];
-};
+import { simulateShot, type PlayerTruth } from './simulate';
 
 export type Unevenness = { factor?: number; daySd?: number };
 
 const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15, angle: 0.15, length: 0.18 };
 const DAY_SD = 0.1;
 const DAY_BALLS = 10;
-const MEDIAN_IN_DEPTH_SDS = 0.878;
-const SHORT_SDS = 0.15;
-const DROPS_WIDE_M = 0.036;
-const DROPS_PAST_M = 0.9;
-const BAD_LIES = ['heavy_rough', 'sand', 'bare'];
+/** No ball that was measured lay nearer: it would be in the hole. */
+const NEAREST_M = 0.06;
 
-export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: Unevenness = {}): MadeUp {
+/**
+ * A made-up player whose skill is known, to try the model with. They do not play as the model thinks (`simulateShot`):
+ * depth and width are normal, mishits end anywhere, and some days are better than others.
+ */
+export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: Unevenness = {}): PlayerTruth {
   const level = 5 + 20 * random.uniform();
   const once = new Map<string, number>();
   const effect = (name: string, sd: number) => {
@@ -37,14 +28,17 @@ export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: U
   const logs = cells.map((cell) => Math.log(cell.distanceM));
   const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
   const sd = Math.sqrt(logs.reduce((sum, x) => sum + (x - mean) ** 2, 0) / logs.length);
-  const effects = cells.map(({ surface, shotType, key, distanceM }) =>
-    shotType === 'putt'
-      ? 0
-      : effect(surface, EFFECT_SDS.lie) +
-        effect(shotType, EFFECT_SDS.type) +
-        effect(`${surface}+${shotType}`, EFFECT_SDS.lieAndType) +
-        effect(key, EFFECT_SDS.cell) +
-        (effect('slope', EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd,
+  const effects = Object.fromEntries(
+    cells
+      .filter((cell) => cell.shotType !== 'putt')
+      .map(({ surface, shotType, key, distanceM }) => [
+        key,
+        effect(surface, EFFECT_SDS.lie) +
+          effect(shotType, EFFECT_SDS.type) +
+          effect(`${surface}+${shotType}`, EFFECT_SDS.lieAndType) +
+          effect(key, EFFECT_SDS.cell) +
+          (effect('slope', EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd,
+      ]),
   );
   const of = referencePutting(level);
   const putting = {
@@ -54,51 +48,23 @@ export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: U
   return { level, putting, effects };
 }
 
-const mishitChance = (level: number, surface: string) => (0.02 + (0.2 * level) / 28) * (BAD_LIES.includes(surface) ? 1.4 : 1);
-
-function depthOf(reference: Reference, level: number, cell: Cell, distanceM: number, effect: number): number {
-  const shot = reference.shot(level, cell.shotType, cell.surface, distanceM)!;
-  return (shot.medianLeftFt * METRES_PER.ft * Math.exp(effect)) / MEDIAN_IN_DEPTH_SDS;
-}
-
-type Ball = { holed: boolean; leftM: number };
-
-/** One ball from off the green. */
-function ballOf(reference: Reference, level: number, cell: Cell, distanceM: number, effect: number, random: Random): Ball {
-  const sd = depthOf(reference, level, cell, distanceM, effect);
-  const mishit = random.uniform() < mishitChance(level, cell.surface);
-  const depth = mishit ? distanceM * 0.85 * (2 * random.uniform() - 1) : sd * (random.normal() - SHORT_SDS);
-  const width = (sd / 2) * random.normal();
-  return {
-    holed: !mishit && Math.abs(width) < DROPS_WIDE_M && depth >= 0 && depth < DROPS_PAST_M,
-    leftM: Math.max(0.06, Math.hypot(depth, width)),
-  };
-}
-
-function puttOf({ angle, distance }: PuttingSkill, distanceM: number, day: number, random: Random): Ball {
-  const ft = distanceM / METRES_PER.ft;
-  const direction = angle * Math.exp(day) * random.normal();
-  const rolled = Math.max(0, (ft + 1) * (1 + distance * random.normal()));
-  const reach = (2.125 - 0.84) / 12;
-  const holed = Math.abs(direction) < (ft <= reach ? Math.PI / 2 : Math.asin(reach / ft)) && rolled >= ft && rolled < ft + 3;
-  return { holed, leftM: Math.max(0.06, Math.hypot(rolled * Math.sin(direction), rolled * Math.cos(direction) - ft) * METRES_PER.ft) };
-}
+const green = (distanceM: number) => ({ shotType: 'putt', surface: 'green', distanceM }) as const;
 
 /** What a player really loses in each cell against their level, in strokes: of many balls, the same for both. */
-export function trueLost(player: MadeUp, cells: readonly Cell[], reference: Reference, balls: number, random: Random): number[] {
+export function trueLost(player: PlayerTruth, cells: readonly Cell[], reference: Reference, balls: number, random: Random): number[] {
   const of = referencePutting(player.level);
   const [own, level] = [expectedPutts(player.putting), expectedPutts(of)];
-  return cells.map((cell, i) => {
+  return cells.map((cell) => {
     if (cell.shotType === 'putt') return own(cell.distanceM / METRES_PER.ft) - level(cell.distanceM / METRES_PER.ft);
-    const mean = (effect: number) => {
+    const mean = (truth: PlayerTruth) => {
       let sum = 0;
       for (let n = 0; n < balls; n++) {
-        const { holed, leftM } = ballOf(reference, player.level, cell, cell.distanceM, effect, random);
+        const { holed, leftM } = simulateShot(truth, cell, 0, reference, random);
         sum += holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft));
       }
       return sum / balls;
     };
-    return mean(player.effects[i]!) - mean(0);
+    return mean(player) - mean({ ...player, effects: {} });
   });
 }
 
@@ -110,7 +76,7 @@ const RINGS_FT = [3, 6, 10, 15];
 
 /** Evidence of so many balls, unevenly spread over the cells. */
 export function evidenceOf(
-  player: MadeUp,
+  player: PlayerTruth,
   cells: readonly Cell[],
   reference: Reference,
   balls: number,
@@ -131,15 +97,16 @@ export function evidenceOf(
     const cell = cells[i]!;
     const base = { cell: cell.key, distanceM: Math.round(cell.distanceM * 4) / 4, lo: 0, hi: 0, blur: 0, value: 0, lie: 0 };
     const add = (one: Omit<Group, 'n'>) => addTo(groups, one, 1);
+    const stopped = simulateShot(player, cell, day, reference, random);
+    const { holed } = stopped;
+    const leftM = Math.max(NEAREST_M, stopped.leftM);
     if (cell.shotType === 'putt') {
-      const { holed, leftM } = puttOf(player.putting, cell.distanceM, day, random);
       const one: Omit<Group, 'n'> = { ...base, kind: 'made', value: holed ? 1 : 0 };
       add(one);
       addTo(exactOnly, one, 1);
       raw.push({ cell: i, strokes: holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft)) });
       continue;
     }
-    const { holed, leftM } = ballOf(reference, player.level, cell, cell.distanceM, player.effects[i]! + day, random);
     const how = random.uniform();
     const exact: Omit<Group, 'n'> = { ...base, kind: 'between', ...binOf(leftM), blur: BLUR.tape };
     const inHole: Omit<Group, 'n'> = { ...base, kind: 'holed' };
@@ -157,8 +124,8 @@ export function evidenceOf(
     } else {
       let strokes = 1;
       for (let from = holed ? 0 : leftM; from > 0 && strokes < 4; strokes++) {
-        const putt = puttOf(player.putting, from, day, random);
-        from = putt.holed ? 0 : putt.leftM;
+        const putt = simulateShot(player, green(from), day, reference, random);
+        from = putt.holed ? 0 : Math.max(NEAREST_M, putt.leftM);
       }
       add({ ...base, kind: 'strokes', value: Math.min(3, strokes) });
       raw.push({ cell: i, strokes });
