@@ -2,9 +2,11 @@ import { parseArgs } from 'node:util';
 import { seededRandom } from '@/core/math/random';
 import { cellsOf } from '@/core/skill/cells';
 import { fit } from '@/core/skill/fit';
+import { Judge } from '@/core/skill/judge';
 import { evidenceOf, madeUp, trueLost, type Unevenness } from '@/core/skill/players';
-import { drawsOf, Judge } from '@/core/skill/posterior';
+import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
+import { ranksOf } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/skill/reference';
 
 /**
@@ -22,39 +24,39 @@ const { values } = parseArgs({
   },
 });
 const DRAWS = 400;
+const CELLS = 24;
 const all = cellsOf(reference);
-
-function ranksOf(list: readonly number[]): number[] {
-  const order = list.map((value, i) => ({ value, i })).sort((a, b) => a.value - b.value);
-  const ranks = new Array<number>(list.length);
-  order.forEach(({ i }, rank) => (ranks[i] = rank));
-  return ranks;
-}
-function spearman(a: readonly number[], b: readonly number[]): number {
-  const [x, y] = [ranksOf(a), ranksOf(b)];
-  const n = a.length;
-  return 1 - (6 * x.reduce((sum, rank, i) => sum + (rank - y[i]!) ** 2, 0)) / (n * (n * n - 1));
-}
-const top3 = (list: readonly number[]) =>
-  list
-    .map((value, i) => ({ value, i }))
-    .sort((a, b) => b.value - a.value)
-    .slice(0, 3)
-    .map(({ i }) => i);
-const shared = (a: readonly number[], b: readonly number[]) => top3(a).filter((i) => top3(b).includes(i)).length / 3;
 const meanOf = (list: ArrayLike<number>) => Array.from(list).reduce((a, b) => a + b, 0) / list.length;
 
+function placesOf(list: readonly number[]): number[] {
+  const order = list.map((value, i) => ({ value, i })).sort((a, b) => a.value - b.value);
+  const places = new Array<number>(list.length);
+  order.forEach(({ i }, place) => (places[i] = place));
+  return places;
+}
+function spearman(a: readonly number[], b: readonly number[]): number {
+  const [x, y] = [placesOf(a), placesOf(b)];
+  const n = a.length;
+  return 1 - (6 * x.reduce((sum, place, i) => sum + (place - y[i]!) ** 2, 0)) / (n * (n * n - 1));
+}
+const top3 = (list: readonly number[]) => placesOf(list).flatMap((place, i) => (place >= list.length - 3 ? [i] : []));
+const shared = (a: readonly number[], b: readonly number[]) => top3(a).filter((i) => top3(b).includes(i)).length / 3;
+
+/** Calibration: of all statements "among the three weakest" of about one probability, how many were true. */
+const STEPS = 5;
+
 const uneven: Unevenness = { factor: Number(values.uneven), daySd: Number(values.day) };
+const players = Number(values.players);
 for (const balls of values.balls.split(',').map(Number)) {
-  const sums = { spearman: 0, raw: 0, exact: 0, three: 0, weighted: 0, covered: 0, of: 0, fitMs: 0, groups: 0 };
-  const players = Number(values.players);
+  const sums = { spearman: 0, raw: 0, exact: 0, three: 0, weighted: 0, covered: 0, of: 0, fitMs: 0, judgeMs: 0, groups: 0 };
+  const said = Array.from({ length: STEPS }, () => ({ of: 0, said: 0, was: 0 }));
   for (let p = 0; p < players; p++) {
     const random = seededRandom(Number(values.seed) * 100_003 + p);
-    const off = all.filter((cell) => cell.shotType !== 'putt');
-    const chosen = off
+    const chosen = all
+      .filter((cell) => cell.shotType !== 'putt')
       .map((cell) => ({ cell, at: random.uniform() }))
       .sort((a, b) => a.at - b.at)
-      .slice(0, 24)
+      .slice(0, CELLS)
       .map(({ cell }) => cell);
     const cells = [...chosen, ...all.filter((cell) => cell.shotType === 'putt')];
     const player = madeUp(cells, random, uneven);
@@ -63,43 +65,59 @@ for (const balls of values.balls.split(',').map(Number)) {
     const entered = player.level + Number(values.off) * (random.uniform() < 0.5 ? -1 : 1);
     const prior = priorOf(all, reference, entered);
     const judge = new Judge(prior, reference, entered);
-    const index = cells.map((cell) => all.indexOf(cell));
+    const index = cells.map((cell) => prior.index.get(cell.key)!);
+    const uses = cells.map((cell) => reference.uses(player.level, cell.shotType, cell.surface, cell.distanceM));
+    judge.lost(drawsOf(fit([], prior), 1, random));
+
     const started = performance.now();
     const fitted = fit(groups, prior);
-    sums.fitMs += performance.now() - started;
+    const between = performance.now();
+    const everywhere = judge.lost(drawsOf(fitted, DRAWS, random));
+    sums.fitMs += between - started;
+    sums.judgeMs += performance.now() - between;
     sums.groups += groups.length;
-    const lost = judge.lost(drawsOf(fitted, DRAWS, random));
-    const means = index.map((i) => meanOf(lost[i]!));
+
+    const lost = index.map((i) => everywhere[i]!);
+    const ranks = ranksOf(lost);
     const onlyExact = judge.lost(drawsOf(fit(exactOnly, prior), DRAWS, random));
-    const uses = cells.map((cell) => reference.uses(player.level, cell.shotType, cell.surface, cell.distanceM));
     const rawMeans = cells.map((_, i) => {
-      const balls = raw.filter((ball) => ball.cell === i);
-      const level =
-        judge.prior.cells[index[i]!]!.shotType === 'putt' ? reference.putts(entered, cells[i]!.distanceM) : judge.expected(index[i]!, 0, 0);
-      return balls.length === 0 ? 0 : meanOf(balls.map((ball) => ball.strokes)) - level;
+      const strokes = raw.filter((ball) => ball.cell === i).map((ball) => ball.strokes);
+      return strokes.length === 0 ? 0 : meanOf(strokes) - judge.levelExpects(index[i]!);
     });
+    const means = ranks.map((rank) => rank.mean);
     sums.spearman += spearman(means, truth);
     sums.raw += spearman(rawMeans, truth);
-    sums.exact += spearman(
-      index.map((i) => meanOf(onlyExact[i]!)),
-      truth,
-    );
-    sums.three += shared(means, truth);
-    sums.weighted += shared(
-      means.map((one, i) => one * uses[i]!),
-      truth.map((one, i) => one * uses[i]!),
-    );
-    index.forEach((i, c) => {
-      const sorted = Float64Array.from(lost[i]!).sort();
-      const [lo, hi] = [sorted[Math.floor(0.1 * DRAWS)]!, sorted[Math.floor(0.9 * DRAWS)]!];
+    const exactMeans = index.map((i) => meanOf(onlyExact[i]!));
+    sums.exact += spearman(exactMeans, truth);
+    // The three that are likeliest among the weakest: of all choices, the one that finds most.
+    const chances = ranks.map(({ weakest3 }) => weakest3);
+    sums.three += shared(chances, truth);
+    const perRound = truth.map((one, i) => one * uses[i]!);
+    const inRound = ranksOf(lost, uses).map(({ weakest3 }) => weakest3);
+    sums.weighted += shared(inRound, perRound);
+    const weakest = top3(truth);
+    chances.forEach((chance, i) => {
+      const step = said[Math.min(STEPS - 1, Math.floor(chance * STEPS))]!;
+      step.of++;
+      step.said += chance;
+      if (weakest.includes(i)) step.was++;
+    });
+    ranks.forEach(({ interval80: [lo, hi] }, i) => {
       sums.of++;
-      if (truth[c]! >= lo && truth[c]! <= hi) sums.covered++;
+      if (truth[i]! >= lo && truth[i]! <= hi) sums.covered++;
     });
   }
   const per = (sum: number) => (sum / players).toFixed(2);
   console.log(
-    `${balls} balls, ${players} players: Spearman ${per(sums.spearman)} (raw means ${per(sums.raw)}, exact only ${per(sums.exact)}), ` +
-      `weakest 3 found ${per(sums.three)}, by round mix ${per(sums.weighted)}, 80% covers ${(sums.covered / sums.of).toFixed(2)}, ` +
-      `fit ${per(sums.fitMs)} ms of ${(sums.groups / players).toFixed(0)} groups`,
+    `${balls} balls, ${players} players, seed ${values.seed}: Spearman ${per(sums.spearman)} ` +
+      `(raw means ${per(sums.raw)}, exact only ${per(sums.exact)}), ` +
+      `weakest 3 found ${per(sums.three)}, by round mix ${per(sums.weighted)}, 80% covers ${(sums.covered / sums.of).toFixed(2)}; ` +
+      `fit ${per(sums.fitMs)} ms of ${(sums.groups / players).toFixed(0)} groups, ${DRAWS} draws judged ${per(sums.judgeMs)} ms`,
+  );
+  console.log(
+    `  said among the 3 weakest, and was: ${said
+      .filter((step) => step.of > 0)
+      .map((step) => `${((100 * step.said) / step.of).toFixed(0)}% ${((100 * step.was) / step.of).toFixed(0)}% (n ${step.of})`)
+      .join(' · ')}`,
   );
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import * as academies from '@/db/queries/academies';
+import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
 import * as links from '@/db/queries/links';
@@ -11,7 +12,17 @@ import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { database } from './db';
 
-const QUERIES = { saveAcademy: academies.saveAcademy, ...games, ...greens, ...links, ...players, ...readings, ...sessions, ...shots };
+const QUERIES = {
+  saveAcademy: academies.saveAcademy,
+  ...evidence,
+  ...games,
+  ...greens,
+  ...links,
+  ...players,
+  ...readings,
+  ...sessions,
+  ...shots,
+};
 type Queries = typeof QUERIES;
 
 /** Every query of an academy, bound to who asks: what features see of the database, and all they see of it. */
@@ -25,6 +36,7 @@ export type Data = {
 export type Answer<Name extends keyof Data> = Awaited<ReturnType<Data[Name]>>;
 
 export type { Academy } from '@/db/queries/academies';
+export type { BallFilter } from '@/db/queries/evidence';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { PlayerRow } from '@/db/queries/players';

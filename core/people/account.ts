@@ -31,6 +31,8 @@ export const settingsSchema = z.strictObject({
   timeZone: z.string().min(1, 'Choose a time zone.').max(60),
   ...ownLengths,
   flagstickM: ownLength('flagstick', 1, 3, '3 to 10 ft (1 to 3 m)'),
+  /** After how many days a ball counts half for what is believed of a skill; null: never less. */
+  halfLifeDays: z.int('Give whole days.').min(7, 'At least a week.').max(3650, 'At most ten years.').nullable(),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

@@ -1,5 +1,7 @@
 import type { Shot } from './shot';
 
+type Finished = Pick<Shot, 'strokes' | 'penalty' | 'holed' | 'leftM' | 'finish' | 'shotType' | 'counts'>;
+
 /** The putt, or putts, with which a ball was finished. */
 export type Finishing = { distanceM: number; strokes: number };
 
@@ -8,7 +10,7 @@ export type Finishing = { distanceM: number; strokes: number };
  * 4 ft away and finished in two holds a holed putt of 4 ft.
  * @returns null where nothing was putted, or it is not known from where: off the green, or after a penalty
  */
-export function finishingPutts({ strokes, penalty, holed, leftM, finish, shotType, counts }: Shot): Finishing | null {
+export function finishingPutts({ strokes, penalty, holed, leftM, finish, shotType, counts }: Finished): Finishing | null {
   if (strokes === null || leftM === null || holed || counts !== 'ordinary' || shotType === 'putt') return null;
   if (penalty > 0 || (finish !== null && finish !== 'green')) return null;
   return strokes > 1 ? { distanceM: leftM, strokes: strokes - 1 } : null;

@@ -1,6 +1,6 @@
 import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear';
-import { itemsOf, likelihood, restSize, type Item, type Likelihood } from './likelihood';
 import type { Group } from './groups';
+import { itemsOf, likelihood, restSize, type Item, type Likelihood } from './likelihood';
 import { SDS, type Prior } from './prior';
 
 /** How much wider than the prior a player may be; each is fitted, and weighs what the evidence gives it. */
@@ -9,9 +9,25 @@ const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
 const DONE = 1e-4;
 
-/** One fit: the mode, the curvature there (its Cholesky factor), and the logarithm of its evidence. */
+/**
+ * The cells off the green with those first that have evidence: given them, the others are as the prior has them, so a
+ * fit costs as much as there are cells with evidence.
+ */
+export type Order = {
+  /** Cells by their place in the prior. */
+  cells: Int32Array;
+  /** How many have evidence. */
+  used: number;
+  /** Cholesky factor of the prior's covariance in this order, all cells square. */
+  factor: Float64Array;
+};
+
+/**
+ * One fit: the mode in standard normals (first of the used cells, then the rest), the curvature there (its Cholesky
+ * factor), and the logarithm of its evidence.
+ */
 export type Mode = { scale: number; z: Float64Array; factor: Float64Array; evidence: number; steps: number };
-export type Fit = { prior: Prior; modes: (Mode & { weight: number })[] };
+export type Fit = { prior: Prior; order: Order; modes: (Mode & { weight: number })[] };
 
 /**
  * Fits a player: for each prior scale the mode by Fisher scoring with backtracking, weighted by Laplace's evidence.
@@ -19,9 +35,14 @@ export type Fit = { prior: Prior; modes: (Mode & { weight: number })[] };
  */
 export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
   const items = itemsOf(groups, prior);
-  let start = new Float64Array(prior.offGreen + restSize(prior));
+  const order = orderOf(items, prior);
+  const place = new Int32Array(prior.offGreen);
+  order.cells.forEach((cell, at) => (place[cell] = at));
+  const placed = items.map((item) => ('cell' in item ? { ...item, cell: place[item.cell]! } : item));
+
+  let start = new Float64Array(order.used + restSize(prior));
   const modes = SCALES.map((scale, i) => {
-    const mode = climb(items, prior, scale, from?.modes[i]?.z ?? start);
+    const mode = climb(placed, prior, order, scale, from ? restart(from, i, order) : start);
     // The next scale begins where this one ended, as the same parameters.
     start = mode.z.map((value) => (value * scale) / (SCALES[i + 1] ?? scale)) as Float64Array<ArrayBuffer>;
     return mode;
@@ -29,20 +50,54 @@ export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
   const best = Math.max(...modes.map((mode) => mode.evidence));
   const weights = modes.map((mode) => Math.exp(mode.evidence - best));
   const sum = weights.reduce((a, b) => a + b, 0);
-  return { prior, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
+  return { prior, order, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
 }
 
-/** The parameters that standard normals stand for. */
-export function parametersOf(prior: Prior, scale: number, z: Float64Array): { delta: Float64Array; rest: Float64Array } {
+function orderOf(items: readonly Item[], prior: Prior): Order {
   const k = prior.offGreen;
+  const some = new Set(items.flatMap((item) => ('cell' in item ? [item.cell] : [])));
+  const all = Array.from({ length: k }, (_, cell) => cell);
+  const cells = Int32Array.from([...all.filter((cell) => some.has(cell)), ...all.filter((cell) => !some.has(cell))]);
+  const covariance = new Float64Array(k * k);
+  for (let i = 0; i < k; i++) for (let j = 0; j < k; j++) covariance[i * k + j] = prior.covariance[cells[i]! * k + cells[j]!]!;
+  return { cells, used: some.size, factor: cholesky(covariance, k) };
+}
+
+/** Where an earlier fit stood, in the order of the present one. */
+function restart(from: Fit, mode: number, order: Order): Float64Array {
+  const { scale, z } = from.modes[mode]!;
+  const { delta } = parametersOf(from, scale, z);
+  const [k, used] = [delta.length, order.used];
+  const start = new Float64Array(used + z.length - from.order.used);
+  for (let i = 0; i < used; i++) {
+    let left = delta[order.cells[i]!]! / scale;
+    for (let j = 0; j < i; j++) left -= order.factor[i * k + j]! * start[j]!;
+    start[i] = left / order.factor[i * k + i]!;
+  }
+  start.set(z.subarray(from.order.used), used);
+  return start;
+}
+
+/**
+ * The parameters that standard normals stand for: δ of every cell off the green, and the rest.
+ * @param more standard normals of the cells without evidence; none: their expectation
+ */
+export function parametersOf(
+  { prior, order }: Pick<Fit, 'prior' | 'order'>,
+  scale: number,
+  z: Float64Array,
+  more?: Float64Array,
+): { delta: Float64Array; rest: Float64Array } {
+  const [k, used] = [prior.offGreen, order.used];
   const delta = new Float64Array(k);
   for (let i = 0; i < k; i++) {
     let sum = 0;
-    for (let j = 0; j <= i; j++) sum += prior.factor[i * k + j]! * z[j]!;
-    delta[i] = scale * sum;
+    for (let j = 0; j <= Math.min(i, used - 1); j++) sum += order.factor[i * k + j]! * z[j]!;
+    if (more) for (let j = used; j <= i; j++) sum += order.factor[i * k + j]! * more[j - used]!;
+    delta[order.cells[i]!] = scale * sum;
   }
   const sds = restSds(prior, scale);
-  return { delta, rest: sds.map((sd, i) => sd * z[k + i]!) };
+  return { delta, rest: sds.map((sd, i) => sd * z[used + i]!) };
 }
 
 function restSds(prior: Prior, scale: number): Float64Array {
@@ -57,67 +112,71 @@ function restSds(prior: Prior, scale: number): Float64Array {
   return sds;
 }
 
-function objective(items: readonly Item[], prior: Prior, scale: number, z: Float64Array) {
-  const { delta, rest } = parametersOf(prior, scale, z);
-  const found = likelihood(items, prior, delta, rest);
+function objective(items: readonly Item[], prior: Prior, order: Order, scale: number, sds: Float64Array, z: Float64Array) {
+  const [k, used] = [prior.offGreen, order.used];
+  const delta = new Float64Array(used);
+  for (let i = 0; i < used; i++) {
+    let sum = 0;
+    for (let j = 0; j <= i; j++) sum += order.factor[i * k + j]! * z[j]!;
+    delta[i] = scale * sum;
+  }
+  const found = likelihood(
+    items,
+    prior,
+    delta,
+    sds.map((sd, i) => sd * z[used + i]!),
+  );
   let half = 0;
   for (const value of z) half += (value * value) / 2;
   return { found, value: half - found.value };
 }
 
-function climb(items: readonly Item[], prior: Prior, scale: number, from: Float64Array): Mode {
+function climb(items: readonly Item[], prior: Prior, order: Order, scale: number, from: Float64Array): Mode {
+  const sds = restSds(prior, scale);
   let z = Float64Array.from(from);
-  let here = objective(items, prior, scale, z);
+  let here = objective(items, prior, order, scale, sds, z);
   const n = z.length;
   for (let step = 1; ; step++) {
-    const { gradient, curvature } = inZ(here.found, prior, scale, z);
+    const { gradient, curvature } = inZ(here.found, order, scale, sds, z);
     const factor = cholesky(curvature, n);
     const direction = solveUpper(factor, n, solveLower(factor, n, gradient));
     let slope = 0;
     for (let i = 0; i < n; i++) slope += gradient[i]! * direction[i]!;
-    if (slope < DONE || step > MOST_STEPS) return { scale, z, factor, evidence: -here.value - logDeterminant(factor, n) / 2, steps: step };
+    const end = () => ({ scale, z, factor, evidence: -here.value - logDeterminant(factor, n) / 2, steps: step });
+    if (slope < DONE || step > MOST_STEPS) return end();
     let length = 1;
     for (; length > 1e-4; length /= 2) {
       const next = z.map((value, i) => value - length * direction[i]!);
-      const there = objective(items, prior, scale, next);
+      const there = objective(items, prior, order, scale, sds, next);
       if (there.value <= here.value - 1e-4 * length * slope) {
         z = next;
         here = there;
         break;
       }
     }
-    if (length <= 1e-4) return { scale, z, factor, evidence: -here.value - logDeterminant(factor, n) / 2, steps: step };
+    if (length <= 1e-4) return end();
   }
 }
 
 /** Gradient and curvature of the objective in standard normals. */
-function inZ(found: Likelihood, prior: Prior, scale: number, z: Float64Array) {
-  const [k, m, n] = [prior.offGreen, restSize(prior), z.length];
-  const l = prior.factor;
-  const sds = restSds(prior, scale);
+function inZ(found: Likelihood, order: Order, scale: number, sds: Float64Array, z: Float64Array) {
+  const [k, used, m, n] = [order.cells.length, order.used, sds.length, z.length];
   const gradient = Float64Array.from(z);
   const curvature = new Float64Array(n * n);
-  for (let row = 0; row < k; row++) {
+  for (let row = 0; row < used; row++) {
     const [score, information] = [found.byCell[row]!, found.cells[row]!];
-    if (score === 0 && information === 0) continue;
-    // Only cells with evidence cost anything.
     for (let i = 0; i <= row; i++) {
-      const a = scale * l[row * k + i]!;
+      const a = scale * order.factor[row * k + i]!;
       gradient[i]! -= a * score;
-      if (information !== 0) for (let j = 0; j <= i; j++) curvature[i * n + j]! += a * information * scale * l[row * k + j]!;
-      for (let r = 0; r < m; r++) {
-        const cross = found.cross[row * m + r]!;
-        if (cross !== 0) curvature[(k + r) * n + i]! += sds[r]! * cross * a;
-      }
+      const weighed = a * information * scale;
+      for (let j = 0; j <= i; j++) curvature[i * n + j]! += weighed * order.factor[row * k + j]!;
+      for (let r = 0; r < m; r++) curvature[(used + r) * n + i]! += sds[r]! * found.cross[row * m + r]! * a;
     }
   }
   for (let r = 0; r < m; r++) {
-    gradient[k + r]! -= sds[r]! * found.byRest[r]!;
-    for (let q = 0; q <= r; q++) curvature[(k + r) * n + k + q]! += sds[r]! * found.rest[r * m + q]! * sds[q]!;
+    gradient[used + r]! -= sds[r]! * found.byRest[r]!;
+    for (let q = 0; q <= r; q++) curvature[(used + r) * n + used + q]! += sds[r]! * found.rest[r * m + q]! * sds[q]!;
   }
-  for (let i = 0; i < n; i++) {
-    curvature[i * n + i]! += 1;
-    for (let j = 0; j < i; j++) curvature[j * n + i] = curvature[i * n + j]!;
-  }
+  for (let i = 0; i < n; i++) curvature[i * n + i]! += 1;
   return { gradient, curvature };
 }

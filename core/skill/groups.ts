@@ -1,6 +1,5 @@
 import type { Measure, Sit, Stance } from '../golf/words';
 import { isEvidence } from '../shot/evidence';
-import { withFinishing } from '../shot/finishing';
 import type { Shot } from '../shot/shot';
 import { cellKey } from './simulate';
 
@@ -13,9 +12,9 @@ export type Group = {
   cell: string;
   /**
    * What is known: `between` two distances left (`hi` Infinity: outside), `holed`, `strokes` to hole out (1, 2, 3 for more),
-   * a putt `made` (1) or missed (0), `landed` within so far of the spot (1) or not (0), the `mean` of several balls.
+   * a putt `made` (1) or missed (0), missed with a `leave` between two distances, or `putted` out in 2 or 3 and more, `landed` within so far of the spot (1) or not (0), the `mean` of several balls.
    */
-  kind: 'between' | 'holed' | 'strokes' | 'made' | 'landed' | 'mean';
+  kind: 'between' | 'holed' | 'strokes' | 'made' | 'leave' | 'putted' | 'landed' | 'mean';
   /** From where, in metres. */
   distanceM: number;
   lo: number;
@@ -36,11 +35,13 @@ export const BLUR: Readonly<Record<Measure, number>> = { tape: 0.02, laser: 0.03
 const SIT_COSTS: Readonly<Record<Sit, number>> = { clean: 0, up: 0.05, down: 0.18, buried: 0.45 };
 const STANCE_COSTS: Readonly<Record<Stance, number>> = { flat: 0, uphill: 0.06, downhill: 0.14, ball_above: 0.08, ball_below: 0.1 };
 
-/** Exact distances are sorted into bins: so many, log-spaced, in metres. */
+/** Exact distances are sorted into bins: so many, log-spaced, from and to so many metres. */
 const BINS = 56;
 const BINS_FROM_M = 0.05;
 const BINS_TO_M = 60;
-const STEP = Math.log(BINS_TO_M / BINS_FROM_M) / BINS;
+/** As a plain list, for whoever sorts balls elsewhere. */
+export const BINNING = { bins: BINS, fromM: BINS_FROM_M, step: Math.log(BINS_TO_M / BINS_FROM_M) / BINS } as const;
+const STEP = BINNING.step;
 
 /** The bin of a distance left: its edges in metres. */
 export function binOf(leftM: number): { lo: number; hi: number } {
@@ -48,57 +49,73 @@ export function binOf(leftM: number): { lo: number; hi: number } {
   return { lo: BINS_FROM_M * Math.exp(bin * STEP), hi: BINS_FROM_M * Math.exp((bin + 1) * STEP) };
 }
 
-/** Stations a hand apart are one place. */
-const PLACE_M = 0.25;
+/** Distances that are within so much of each other, as a logarithm, are one place: 15 yd and a foot more or less. */
+export const PLACE = 0.02;
+
+/** The place of a distance, in metres; never nearer than a foot's length. */
+export function placeOf(distanceM: number): number {
+  return Math.exp(Math.round(Math.log(Math.max(NEAREST_PLACE_M, distanceM)) / PLACE) * PLACE);
+}
+export const NEAREST_PLACE_M = 0.3;
+
+/** What the model reads of a ball. */
+export type Ball = Pick<
+  Shot,
+  | 'shotType'
+  | 'surface'
+  | 'sit'
+  | 'stance'
+  | 'target'
+  | 'distanceM'
+  | 'holed'
+  | 'leftM'
+  | 'leftMinM'
+  | 'leftMaxM'
+  | 'strokes'
+  | 'penalty'
+  | 'finish'
+  | 'landed'
+  | 'measured'
+  | 'nBalls'
+  | 'sumLeftM'
+  | 'counts'
+> & {
+  /** How far from its middle the landing zone reached that it was played at, in metres; null where it was played at none. */
+  zoneM?: number | null;
+};
 
 /** What one ball says about its cell; null where it says nothing. */
-export function groupOf(shot: Shot): Omit<Group, 'n'> | null {
-  if (!isEvidence(shot) || shot.distanceM <= 0) return null;
-  const putt = shot.shotType === 'putt';
+export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
+  if (!isEvidence(ball) || ball.distanceM <= 0) return null;
+  const putt = ball.shotType === 'putt';
   const base = {
-    cell: cellKey(shot.shotType, shot.surface, shot.distanceM),
-    distanceM: Math.max(PLACE_M, Math.round(shot.distanceM / PLACE_M) * PLACE_M),
+    cell: cellKey(ball.shotType, ball.surface, ball.distanceM),
+    distanceM: placeOf(ball.distanceM),
     lo: 0,
     hi: 0,
     blur: 0,
     value: 0,
-    lie: putt ? 0 : SIT_COSTS[shot.sit] + STANCE_COSTS[shot.stance],
+    lie: putt ? 0 : SIT_COSTS[ball.sit] + STANCE_COSTS[ball.stance],
   };
   // A struck peg is a score, not a holed ball: of a ball at a peg only that it was near is known.
-  if (shot.holed && shot.target === 'peg') return putt ? null : { ...base, kind: 'between', lo: 0, hi: 0.3 };
+  if (ball.holed && ball.target === 'peg') return putt ? null : { ...base, kind: 'between', lo: 0, hi: 0.3 };
   if (putt) {
-    const missed = shot.leftM !== null || shot.leftMinM !== null || (shot.strokes ?? 0) > 1;
-    return shot.holed || missed ? { ...base, kind: 'made', value: shot.holed ? 1 : 0 } : null;
+    if (ball.holed) return { ...base, kind: 'made', value: 1 };
+    if (ball.nBalls > 1) return null;
+    if (ball.leftM !== null) return { ...base, kind: 'leave', ...binOf(ball.leftM), blur: BLUR[ball.measured] };
+    if (ball.leftMinM !== null || ball.leftMaxM !== null)
+      return { ...base, kind: 'leave', lo: ball.leftMinM ?? 0, hi: ball.leftMaxM ?? Infinity };
+    return (ball.strokes ?? 0) > 1 ? { ...base, kind: 'putted', value: Math.min(3, ball.strokes!) } : null;
   }
-  if (shot.holed) return { ...base, kind: 'holed' };
-  if (shot.nBalls > 1 && shot.sumLeftM !== null)
-    return { ...base, kind: 'mean', lo: Math.max(0.05, shot.sumLeftM / shot.nBalls), value: shot.nBalls, blur: BLUR[shot.measured] };
-  if (shot.leftM !== null) return { ...base, kind: 'between', ...binOf(shot.leftM), blur: BLUR[shot.measured] };
-  if (shot.leftMinM !== null || shot.leftMaxM !== null)
-    return { ...base, kind: 'between', lo: shot.leftMinM ?? 0, hi: shot.leftMaxM ?? Infinity };
-  if (shot.strokes !== null) return { ...base, kind: 'strokes', value: Math.min(3, shot.strokes) };
+  if (ball.holed) return { ...base, kind: 'holed' };
+  if (ball.nBalls > 1 && ball.sumLeftM !== null)
+    return { ...base, kind: 'mean', lo: Math.max(BINS_FROM_M, ball.sumLeftM / ball.nBalls), value: ball.nBalls, blur: BLUR[ball.measured] };
+  if (ball.leftM !== null) return { ...base, kind: 'between', ...binOf(ball.leftM), blur: BLUR[ball.measured] };
+  if (ball.leftMinM !== null || ball.leftMaxM !== null)
+    return { ...base, kind: 'between', lo: ball.leftMinM ?? 0, hi: ball.leftMaxM ?? Infinity };
+  if (ball.strokes !== null) return { ...base, kind: 'strokes', value: Math.min(3, ball.strokes) };
+  if (ball.landed !== null && (ball.zoneM ?? 0) > 0) return { ...base, kind: 'landed', lo: ball.zoneM!, value: ball.landed ? 1 : 0 };
   return null;
-}
-
-const DAY_MS = 86_400_000;
-
-/** How much a ball of some age counts: half as much after each half-life; all alike without one. */
-export function weightOf(ageMs: number, halfLifeDays: number | null): number {
-  return halfLifeDays === null ? 1 : 2 ** (-Math.max(0, ageMs) / (halfLifeDays * DAY_MS));
-}
-
-/**
- * Balls sorted into groups, the putts inside records of strokes included.
- * @param asOf the moment at which ages are counted; balls after it are left out
- */
-export function groupsOf(shots: readonly Shot[], asOf: Date, halfLifeDays: number | null): Group[] {
-  const groups = new Map<string, Group>();
-  for (const shot of withFinishing(shots)) {
-    const ageMs = asOf.getTime() - Date.parse(shot.playedAt);
-    const one = ageMs < 0 ? null : groupOf(shot);
-    if (one) addTo(groups, one, weightOf(ageMs, halfLifeDays));
-  }
-  return [...groups.values()];
 }
 
 /** Adds so many balls to the group that says what they say. */

@@ -1,8 +1,9 @@
-import { normalCdf, normalQuantile } from '../math/normal';
+import { normalCdf } from '../math/normal';
 import { METRES_PER } from '../units/length';
 import type { Group } from './groups';
 import { LOG_SPREAD, type Prior } from './prior';
-import { makeParts } from './putting';
+import { afterMiss } from './putters';
+import { leaveParts, makeParts } from './putting';
 
 /**
  * What the parameters of a player make of the evidence. They stand in one list: δ of each cell off the green, then the
@@ -25,15 +26,19 @@ export type Item =
   | { kind: 'mean'; cell: number; mu: number; logLeft: number; balls: number; blur: number; n: number }
   | { kind: 'strokes'; cell: number; mu: number; logCap: number; n: [number, number, number] }
   | { kind: 'landed'; cell: number; mu: number; logZone: number; n: [number, number] }
-  | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number] };
+  | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; n: number }
+  /** Putts from one place: made, missed and no more known, and missed with the next made or missed too. */
+  | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number, number, number] };
 
 /** The landing error of a shot, as a share of what it leaves: its median. A judgement. */
 const LANDING_SHARE = 0.8;
 const LEAST_P = 1e-12;
+/** Farther out, in standard deviations, no ball stops. */
+const FAR = 5;
 
 /** Groups with what the level says of their places; groups of cells that are not among the prior's say nothing. */
 export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
-  const index = new Map(prior.cells.map((cell, i) => [cell.key, i]));
+  const { index } = prior;
   const items: Item[] = [];
   const together = new Map<string, Item>();
   const joined = <T extends Item>(key: string, make: () => T): T => {
@@ -46,14 +51,19 @@ export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
   };
   for (const { cell: name, kind, distanceM, lo, hi, blur, value, lie, n } of groups) {
     const cell = index.get(name);
-    if (kind === 'made') {
+    if (kind === 'made' || kind === 'putted') {
       const item = joined(`made|${distanceM}`, () => ({
-        kind,
+        kind: 'made' as const,
         ft: distanceM / METRES_PER.ft,
         bands: prior.bandsAt(distanceM),
-        n: [0, 0] as [number, number],
+        n: [0, 0, 0, 0] as [number, number, number, number],
       }));
-      item.n[value === 1 ? 0 : 1] += n;
+      item.n[kind === 'putted' ? value : 1 - value]! += n;
+      continue;
+    }
+    if (kind === 'leave') {
+      const [near, far] = [(lo * Math.exp(-blur)) / METRES_PER.ft, (hi * Math.exp(blur)) / METRES_PER.ft];
+      items.push({ kind, ft: distanceM / METRES_PER.ft, bands: prior.bandsAt(distanceM), lo: near, hi: far, n });
       continue;
     }
     if (cell === undefined || cell >= prior.offGreen) continue;
@@ -91,7 +101,7 @@ export const restSize = (prior: Prior) => 3 + 2 * prior.bands;
 
 /** The likelihood of the parameters, its gradient and its information. */
 export function likelihood(items: readonly Item[], prior: Prior, delta: Float64Array, rest: Float64Array): Likelihood {
-  const [k, m] = [prior.offGreen, restSize(prior)];
+  const [k, m] = [delta.length, restSize(prior)];
   const out: Likelihood = {
     value: 0,
     byCell: new Float64Array(k),
@@ -101,12 +111,15 @@ export function likelihood(items: readonly Item[], prior: Prior, delta: Float64A
     rest: new Float64Array(m * m),
   };
   const s = Math.exp(LOG_SPREAD + rest[0]!);
+  const putting = items.some(({ kind }) => kind === 'strokes') ? puttingOver(prior, rest) : null;
+  const by = new Float64Array(m);
   for (const item of items) {
     if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, s);
     else if (item.kind === 'mean') addMean(out, item, delta[item.cell]!, s, m);
     else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, s, m);
-    else if (item.kind === 'made') addMade(out, item, prior, rest);
-    else addStrokes(out, item, prior, delta[item.cell]!, s, rest);
+    else if (item.kind === 'leave') addLeave(out, item, prior, rest, by);
+    else if (item.kind === 'made') addMade(out, item, prior, rest, by);
+    else addStrokes(out, item, prior, delta[item.cell]!, s, putting!, by);
   }
   return out;
 }
@@ -180,15 +193,50 @@ function spreadOver(prior: Prior, bands: Float64Array, byAngle: number, byDistan
   }
 }
 
-function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, rest: Float64Array) {
-  const m = rest.length;
-  const { rate, byAngle, byDistance } = makeParts(puttingAt(prior, rest, item.bands), item.ft);
+/** A missed putt that stopped between two distances; where it was measured roughly, between wider ones. */
+function addLeave(out: Likelihood, item: Item & { kind: 'leave' }, prior: Prior, rest: Float64Array, by: Float64Array) {
+  const m = by.length;
+  const { rate, byAngle, byDistance } = leaveParts(puttingAt(prior, rest, item.bands), item.ft, item.lo, item.hi);
+  const p = Math.max(LEAST_P, rate);
+  by.fill(0);
+  spreadOver(prior, item.bands, byAngle / p, byDistance / p, by);
+  out.value += item.n * Math.log(p);
+  for (let i = 0; i < m; i++) {
+    if (by[i] === 0) continue;
+    out.byRest[i]! += item.n * by[i]!;
+    for (let j = 0; j < m; j++) out.rest[i * m + j]! += item.n * by[i]! * by[j]!;
+  }
+}
+
+function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, rest: Float64Array, by: Float64Array) {
+  const own = puttingAt(prior, rest, item.bands);
+  const parts = makeParts(own, item.ft);
+  const finished = item.n[2] + item.n[3];
+  addChance(out, parts, item.bands, prior, by, item.n[0], item.n[1] + finished);
+  // That a missed putt is holed with the next says how near it stopped.
+  if (finished > 0) {
+    const { next, byAngle, byDistance } = afterMiss(own, item.ft);
+    addChance(out, { rate: next, byAngle, byDistance }, item.bands, prior, by, item.n[2], item.n[3]);
+  }
+}
+
+/** So many that came about and so many that did not, of something that both spreads decide. */
+function addChance(
+  out: Likelihood,
+  { rate, byAngle, byDistance }: { rate: number; byAngle: number; byDistance: number },
+  bands: Float64Array,
+  prior: Prior,
+  by: Float64Array,
+  yes: number,
+  no: number,
+) {
+  const m = by.length;
   const p = Math.min(1 - LEAST_P, Math.max(LEAST_P, rate));
-  const by = new Float64Array(m);
-  spreadOver(prior, item.bands, byAngle, byDistance, by);
-  const score = item.n[0] / p - item.n[1] / (1 - p);
-  const information = (item.n[0] + item.n[1]) / (p * (1 - p));
-  out.value += item.n[0] * Math.log(p) + item.n[1] * Math.log(1 - p);
+  by.fill(0);
+  spreadOver(prior, bands, byAngle, byDistance, by);
+  const score = yes / p - no / (1 - p);
+  const information = (yes + no) / (p * (1 - p));
+  out.value += yes * Math.log(p) + no * Math.log(1 - p);
   for (let i = 0; i < m; i++) {
     if (by[i] === 0) continue;
     out.byRest[i]! += score * by[i]!;
@@ -196,58 +244,89 @@ function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, r
   }
 }
 
-/** Places that stand for where a ball stopped that was not holed: the middles of equally likely parts. */
-const LOOKS = 10;
-const STEP = 1e-4;
+/**
+ * Where a ball that was not holed may stop, as parts of the logarithm of the distance in metres: putts from anywhere in a
+ * part count as from its middle.
+ */
+const PARTS = 34;
+const PARTS_FROM = Math.log(0.08);
+const PART = 0.2;
 
-/** Strokes to hole out: 1, 2, or more. Two are a ball that was not holed and a putt that was, by the player's own putting. */
-function addStrokes(out: Likelihood, item: Item & { kind: 'strokes' }, prior: Prior, delta: number, s: number, rest: Float64Array) {
-  const m = rest.length;
-  const mu = item.mu + delta;
-  const z = (item.logCap - mu) / s;
-  const holed = normalCdf(z);
-  const bySpread = new Float64Array(m);
-  let made = 0;
-  let madeByMu = 0;
-  let madeByS = 0;
-  for (let look = 0; look < LOOKS; look++) {
-    const share = (look + 0.5) / LOOKS;
-    const q = normalQuantile(Math.min(1 - 1e-9, holed + share * (1 - holed)));
-    const leftM = Math.exp(mu + s * q);
-    const bands = prior.bandsAt(leftM);
-    const ft = Math.min(200, leftM / METRES_PER.ft);
-    const putting = puttingAt(prior, rest, bands);
-    const { rate, byAngle, byDistance } = makeParts(putting, ft);
-    // The bands' spreads move with the distance too; that slope is taken from a step.
-    const rateAt = (factor: number) => makeParts(puttingAt(prior, rest, prior.bandsAt(leftM * factor)), Math.min(200, ft * factor)).rate;
-    const byLog = (rateAt(1 + STEP) - rateAt(1 - STEP)) / (2 * STEP);
-    // dq/d(holed) = (1 − share)/φ(q), with holed = Φ(z).
-    const pull = ((1 - share) * density(z)) / Math.max(1e-12, density(q));
-    madeByMu += (byLog * (1 - pull)) / LOOKS;
-    madeByS += (byLog * (s * q - pull * z * s)) / LOOKS;
-    made += rate / LOOKS;
-    spreadOver(prior, bands, byAngle / LOOKS, byDistance / LOOKS, bySpread);
+/** The player's own putting over the parts: how often a putt is holed, and how that moves with each spread. */
+type Putting = { bands: readonly Float64Array[]; rate: Float64Array; byAngle: Float64Array; byDistance: Float64Array };
+
+const bandsOfParts = new WeakMap<Prior, Float64Array[]>();
+
+function puttingOver(prior: Prior, rest: Float64Array): Putting {
+  let bands = bandsOfParts.get(prior);
+  if (!bands) bandsOfParts.set(prior, (bands = Array.from({ length: PARTS }, (_, i) => prior.bandsAt(middleOf(i)))));
+  const putting = { bands, rate: new Float64Array(PARTS), byAngle: new Float64Array(PARTS), byDistance: new Float64Array(PARTS) };
+  for (let i = 0; i < PARTS; i++) {
+    const { rate, byAngle, byDistance } = makeParts(puttingAt(prior, rest, bands[i]!), middleOf(i) / METRES_PER.ft);
+    putting.rate[i] = rate;
+    putting.byAngle[i] = byAngle;
+    putting.byDistance[i] = byDistance;
   }
-  const holedByMu = -density(z) / s;
-  const holedByS = -density(z) * z;
-  const p = [holed, (1 - holed) * made, (1 - holed) * (1 - made)].map((one) => Math.max(LEAST_P, one));
-  const byMu = [holedByMu, -holedByMu * made + (1 - holed) * madeByMu, -holedByMu * (1 - made) - (1 - holed) * madeByMu];
-  const byS = [holedByS, -holedByS * made + (1 - holed) * madeByS, -holedByS * (1 - made) - (1 - holed) * madeByS];
+  return putting;
+}
+
+const middleOf = (part: number) => Math.exp(PARTS_FROM + (part + 0.5) * PART);
+
+/**
+ * Strokes to hole out: 1, 2, or more. Two are a ball that was not holed and a putt that was, by the player's own putting:
+ * P(2) = Σ q·P(made), with q the chance of stopping in a part beyond the cap.
+ */
+function addStrokes(
+  out: Likelihood,
+  item: Item & { kind: 'strokes' },
+  prior: Prior,
+  delta: number,
+  s: number,
+  putting: Putting,
+  by: Float64Array,
+) {
+  const m = by.length;
+  const mu = item.mu + delta;
+  const cap = (item.logCap - mu) / s;
+  const holed = normalCdf(cap);
+  const [holedByMu, holedByS] = [-density(cap) / s, -density(cap) * cap];
+  by.fill(0);
+  let [made, madeByMu, madeByS] = [0, 0, 0];
+  let [low, under, thick] = [cap, holed, density(cap)];
+  for (let i = Math.max(0, Math.floor((Math.max(item.logCap, mu - FAR * s) - PARTS_FROM) / PART)); i < PARTS && low < FAR; i++) {
+    const high = (PARTS_FROM + (i + 1) * PART - mu) / s;
+    if (high <= low) continue;
+    const [over, thin] = [normalCdf(high), density(high)];
+    const q = over - under;
+    made += q * putting.rate[i]!;
+    madeByMu += ((thick - thin) / s) * putting.rate[i]!;
+    madeByS += (low * thick - high * thin) * putting.rate[i]!;
+    spreadOver(prior, putting.bands[i]!, q * putting.byAngle[i]!, q * putting.byDistance[i]!, by);
+    [low, under, thick] = [high, over, thin];
+  }
+  const p = [Math.max(LEAST_P, holed), Math.max(LEAST_P, made), Math.max(LEAST_P, 1 - holed - made)];
+  const byMu = [holedByMu, madeByMu, -holedByMu - madeByMu];
+  const byS = [holedByS, madeByS, -holedByS - madeByS];
   const total = item.n[0] + item.n[1] + item.n[2];
-  const by = new Float64Array(m);
+  // One putt more or less moves the second and the third chance by as much, in opposite directions.
+  const [scoreBy, informationBy] = [item.n[1] / p[1]! - item.n[2] / p[2]!, total * (1 / p[1]! + 1 / p[2]!)];
+  const crossMu = total * (byMu[1]! / p[1]! - byMu[2]! / p[2]!);
+  const crossS = total * (byS[1]! / p[1]! - byS[2]! / p[2]!);
   for (let c = 0; c < 3; c++) {
     out.value += item.n[c]! * Math.log(p[c]!);
-    const sign = c === 0 ? 0 : c === 1 ? 1 : -1;
-    for (let i = 1; i < m; i++) by[i] = sign * (1 - holed) * bySpread[i]!;
-    by[0] = byS[c]!;
-    const score = item.n[c]! / p[c]!;
-    const information = total / p[c]!;
-    out.byCell[item.cell]! += score * byMu[c]!;
-    out.cells[item.cell]! += information * byMu[c]! ** 2;
-    for (let i = 0; i < m; i++) {
-      out.byRest[i]! += score * by[i]!;
-      out.cross[item.cell * m + i]! += information * byMu[c]! * by[i]!;
-      for (let j = 0; j < m; j++) out.rest[i * m + j]! += information * by[i]! * by[j]!;
-    }
+    out.byCell[item.cell]! += (item.n[c]! / p[c]!) * byMu[c]!;
+    out.cells[item.cell]! += (total / p[c]!) * byMu[c]! ** 2;
+    out.byRest[0]! += (item.n[c]! / p[c]!) * byS[c]!;
+    out.cross[item.cell * m]! += (total / p[c]!) * byMu[c]! * byS[c]!;
+    out.rest[0]! += (total / p[c]!) * byS[c]! ** 2;
+  }
+  for (let i = 1; i < m; i++) {
+    const one = by[i]!;
+    if (one === 0) continue;
+    out.byRest[i]! += scoreBy * one;
+    out.cross[item.cell * m + i]! += crossMu * one;
+    out.rest[i]! += crossS * one;
+    out.rest[i * m]! += crossS * one;
+    for (let j = 1; j < m; j++) out.rest[i * m + j]! += informationBy * one * by[j]!;
   }
 }

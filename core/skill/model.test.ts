@@ -4,10 +4,12 @@ import { seededRandom } from '../math/random';
 import { between, holed, left, shot, yd } from '../testing/make';
 import { cellsOf } from './cells';
 import { fit, parametersOf } from './fit';
-import { binOf, groupOf, groupsOf, weightOf, type Group } from './groups';
+import { gather, talliesOf, weightOf } from './evidence';
+import { binOf, groupOf, placeOf, type Group } from './groups';
 import { itemsOf, likelihood, restSize } from './likelihood';
 import { evidenceOf, madeUp, trueLost } from './players';
-import { drawsOf, Judge } from './posterior';
+import { Judge } from './judge';
+import { drawsOf } from './posterior';
 import { priorOf } from './prior';
 import { makeParts, makeRate, referencePutting } from './putting';
 import { ranksOf } from './ranks';
@@ -32,6 +34,8 @@ const group = (more: Partial<Group> & Pick<Group, 'kind'>): Group => ({
 const ring = (lo: number, hi: number, n = 1) => group({ kind: 'between', lo, hi, n });
 const strokes = (value: number, n = 1) => group({ kind: 'strokes', value, n });
 const made = (value: number, n = 1, distanceM = 2.5) => group({ cell: 'putt|green|6', kind: 'made', value, distanceM, n });
+const putted = (value: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'putted', value, distanceM, n });
+const leave = (lo: number, hi: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'leave', lo, hi, distanceM, n });
 const zero = () => ({ delta: new Float64Array(prior.offGreen), rest: new Float64Array(restSize(prior)) });
 const valueAt = (groups: Group[], delta: Float64Array, rest: Float64Array) => likelihood(itemsOf(groups, prior), prior, delta, rest).value;
 const meanLost = (groups: Group[], key = CHIP, seed = 1) => {
@@ -57,11 +61,11 @@ test('a factor gives its matrix back, and solves it', () => {
 });
 
 test('no records return the prior exactly', () => {
-  const { modes } = fit([], prior);
-  for (const { z, weight, scale } of modes) {
+  const none = fit([], prior);
+  for (const { z, weight, scale } of none.modes) {
     expect(Math.max(...z.map(Math.abs))).toBe(0);
     expect(weight).toBeCloseTo(0.25, 12);
-    expect(Math.max(...parametersOf(prior, scale, z).delta.map(Math.abs))).toBe(0);
+    expect(Math.max(...parametersOf(none, scale, z).delta.map(Math.abs))).toBe(0);
   }
 });
 
@@ -74,6 +78,8 @@ test.each([
   ['holed', [group({ kind: 'holed', n: 2 })]],
   ['strokes', [strokes(1), strokes(2, 5), strokes(3, 4)]],
   ['putts', [made(1, 6), made(0, 3), made(1, 1, 9), made(0, 4, 9)]],
+  ['putts to hole out', [made(1, 2, 9), putted(2, 5), putted(3, 2), made(0, 1, 9)]],
+  ['leaves of putts', [leave(0.6, 1.2, 3), leave(0, 0.6), leave(1.2, Infinity, 2), made(1, 2, 9)]],
   ['means of several', [group({ kind: 'mean', lo: 1.4, value: 5, blur: 0.1, n: 2 })]],
   ['landed', [group({ kind: 'landed', lo: 0.9, value: 1, n: 3 }), group({ kind: 'landed', lo: 0.9, value: 0, n: 4 })]],
 ])('the gradient equals finite differences: %s', (_, groups) => {
@@ -101,6 +107,9 @@ test('the probabilities of all that can be said of a ball add up to 1', () => {
   expect(chances([group({ kind: 'holed' }), ...edges.slice(1).map((hi, i) => ring(edges[i]!, hi))])).toBeCloseTo(1, 9);
   expect(chances([strokes(1), strokes(2), strokes(3)])).toBeCloseTo(1, 9);
   expect(chances([made(1), made(0)])).toBeCloseTo(1, 9);
+  expect(chances([made(1, 1, 9), putted(2), putted(3)])).toBeCloseTo(1, 9);
+  expect(chances([made(1, 1, 9), leave(0, 0.6), leave(0.6, 1.2), leave(1.2, Infinity)])).toBeCloseTo(1, 3);
+  expect(chances([made(1, 1, 2), leave(0, 0.2, 1, 2), leave(0.2, 0.5, 1, 2), leave(0.5, Infinity, 1, 2)])).toBeCloseTo(1, 3);
   // A circle is a ring with one boundary.
   expect(chances([group({ kind: 'holed' }), ring(0, 1.8), ring(1.8, Infinity)])).toBeCloseTo(1, 9);
 });
@@ -194,15 +203,16 @@ test('strokes of a weak putter do not make the chip look weak', () => {
 });
 
 test('what a ball says: by its kind, its way of measuring and its age; what is no evidence says nothing', () => {
-  expect(groupOf(shot({ stationKey: 'a' }, holed))).toMatchObject({ kind: 'holed', cell: CHIP, distanceM: 13.75 });
+  expect(groupOf(shot({ stationKey: 'a' }, holed))).toMatchObject({ kind: 'holed', cell: CHIP, distanceM: placeOf(yd(15)) });
   expect(groupOf(shot({}, left(5)))).toMatchObject({ kind: 'between', blur: 0.02 });
   expect(groupOf(shot({}, between(3, 6)))).toMatchObject({ kind: 'between', lo: 0.9144, hi: 1.8288, blur: 0 });
   expect(groupOf(shot({ strokes: 5 }, { ...holed, holed: false }))).toMatchObject({ kind: 'strokes', value: 3 });
   expect(groupOf(shot({ nBalls: 4, sumLeftM: 6 }, { ...left(1), leftM: null }))).toMatchObject({ kind: 'mean', lo: 1.5, value: 4 });
   expect(groupOf(shot({ counts: 'collided' }, holed))).toBeNull();
-  expect(groupOf(shot({ shotType: 'putt', surface: 'green', distanceM: yd(2) }, left(1)))).toMatchObject({ kind: 'made', value: 0 });
+  expect(groupOf(shot({ shotType: 'putt', surface: 'green', distanceM: yd(2) }, left(1)))).toMatchObject({ kind: 'leave', blur: 0.02 });
   const ball = shot({}, between(3, 6), 1);
-  const later = (days: number) => groupsOf([ball, { ...ball, shotId: 'x' }], new Date(Date.parse(ball.playedAt) + days * 86_400_000), 60);
+  const later = (days: number) =>
+    gather(talliesOf([ball, { ...ball, shotId: 'x' }], new Date(Date.parse(ball.playedAt) + days * 86_400_000), 60)).groups;
   expect([later(0)[0]!.n, later(60)[0]!.n, later(-1).length]).toEqual([2, 1, 0]);
   expect([weightOf(86_400_000 * 120, 60), weightOf(1e12, null)]).toEqual([0.25, 1]);
 });

@@ -1,14 +1,14 @@
-import type { Random } from '../math/random';
+import { seededRandom, type Random } from '../math/random';
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
-import { addTo, binOf, BLUR, type Group } from './groups';
+import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
 import { expectedPutts, referencePutting } from './putting';
 import type { Reference } from './reference';
-import { simulateShot, type PlayerTruth } from './simulate';
+import { puttingOf, simulateShot, type PlayerTruth } from './simulate';
 
 export type Unevenness = { factor?: number; daySd?: number };
 
-const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15, angle: 0.15, length: 0.18 };
+const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15 };
 const DAY_SD = 0.1;
 const DAY_BALLS = 10;
 /** No ball that was measured lay nearer: it would be in the hole. */
@@ -28,35 +28,43 @@ export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: U
   const logs = cells.map((cell) => Math.log(cell.distanceM));
   const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
   const sd = Math.sqrt(logs.reduce((sum, x) => sum + (x - mean) ** 2, 0) / logs.length);
-  const effects = Object.fromEntries(
-    cells
-      .filter((cell) => cell.shotType !== 'putt')
-      .map(({ surface, shotType, key, distanceM }) => [
-        key,
-        effect(surface, EFFECT_SDS.lie) +
-          effect(shotType, EFFECT_SDS.type) +
-          effect(`${surface}+${shotType}`, EFFECT_SDS.lieAndType) +
-          effect(key, EFFECT_SDS.cell) +
-          (effect('slope', EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd,
+  /** What a cell's surface, type, distance and itself make of one of its spreads. */
+  const effectOn = (spread: string, { surface, shotType, key, distanceM }: Cell) =>
+    effect(`${spread} ${surface}`, EFFECT_SDS.lie) +
+    effect(`${spread} ${shotType}`, EFFECT_SDS.type) +
+    effect(`${spread} ${surface} ${shotType}`, EFFECT_SDS.lieAndType) +
+    effect(`${spread} ${key}`, EFFECT_SDS.cell) +
+    (effect(`${spread} slope`, EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd;
+  const [putts, others] = [true, false].map((putt) => cells.filter(({ shotType }) => (shotType === 'putt') === putt)) as [Cell[], Cell[]];
+  const putting = referencePutting(level);
+  return {
+    level,
+    putting,
+    puttingIn: Object.fromEntries(
+      putts.map((cell) => [
+        cell.key,
+        {
+          angle: putting.angle * Math.exp(effectOn('direction', cell)),
+          distance: putting.distance * Math.exp(effectOn('length', cell)),
+        },
       ]),
-  );
-  const of = referencePutting(level);
-  const putting = {
-    angle: of.angle * Math.exp(factor * EFFECT_SDS.angle * random.normal()),
-    distance: of.distance * Math.exp(factor * EFFECT_SDS.length * random.normal()),
+    ),
+    effects: Object.fromEntries(others.map((cell) => [cell.key, effectOn('left', cell)])),
   };
-  return { level, putting, effects };
 }
 
 const green = (distanceM: number) => ({ shotType: 'putt', surface: 'green', distanceM }) as const;
 
 /** What a player really loses in each cell against their level, in strokes: of many balls, the same for both. */
 export function trueLost(player: PlayerTruth, cells: readonly Cell[], reference: Reference, balls: number, random: Random): number[] {
-  const of = referencePutting(player.level);
-  const [own, level] = [expectedPutts(player.putting), expectedPutts(of)];
+  const level = expectedPutts(referencePutting(player.level));
   return cells.map((cell) => {
-    if (cell.shotType === 'putt') return own(cell.distanceM / METRES_PER.ft) - level(cell.distanceM / METRES_PER.ft);
+    const ft = cell.distanceM / METRES_PER.ft;
+    if (cell.shotType === 'putt') return expectedPutts(puttingOf(player, cell.distanceM))(ft) - level(ft);
+    // Both play the same balls: what chance did to one it did to the other, and what differs is skill.
+    const seed = Math.floor(random.uniform() * 2 ** 31);
     const mean = (truth: PlayerTruth) => {
+      const random = seededRandom(seed);
       let sum = 0;
       for (let n = 0; n < balls; n++) {
         const { holed, leftM } = simulateShot(truth, cell, 0, reference, random);
@@ -72,7 +80,17 @@ export function trueLost(player: PlayerTruth, cells: readonly Cell[], reference:
 export type Kinds = { exact: number; ring: number; circle: number; strokes: number };
 export const MIXED: Kinds = { exact: 0.25, ring: 0.3, circle: 0.2, strokes: 0.25 };
 
-const RINGS_FT = [3, 6, 10, 15];
+/** Rings as a coach draws them, in shares of what a good player leaves from there; the circle is the second. */
+const RINGS = [0.5, 1, 1.75, 2.5];
+/** A good player, to whom targets are sized, whoever plays at them. */
+const SIZED_TO = 10;
+
+/** What is about the middle of what a good player leaves, in whole feet: of putts, of those that are missed. */
+function sizeM({ shotType, surface, distanceM }: Cell, reference: Reference): number {
+  const ft =
+    shotType === 'putt' ? 0.08 * (distanceM / METRES_PER.ft) : reference.shot(SIZED_TO, shotType, surface, distanceM)!.medianLeftFt;
+  return Math.max(1, Math.round(ft)) * METRES_PER.ft;
+}
 
 /** Evidence of so many balls, unevenly spread over the cells. */
 export function evidenceOf(
@@ -95,39 +113,40 @@ export function evidenceOf(
     let at = random.uniform() * sum;
     const i = Math.min(cells.length - 1, shares.findIndex((share) => (at -= share) < 0) >>> 0);
     const cell = cells[i]!;
-    const base = { cell: cell.key, distanceM: Math.round(cell.distanceM * 4) / 4, lo: 0, hi: 0, blur: 0, value: 0, lie: 0 };
+    const base = { cell: cell.key, distanceM: placeOf(cell.distanceM), lo: 0, hi: 0, blur: 0, value: 0, lie: 0 };
     const add = (one: Omit<Group, 'n'>) => addTo(groups, one, 1);
     const stopped = simulateShot(player, cell, day, reference, random);
     const { holed } = stopped;
     const leftM = Math.max(NEAREST_M, stopped.leftM);
-    if (cell.shotType === 'putt') {
-      const one: Omit<Group, 'n'> = { ...base, kind: 'made', value: holed ? 1 : 0 };
-      add(one);
-      addTo(exactOnly, one, 1);
-      raw.push({ cell: i, strokes: holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft)) });
-      continue;
-    }
     const how = random.uniform();
-    const exact: Omit<Group, 'n'> = { ...base, kind: 'between', ...binOf(leftM), blur: BLUR.tape };
-    const inHole: Omit<Group, 'n'> = { ...base, kind: 'holed' };
-    if (how < kinds.exact) {
-      add(holed ? inHole : exact);
-      addTo(exactOnly, holed ? inHole : exact, 1);
-      raw.push({ cell: i, strokes: holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft)) });
-    } else if (how < kinds.exact + kinds.ring) {
-      const edges = [0, ...RINGS_FT.map((ft) => ft * METRES_PER.ft), Infinity];
-      const ring = edges.findIndex((edge) => leftM < edge);
-      add(holed ? inHole : { ...base, kind: 'between', lo: edges[ring - 1]!, hi: edges[ring]! });
-    } else if (how < kinds.exact + kinds.ring + kinds.circle) {
-      const radius = 6 * METRES_PER.ft;
-      add(holed ? inHole : { ...base, kind: 'between', lo: leftM < radius ? 0 : radius, hi: leftM < radius ? radius : Infinity });
-    } else {
+    /** Putts with which it is finished: on the level of how it is putted from there. */
+    const finish = () => {
       let strokes = 1;
       for (let from = holed ? 0 : leftM; from > 0 && strokes < 4; strokes++) {
         const putt = simulateShot(player, green(from), day, reference, random);
         from = putt.holed ? 0 : Math.max(NEAREST_M, putt.leftM);
       }
-      add({ ...base, kind: 'strokes', value: Math.min(3, strokes) });
+      return strokes;
+    };
+    const putt = cell.shotType === 'putt';
+    const missed = putt ? ('leave' as const) : ('between' as const);
+    const inHole: Omit<Group, 'n'> = putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
+    const exact: Omit<Group, 'n'> = { ...base, kind: missed, ...binOf(leftM), blur: BLUR.tape };
+    if (how < kinds.exact) {
+      add(holed ? inHole : exact);
+      addTo(exactOnly, holed ? inHole : exact, 1);
+      raw.push({ cell: i, strokes: holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft)) });
+    } else if (how < kinds.exact + kinds.ring) {
+      const edges = [0, ...RINGS.map((share) => share * sizeM(cell, reference)), Infinity];
+      const ring = edges.findIndex((edge) => leftM < edge);
+      add(holed ? inHole : { ...base, kind: missed, lo: edges[ring - 1]!, hi: edges[ring]! });
+    } else if (how < kinds.exact + kinds.ring + kinds.circle) {
+      const radius = sizeM(cell, reference);
+      add(holed ? inHole : { ...base, kind: missed, lo: leftM < radius ? 0 : radius, hi: leftM < radius ? radius : Infinity });
+    } else {
+      const strokes = finish();
+      const kind = putt ? ('putted' as const) : ('strokes' as const);
+      add(putt && holed ? inHole : { ...base, kind, value: Math.min(3, strokes) });
       raw.push({ cell: i, strokes });
     }
   }

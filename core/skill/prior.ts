@@ -1,4 +1,3 @@
-import { cholesky } from '../math/linear';
 import { normalQuantile } from '../math/normal';
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
@@ -35,8 +34,10 @@ export type Prior = {
   offGreen: number;
   level: number;
   putting: PuttingSkill;
-  /** Cholesky factor of the covariance of δ, `offGreen` square. */
-  factor: Float64Array;
+  /** Where each cell stands among them, by its key. */
+  index: ReadonlyMap<string, number>;
+  /** The covariance of δ, `offGreen` square. */
+  covariance: Float64Array;
   /** ln of the median distance left in metres, and of the cap under which a ball is in the hole, at a distance in metres. */
   at: (cell: number, distanceM: number) => { mu: number; logCap: number };
   /** Where a putt of so many metres lies among the bands: weights that add up to 1. */
@@ -58,7 +59,8 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
     offGreen,
     level,
     putting: referencePutting(reference.clamp(level)),
-    factor: cholesky(covariance(cells.slice(0, offGreen)), offGreen),
+    index: new Map(cells.map((cell, i) => [cell.key, i])),
+    covariance: covariance(cells.slice(0, offGreen)),
     at(cell, distanceM) {
       const key = `${cell}|${distanceM}`;
       let found = memo.get(key);

@@ -57,9 +57,58 @@ export function makeParts({ angle, distance }: PuttingSkill, ft: number): { rate
   };
 }
 
+/** Places across the line that stand for all of them, where a leave is looked at. */
+const ACROSS = 10;
+/** Farther out, in standard deviations, no ball stops. */
+const FAR = 4.5;
+
+/**
+ * The probability that a putt from `ft` feet is missed and stops between `lo` and `hi` feet from the hole, and how it
+ * changes with the logarithm of either spread. Where it stops is normal along the line about a foot past, and across it;
+ * balls that would have stopped in there but dropped on the way are taken off.
+ */
+export function leaveParts({ angle, distance }: PuttingSkill, ft: number, lo: number, hi: number) {
+  const along = (ft + OVER_FT) * distance;
+  const across = ft * angle;
+  const [out, near] = [inside(along, across, hi), inside(along, across, lo)];
+  const reach = HOLE_FT - BALL_FT;
+  const line = (ft <= reach ? Math.PI / 2 : Math.asin(reach / ft)) / angle;
+  const onLine = 2 * normalCdf(line) - 1;
+  const [from, to] = [Math.min(lo, TOLERANCE_FT), Math.min(hi, TOLERANCE_FT)].map((end) => (end - OVER_FT) / along) as [number, number];
+  const dropped = normalCdf(to) - normalCdf(from);
+  return {
+    rate: out.p - near.p - onLine * dropped,
+    byAngle: out.byAcross - near.byAcross + 2 * density(line) * line * dropped,
+    byDistance: out.byAlong - near.byAlong + onLine * (density(to) * to - density(from) * from),
+  };
+}
+
+/** The probability of stopping within `radius` feet of the hole, with its slopes in the logarithms of both spreads. */
+function inside(along: number, across: number, radius: number): { p: number; byAlong: number; byAcross: number } {
+  if (radius <= 0) return { p: 0, byAlong: 0, byAcross: 0 };
+  if (radius > OVER_FT + FAR * (along + across)) return { p: 1, byAlong: 0, byAcross: 0 };
+  const widest = Math.asin(Math.min(1, (FAR * across) / radius));
+  const step = widest / ACROSS;
+  let [p, byAlong, byAcross] = [0, 0, 0];
+  for (let n = 0; n < ACROSS; n++) {
+    const t = (n + 0.5) * step;
+    const [side, chord] = [(radius * Math.sin(t)) / across, radius * Math.cos(t)];
+    // Both sides of the line.
+    const weight = (2 * step * chord * density(side)) / across;
+    const [short, long] = [(-chord - OVER_FT) / along, (chord - OVER_FT) / along];
+    const part = normalCdf(long) - normalCdf(short);
+    p += weight * part;
+    byAlong += weight * (density(short) * short - density(long) * long);
+    byAcross += weight * part * (side * side - 1);
+  }
+  return { p, byAlong, byAcross };
+}
+
 /** Slices of a normal spread between two probabilities: the quantiles in the middle of `n` equally likely parts. */
-function slices(from: number, to: number, n: number): number[] {
-  return Array.from({ length: n }, (_, i) => normalQuantile(Math.min(1 - 1e-15, Math.max(1e-300, from + ((i + 0.5) / n) * (to - from)))));
+function slices(from: number, to: number, n: number): Float64Array {
+  const middles = new Float64Array(n);
+  for (let i = 0; i < n; i++) middles[i] = normalQuantile(Math.min(1 - 1e-15, Math.max(1e-300, from + ((i + 0.5) / n) * (to - from))));
+  return middles;
 }
 
 const GRID_FROM_FT = 0.1;
@@ -87,10 +136,7 @@ export function expectedPutts(skill: PuttingSkill): (ft: number) => number {
   };
 
   // Where each leave lies on the grid does not change from sweep to sweep.
-  const leaves = at.map((ft) => {
-    const all = leavesFrom(skill, ft);
-    return { p: Float64Array.from(all, ({ p }) => p), place: Float64Array.from(all, (leave) => placeOf(leave.ft)) };
-  });
+  const leaves = at.map((ft) => leavesFrom(skill, ft, placeOf));
   for (let sweep = 0; sweep < 60; sweep++) {
     let moved = 0;
     for (let i = 0; i < leaves.length; i++) {
@@ -108,26 +154,37 @@ export function expectedPutts(skill: PuttingSkill): (ft: number) => number {
   return read;
 }
 
-/** Where missed putts from `ft` feet stop, each with its probability; the probabilities add up to that of missing. */
-function leavesFrom(skill: PuttingSkill, ft: number): { p: number; ft: number }[] {
+/** The probability of missing a putt from `ft` feet and holing the next one, from where it stopped. */
+export function nextPutt(skill: PuttingSkill, ft: number): number {
+  const { p, place: leaves } = leavesFrom(skill, ft, (left) => Math.max(0.01, left));
+  return p.reduce((sum, chance, n) => sum + chance * makeRate(skill, leaves[n]!), 0);
+}
+
+const ALL_LENGTHS = slices(0, 1, 24);
+
+/**
+ * Where missed putts from `ft` feet stop, as places on a grid, each with its probability; the probabilities add up to that
+ * of missing.
+ */
+function leavesFrom(skill: PuttingSkill, ft: number, placeOf: (ft: number) => number): { p: Float64Array; place: Float64Array } {
   const { widest, onLine, short, long } = chances(skill, ft);
-  const mean = ft + OVER_FT;
   const edge = normalCdf(widest / skill.angle);
   const parts = [
-    { p: 1 - onLine, angles: slices(edge, 1, 12), lengths: slices(0, 1, 24) },
+    { p: 1 - onLine, angles: slices(edge, 1, 12), lengths: ALL_LENGTHS },
     { p: onLine * short, angles: slices(0.5, edge, 4), lengths: slices(0, short, 12) },
     { p: onLine * long, angles: slices(0.5, edge, 4), lengths: slices(1 - long, 1, 12) },
   ].filter((part) => part.p > 1e-12);
-  return parts.flatMap(({ p, angles, lengths }) =>
-    angles.flatMap((a) =>
-      lengths.map((l) => {
-        const angle = Math.min(a * skill.angle, Math.PI);
-        const rolled = Math.max(0, mean * (1 + skill.distance * l));
-        return {
-          p: p / (angles.length * lengths.length),
-          ft: Math.sqrt(rolled * rolled + ft * ft - 2 * rolled * ft * Math.cos(angle)),
-        };
-      }),
-    ),
-  );
+  const size = parts.reduce((sum, { angles, lengths }) => sum + angles.length * lengths.length, 0);
+  const all = { p: new Float64Array(size), place: new Float64Array(size) };
+  let n = 0;
+  for (const { p, angles, lengths } of parts)
+    for (const a of angles) {
+      const cosine = Math.cos(Math.min(a * skill.angle, Math.PI));
+      for (const l of lengths) {
+        const rolled = Math.max(0, (ft + OVER_FT) * (1 + skill.distance * l));
+        all.p[n] = p / (angles.length * lengths.length);
+        all.place[n++] = placeOf(Math.sqrt(rolled * rolled + ft * ft - 2 * rolled * ft * cosine));
+      }
+    }
+  return all;
 }

@@ -1,4 +1,4 @@
-import type { Lost } from './posterior';
+import type { Lost } from './judge';
 
 /** What the draws say of one cell: strokes lost per shot or round, and how surely it is among the weakest. */
 export type Rank = {

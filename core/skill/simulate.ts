@@ -9,6 +9,8 @@ import type { Reference } from './reference';
 export type PlayerTruth = {
   level: number;
   putting: PuttingSkill;
+  /** Where putting differs from band to band: by cell key. */
+  puttingIn?: Readonly<Record<string, PuttingSkill>>;
   /** By cell key (`cellKey`): + is worse than the level. */
   effects: Readonly<Record<string, number>>;
 };
@@ -24,14 +26,44 @@ export function cellKey(shotType: ShotType, surface: Surface, distanceM: number)
 /** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
 const MEDIAN_IN_DEPTH_SDS = 0.878;
 const SHORT_SDS = 0.15;
+/** What share of such balls more stop inside a distance longer by one in its logarithm, about the median. */
+const INSIDE_PER_LOG = 0.62;
+/** As a share of the distance, the farthest that a mishit ends from the hole, short or past. */
+const MISHIT_REACH = 0.85;
 /** How wide of the hole's middle a ball may pass and how far past it may be going to still drop, in metres. */
 const DROPS_WIDE_M = 0.036;
 const DROPS_PAST_M = 0.9;
 
+/** Mishits are rarer from a good lie and more frequent from a bad one: by how much. A judgement. */
+const MISHITS_FROM: Readonly<Record<Surface, number>> = {
+  green: 0,
+  fringe: 0.6,
+  fairway: 0.8,
+  light_rough: 1,
+  bare: 1.3,
+  heavy_rough: 1.4,
+  sand: 1.4,
+};
+
+/** How often a level mishits: 2% at level 0, 22% at 28, of an ordinary lie. */
+export function mishitRate(level: number, surface: Surface): number {
+  return MISHITS_FROM[surface] * (0.02 + (0.2 * level) / 28);
+}
+
+/**
+ * The depth SD at which half of all balls, mishits included, stop inside the median: where more of the others must, they
+ * spread less, by how steep their distribution is there.
+ */
+function depthSdOf(medianM: number, rate: number, distanceM: number): number {
+  const mishitsInside = Math.min(1, medianM / (MISHIT_REACH * distanceM));
+  const othersInside = (0.5 - rate * mishitsInside) / (1 - rate);
+  return (medianM / MEDIAN_IN_DEPTH_SDS) * Math.exp((0.5 - othersInside) / INSIDE_PER_LOG);
+}
+
 /**
  * One ball of a simulated player. Off the green, depth and width are normal about a point a little short, sized to the
- * reference player's median times the effects, with a chance of a mishit that ends anywhere from 85% short to 85% past
- * (2% at level 0, 22% at 28): heavier-tailed than any smooth model on purpose. A putt is its direction and its length.
+ * reference player's median times the effects, with a chance of a mishit (`mishitRate`) that ends anywhere from 85% short to
+ * 85% past: heavier-tailed than any smooth model on purpose. A putt is its direction and its length.
  * @param day the day's form, added to the effects
  * @throws RangeError where the reference has no such shot
  */
@@ -42,16 +74,22 @@ export function simulateShot(
   reference: Reference,
   random: Random,
 ): Stopped {
-  if (shot.shotType === 'putt') return simulatePutt(truth.putting, shot.distanceM, day, random);
+  if (shot.shotType === 'putt') return simulatePutt(puttingOf(truth, shot.distanceM), shot.distanceM, day, random);
+  const own = truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0;
   const level = reference.shot(truth.level, shot.shotType, shot.surface, shot.distanceM);
   if (!level) throw new RangeError(`the reference has no ${shot.shotType} from ${shot.surface}`);
-  const effect = (truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0) + day;
-  const depthSd = (level.medianLeftFt * METRES_PER.ft * Math.exp(effect)) / MEDIAN_IN_DEPTH_SDS;
-  const mishit = random.uniform() < 0.02 + (0.2 * truth.level) / 28;
-  const depth = mishit ? shot.distanceM * 0.85 * (2 * random.uniform() - 1) : depthSd * (random.normal() - SHORT_SDS);
+  const rate = mishitRate(truth.level, shot.surface);
+  const depthSd = Math.exp(own + day) * depthSdOf(level.medianLeftFt * METRES_PER.ft, rate, shot.distanceM);
+  const mishit = random.uniform() < rate;
+  const depth = mishit ? shot.distanceM * MISHIT_REACH * (2 * random.uniform() - 1) : depthSd * (random.normal() - SHORT_SDS);
   const width = (depthSd / 2) * random.normal();
   const holed = !mishit && Math.abs(width) < DROPS_WIDE_M && depth >= 0 && depth < DROPS_PAST_M;
   return stopped(holed, depth, width);
+}
+
+/** How a player putts from so far. */
+export function puttingOf({ putting, puttingIn }: PlayerTruth, distanceM: number): PuttingSkill {
+  return puttingIn?.[cellKey('putt', 'green', distanceM)] ?? putting;
 }
 
 /** A putt: direction and length are normal, aimed a foot past; it drops where line and length allow. */

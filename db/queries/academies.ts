@@ -22,6 +22,7 @@ export async function coachIn(db: Db, userId: string, slug: string): Promise<{ a
       clubM: academy.clubM,
       putterM: academy.putterM,
       flagstickM: academy.flagstickM,
+      halfLifeDays: academy.halfLifeDays,
     })
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))

@@ -50,6 +50,16 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
   });
 }
 
+/** Keeps how often each kind of shot comes up in a player's rounds; null: as often as at the level. */
+export async function saveRoundMix(db: Db, actor: Actor, playerId: string, roundMix: Record<string, number> | null): Promise<void> {
+  await db.update(player).set({ roundMix }).where(mine(actor, playerId));
+}
+
+/** Keeps which shots a player dreads, by their own rating. */
+export async function saveDreads(db: Db, actor: Actor, playerId: string, dreads: Record<string, number>): Promise<void> {
+  await db.update(player).set({ dreads }).where(mine(actor, playerId));
+}
+
 /** Keeps how long a pace is, in metres: of a player, or (without one) of the coach, for the whole academy. */
 export async function savePace(db: Db, actor: Actor, playerId: string | null, paceM: number | null): Promise<void> {
   if (playerId === null) await db.update(academy).set({ paceM }).where(eq(academy.academyId, actor.academyId));

@@ -2,3 +2,4 @@ export * from './auth';
 export * from './people';
 export * from './games';
 export * from './shots';
+export * from './skill';

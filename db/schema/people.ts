@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { check, doublePrecision, foreignKey, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { HALF_LIFE_DAYS } from '@/core/skill/diagnose';
+import { check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at, metres } from './columns';
 
@@ -15,6 +16,8 @@ export const academy = pgTable(
     clubM: metres(),
     putterM: metres(),
     flagstickM: metres(),
+    /** After how many days a ball counts half for what is believed of a skill; null: never less. */
+    halfLifeDays: integer().default(HALF_LIFE_DAYS),
   },
   (t) => [primaryKey({ columns: [t.academyId] })],
 );
@@ -35,6 +38,10 @@ export const player = pgTable(
     paceM: metres(),
     clubM: metres(),
     putterM: metres(),
+    /** How often each skill cell comes up in 18 holes, where it differs from the level's: uses by cell key. */
+    roundMix: jsonb().$type<Record<string, number>>(),
+    /** The shots that the player dreads, by their own rating from 1 to 5: by shot type and surface. */
+    dreads: jsonb().$type<Record<string, number>>(),
     /** Counts up whenever the evidence of the player changes. */
     evidenceRev: integer().notNull().default(0),
     createdAt: at().notNull().defaultNow(),

@@ -16,7 +16,6 @@ import {
 import {
   bigint,
   boolean,
-  date,
   doublePrecision,
   foreignKey,
   index,
@@ -28,7 +27,6 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { bytea } from './bytea';
 import { academyId, at, metres } from './columns';
 import { session } from './games';
 import { player } from './people';
@@ -117,23 +115,6 @@ export const shot = pgTable(
     index('shot_by_session').on(t.academyId, t.sessionId, t.turnNo, t.serverSeq),
     index('shot_by_player').on(t.academyId, t.playerId, t.shotType, t.surface),
     foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
-    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
-  ],
-);
-
-/** A fitted skill model, kept only to save time. */
-export const posterior = pgTable(
-  'posterior',
-  {
-    academyId: academyId(),
-    playerId: uuid().notNull(),
-    evidenceRev: integer().notNull(),
-    halfLifeDays: integer().notNull(),
-    asOf: date().notNull(),
-    blob: bytea().notNull(),
-  },
-  (t) => [
-    primaryKey({ columns: [t.academyId, t.playerId, t.evidenceRev, t.halfLifeDays, t.asOf] }),
     foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
   ],
 );

@@ -3,12 +3,12 @@ import { SettingsForm } from './settings-form';
 
 export async function SettingsRoom({ slug }: { slug: string }) {
   const { academy } = await requireCoach(slug);
-  const { name, units, timeZone, paceM, clubM, putterM, flagstickM } = academy;
+  const { name, units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">{name}</h1>
-      <SettingsForm slug={slug} initial={{ units, timeZone, paceM, clubM, putterM, flagstickM }} timeZones={timeZones} />
+      <SettingsForm slug={slug} initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays }} timeZones={timeZones} />
     </div>
   );
 }

@@ -1,0 +1,85 @@
+import { seededRandom } from '../math/random';
+import type { Cell } from './cells';
+import type { Evidence } from './evidence';
+import { fit } from './fit';
+import type { Lost } from './judge';
+import type { SkillModel } from './model';
+import { drawsOf, type Draw } from './posterior';
+import { ranksOf, type Rank } from './ranks';
+import { troubleOf } from './trouble';
+
+/** How many players that the evidence allows stand for all of them: a probability is known to 2.5 points. */
+export const DRAWS = 400;
+/** The same draws for the same evidence, on every screen and in the command line. */
+const SEED = 1;
+/** A ball from two months ago counts half. A judgement: skill drifts, and a season is two or three times as long. */
+export const HALF_LIFE_DAYS = 60;
+
+/** What is believed of a player who was entered with a level: fitted once, and read against any level. */
+export type Belief = { level: number; draws: Draw[] };
+
+export function believe(evidence: Pick<Evidence, 'groups'>, model: SkillModel, level: number): Belief {
+  return { level, draws: drawsOf(fit(evidence.groups, model.prior(level)), DRAWS, seededRandom(SEED)) };
+}
+
+/** What the records say of one cell. */
+export type Finding = Cell & {
+  balls: number;
+  /** When it was last practised; null: never. */
+  lastAt: Date | null;
+  expectedStrokes: number;
+  referenceStrokes: number;
+  /** How often it comes up in 18 holes. */
+  uses: number;
+  /** By how many strokes single balls differ, where they differ by their skill's own spread: s·dE/dμ, or a putt's make or miss. */
+  perBall: number;
+  perShot: Rank;
+  perRound: Rank;
+};
+
+/** Against what strokes are counted. */
+export type Against = {
+  level: number;
+  /** Uses in a round, by cell key. */
+  mix: ReadonlyMap<string, number>;
+  /** Strokes that are expected of each cell instead of the level's, such as a squad's average. */
+  par?: readonly number[];
+};
+
+export type Diagnosis = { findings: Finding[]; lost: Lost };
+
+/** Where a player's strokes go: every cell, in the order of the model's cells. */
+export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, { level, mix, par }: Against): Diagnosis {
+  const { reference } = model;
+  const judge = model.judge(belief.level, level);
+  const { prior } = judge;
+  const random = seededRandom(SEED);
+  const expects = prior.cells.map((_, i) => judge.levelExpects(i));
+  const lost = judge.lost(belief.draws).map((values, i) => {
+    const cell = prior.cells[i]!;
+    const shift = par ? expects[i]! - par[i]! : 0;
+    const finishes = evidence.finishes.get(cell.key);
+    if (!finishes && shift === 0) return values;
+    const table = reference.shot(level, cell.shotType, cell.surface, cell.distanceM)?.expectedStrokes ?? expects[i]!;
+    const { mean, sd } = troubleOf(finishes ?? [], level, reference, Math.max(0, table - expects[i]!));
+    return values.map((value) => value + shift + mean + sd * random.normal());
+  });
+  const uses = prior.cells.map((cell) => mix.get(cell.key) ?? 0);
+  const [perShot, perRound] = [ranksOf(lost), ranksOf(lost, uses)];
+  const findings = prior.cells.map((cell, i): Finding => {
+    const reached = evidence.cells.get(cell.key);
+    const referenceStrokes = par?.[i] ?? expects[i]!;
+    return {
+      ...cell,
+      balls: reached?.balls ?? 0,
+      lastAt: reached?.lastAt ?? null,
+      expectedStrokes: referenceStrokes + perShot[i]!.mean,
+      referenceStrokes,
+      uses: uses[i]!,
+      perBall: judge.perBall(i),
+      perShot: perShot[i]!,
+      perRound: perRound[i]!,
+    };
+  });
+  return { findings, lost };
+}

@@ -1,0 +1,96 @@
+import { finishingPutts } from '../shot/finishing';
+import type { Shot } from '../shot/shot';
+import { addTo, binOf, groupOf, type Ball, type Group } from './groups';
+import { cellKey } from './simulate';
+
+/** Balls that say the same of the same place: how many, how much they weigh by their age, and when the last was played. */
+export type Tally = { ball: Ball; balls: number; weight: number; lastAt: Date };
+
+/** What a player's records say, sorted for the model and for the boards. */
+export type Evidence = {
+  groups: Group[];
+  /** By cell: how many balls, the putts inside records of strokes included, and when the last was played. */
+  cells: Map<string, { balls: number; lastAt: Date }>;
+  /** By cell, where any ball's finish or penalty was marked: all whose distance left is known, or that are out. */
+  finishes: Map<string, Tally[]>;
+  balls: number;
+};
+
+const DAY_MS = 86_400_000;
+
+/** How much a ball of some age counts: half as much after each half-life; all alike without one. */
+export function weightOf(ageMs: number, halfLifeDays: number | null): number {
+  return halfLifeDays === null ? 1 : 2 ** (-Math.max(0, ageMs) / (halfLifeDays * DAY_MS));
+}
+
+/** Balls as tallies of one each. Balls after `asOf`, from which ages are counted, are left out. */
+export function talliesOf(
+  shots: readonly Shot[],
+  asOf: Date,
+  halfLifeDays: number | null,
+  zoneOf: (shot: Shot) => number | null = () => null,
+): Tally[] {
+  return shots.flatMap((shot) => {
+    const lastAt = new Date(shot.playedAt);
+    const ageMs = asOf.getTime() - lastAt.getTime();
+    if (ageMs < 0) return [];
+    return [{ ball: { ...shot, zoneM: zoneOf(shot) }, balls: 1, weight: weightOf(ageMs, halfLifeDays), lastAt }];
+  });
+}
+
+/** Sorts tallies, however they were counted, into evidence. */
+export function gather(tallies: readonly Tally[]): Evidence {
+  const groups = new Map<string, Group>();
+  const cells: Evidence['cells'] = new Map();
+  const finishes: Evidence['finishes'] = new Map();
+  const marked = new Set<string>();
+  let all = 0;
+  for (const tally of tallies.flatMap(withPutts)) {
+    const { ball, balls, weight, lastAt } = tally;
+    const one = groupOf(ball);
+    if (one) {
+      addTo(groups, one, weight);
+      const held = cells.get(one.cell);
+      const count = balls * ball.nBalls;
+      all += count;
+      cells.set(one.cell, { balls: (held?.balls ?? 0) + count, lastAt: held && held.lastAt > lastAt ? held.lastAt : lastAt });
+    }
+    if (!saysWhere(ball)) continue;
+    const cell = cellKey(ball.shotType, ball.surface, ball.distanceM);
+    if ((ball.finish !== null && ball.finish !== 'green') || ball.penalty > 0) marked.add(cell);
+    finishes.set(cell, [...(finishes.get(cell) ?? []), tally]);
+  }
+  for (const cell of finishes.keys()) if (!marked.has(cell)) finishes.delete(cell);
+  return { groups: [...groups.values()], cells, finishes, balls: all };
+}
+
+/** Whether a ball from off the green says how its finish compares with its distance. */
+function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish, nBalls }: Ball): boolean {
+  if (counts !== 'ordinary' || shotType === 'putt' || nBalls > 1) return false;
+  return holed || leftM !== null || leftMinM !== null || leftMaxM !== null || finish === 'out';
+}
+
+/** A tally with the putts that are inside its record of strokes, from the middle of the bin that its distance left is in. */
+function withPutts(tally: Tally): Tally[] {
+  const putts = finishingPutts(tally.ball);
+  if (!putts) return [tally];
+  const { lo, hi } = binOf(putts.distanceM);
+  const ball: Ball = {
+    ...tally.ball,
+    shotType: 'putt',
+    surface: 'green',
+    sit: 'clean',
+    stance: 'flat',
+    target: 'hole',
+    distanceM: Math.sqrt(lo * hi),
+    holed: putts.strokes === 1,
+    strokes: putts.strokes,
+    leftM: null,
+    leftMinM: null,
+    leftMaxM: null,
+    finish: null,
+    landed: null,
+    zoneM: null,
+  };
+  return [tally, { ...tally, ball }];
+}

@@ -1,0 +1,79 @@
+import type { Finding } from './diagnose';
+import type { Lost } from './judge';
+
+/** Which way a board counts: each shot alike, or each as often as it comes up in a round. */
+export type Per = 'shot' | 'round';
+
+export const rankOf = (finding: Finding, per: Per) => (per === 'shot' ? finding.perShot : finding.perRound);
+
+/** The probability that cell `a` loses at least as much as cell `b`. */
+export function losesMore({ lost }: { lost: Lost }, weights: readonly number[], a: number, b: number): number {
+  const [one, other] = [lost[a]!, lost[b]!];
+  let more = 0;
+  for (let i = 0; i < one.length; i++) if (one[i]! * weights[a]! >= other[i]! * weights[b]!) more++;
+  return one.length === 0 ? 0 : more / one.length;
+}
+
+/** Cells that can't be told apart from the first: the chance that one of them loses more than it is above this. */
+const TOLD_APART = 0.2;
+
+/** The weakest cell, and those that can't be told apart from it yet, likeliest first; indices of findings. */
+export type Weakest = { first: number; near: number[] };
+
+/**
+ * The cell that is likeliest among the three weakest, with its near-ties. Cells that gain are nobody's weakness.
+ * @returns null where no cell is likelier to lose than to gain
+ */
+export function weakestOf(diagnosis: { findings: readonly Finding[]; lost: Lost }, per: Per): Weakest | null {
+  const { findings } = diagnosis;
+  const weights = findings.map((finding) => (per === 'shot' ? 1 : finding.uses));
+  const order = findings
+    .map((_, i) => i)
+    .filter((i) => rankOf(findings[i]!, per).mean > 0)
+    .sort((a, b) => {
+      const [one, other] = [rankOf(findings[a]!, per), rankOf(findings[b]!, per)];
+      return other.weakest3 - one.weakest3 || other.mean - one.mean;
+    });
+  const [first, ...others] = order;
+  if (first === undefined) return null;
+  return { first, near: others.filter((i) => losesMore(diagnosis, weights, i, first) > TOLD_APART) };
+}
+
+/**
+ * Of an exactly measured ball, how much one whose ring is known tells about a player: from .4 to .9, by how well the
+ * rings fit; a judgement in between.
+ */
+const RINGS_TELL = 0.6;
+/** Two cells are told apart when it is four to one which loses more. */
+const Z_SURE = 0.8416212335729143;
+/** More balls than this are no advice. */
+const MOST = 2000;
+
+/**
+ * About how many more balls of each of two cells would tell which of them loses more: until the gap between their means
+ * is as wide as four chances in five need. A cell's variance after n balls is v/(1 + v·n·e/(s·dE/dμ)²), with e what a ball
+ * whose ring is known tells of an exact one, and s·dE/dμ the strokes by which balls of the cell spread.
+ * @returns null where more than 2,000 would be needed
+ */
+export function ballsToSettle(diagnosis: { findings: readonly Finding[]; lost: Lost }, per: Per, a: number, b: number): number | null {
+  const of = (i: number) => {
+    const finding = diagnosis.findings[i]!;
+    const weight = per === 'shot' ? 1 : finding.uses;
+    const values = diagnosis.lost[i]!;
+    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+    const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / values.length;
+    return { mean: weight * mean, variance: weight * weight * variance, ball: (weight * finding.perBall) ** 2 };
+  };
+  const [one, other] = [of(a), of(b)];
+  const gap = Math.abs(one.mean - other.mean);
+  const after = (n: number) =>
+    [one, other].reduce((sum, { variance, ball }) => sum + variance / (1 + (variance * n * RINGS_TELL) / Math.max(1e-9, ball)), 0);
+  if (after(MOST) * Z_SURE ** 2 > gap * gap) return null;
+  let [low, high] = [0, MOST];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (after(middle) * Z_SURE ** 2 > gap * gap) low = middle;
+    else high = middle;
+  }
+  return high;
+}

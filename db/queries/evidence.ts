@@ -1,0 +1,146 @@
+import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
+import type { FIRMNESSES, Sit, Stance, TRAJECTORIES } from '@/core/golf/words';
+import type { Tally } from '@/core/skill/evidence';
+import { BINNING, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
+import type { ReferenceRow } from '@/core/skill/reference';
+import { toMetres } from '@/core/units/length';
+import { and, count, eq, gte, lte, max, min, sql, type SQL } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { posterior, reference, session, shot } from '../schema';
+
+/** Which balls a board looks at; what is not given does not restrict. */
+export type BallFilter = {
+  from?: Date;
+  /** Up to this moment, from which ages are counted too. */
+  asOf: Date;
+  gameId?: string;
+  sit?: Sit;
+  stance?: Stance;
+  trajectory?: (typeof TRAJECTORIES)[number];
+  clubLabel?: string;
+  firmness?: (typeof FIRMNESSES)[number];
+  wind?: string;
+};
+
+function filtered(actor: Actor, playerId: string, filter: BallFilter): SQL | undefined {
+  const { from, asOf, gameId, sit, stance, trajectory, clubLabel, firmness, wind } = filter;
+  return and(
+    eq(shot.academyId, actor.academyId),
+    eq(shot.playerId, playerId),
+    lte(shot.playedAt, asOf),
+    from && gte(shot.playedAt, from),
+    gameId ? eq(session.gameId, gameId) : undefined,
+    sit && eq(shot.sit, sit),
+    stance && eq(shot.stance, stance),
+    trajectory && eq(shot.trajectory, trajectory),
+    clubLabel ? eq(shot.clubLabel, clubLabel) : undefined,
+    firmness && eq(shot.firmness, firmness),
+    wind ? eq(shot.wind, wind) : undefined,
+  );
+}
+
+const edges = (bands: typeof PUTT_BANDS) =>
+  sql.raw(`array[${bands.flatMap(({ max, unit }) => (max === null ? [] : [toMetres(max, unit)])).join(',')}]::float8[]`);
+
+/**
+ * A player's balls, counted: those from one place, of one kind of record, with one outcome are one row, however many they
+ * are, so that what is read does not grow with the history. Distances left are sorted into the model's bins.
+ * @param halfLifeDays after how many days a ball counts half; null: all alike
+ */
+export async function tallyBalls(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+  filter: BallFilter,
+  halfLifeDays: number | null,
+): Promise<Tally[]> {
+  const ageDays = sql`extract(epoch from ${filter.asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
+  const zone = sql<number | null>`case when ${session.spec} -> 'scoring' ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null
+    then (${session.spec} -> 'scoring' ->> 'sizeM')::float8 end`;
+  const place = sql`round(ln(greatest(${shot.distanceM}, ${NEAREST_PLACE_M})) / ${PLACE}::float8)`;
+  const band = sql`case when ${shot.shotType} = 'putt'
+    then width_bucket(${shot.distanceM}, ${edges(PUTT_BANDS)}) else width_bucket(${shot.distanceM}, ${edges(OFF_GREEN_BANDS)}) end`;
+  const bin = sql`case when ${shot.leftM} is null then null
+    else greatest(0, least(${BINNING.bins - 1}, floor(ln(greatest(${shot.leftM}, 0.000001) / ${BINNING.fromM}::float8) / ${BINNING.step}::float8))) end`;
+  const same = {
+    shotType: shot.shotType,
+    surface: shot.surface,
+    sit: shot.sit,
+    stance: shot.stance,
+    target: shot.target,
+    holed: shot.holed,
+    leftMinM: shot.leftMinM,
+    leftMaxM: shot.leftMaxM,
+    strokes: shot.strokes,
+    penalty: shot.penalty,
+    finish: shot.finish,
+    landed: shot.landed,
+    measured: shot.measured,
+    nBalls: shot.nBalls,
+    sumLeftM: shot.sumLeftM,
+    counts: shot.counts,
+  };
+  const rows = await db
+    .select({
+      ...same,
+      zoneM: zone,
+      // Any of them stands for all: they lie in one place of one band, and stopped in one bin.
+      distanceM: sql<number>`${min(shot.distanceM)}`.mapWith(Number),
+      leftM: min(shot.leftM).mapWith(shot.leftM),
+      balls: count(),
+      weight:
+        halfLifeDays === null ? sql<number>`count(*)::float8` : sql<number>`sum(power(2::float8, -${ageDays} / ${halfLifeDays}::float8))`,
+      lastAt: max(shot.playedAt).mapWith(shot.playedAt),
+    })
+    .from(shot)
+    .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
+    .where(and(filtered(actor, playerId, filter), eq(shot.counts, 'ordinary')))
+    .groupBy(...Object.values(same), zone, place, band, bin);
+  return rows.map(({ balls, weight, lastAt, ...ball }) => ({ ball, balls, weight: Number(weight), lastAt: lastAt! }));
+}
+
+/** When the player's last ball was played that is evidence; null before there is one. */
+export async function lastEvidence(db: Db, actor: Actor, playerId: string): Promise<Date | null> {
+  const [row] = await db
+    .select({ at: max(shot.playedAt).mapWith(shot.playedAt) })
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), eq(shot.counts, 'ordinary')));
+  return row?.at ?? null;
+}
+
+export type HeldPosterior = Omit<typeof posterior.$inferSelect, 'academyId' | 'playerId'>;
+
+/** What was last believed of a player, whatever it was made from. */
+export async function heldPosterior(db: Db, actor: Actor, playerId: string): Promise<HeldPosterior | null> {
+  const [row] = await db
+    .select()
+    .from(posterior)
+    .where(and(eq(posterior.academyId, actor.academyId), eq(posterior.playerId, playerId)));
+  return row ?? null;
+}
+
+/** Keeps what is believed of a player, instead of what was. */
+export async function keepPosterior(db: Db, actor: Actor, playerId: string, held: HeldPosterior): Promise<void> {
+  await db
+    .insert(posterior)
+    .values({ academyId: actor.academyId, playerId, ...held })
+    .onConflictDoUpdate({ target: [posterior.academyId, posterior.playerId], set: held });
+}
+
+/** The coach's own rows of the reference, and how often they were changed: none and 0 where the shipped ones hold. */
+export async function ownReference(db: Db, actor: Actor): Promise<{ rows: ReferenceRow[]; revision: number }> {
+  const [row] = await db.select().from(reference).where(eq(reference.academyId, actor.academyId));
+  return row ? { rows: row.rows, revision: row.revision } : { rows: [], revision: 0 };
+}
+
+/** Puts a coach's own rows in the place of those of the reference; none: the shipped ones hold again. */
+export async function saveReference(db: Db, actor: Actor, rows: readonly ReferenceRow[]): Promise<void> {
+  await db
+    .insert(reference)
+    .values({ academyId: actor.academyId, rows: [...rows] })
+    .onConflictDoUpdate({
+      target: reference.academyId,
+      set: { rows: [...rows], revision: sql`${reference.revision} + 1`, changedAt: new Date() },
+    });
+}
