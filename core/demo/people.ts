@@ -1,5 +1,5 @@
 import type { PlayerForm } from '../people/player';
-import { cellKey } from '../skill/simulate';
+import { cellKey } from '../skill/cells';
 import { METRES_PER } from '../units/length';
 
 /**

@@ -3,7 +3,7 @@ import { playerSchema } from '../people/player';
 import { projectShots } from '../shot/project';
 import { shotEventSchema } from '../shot/shot';
 import { shippedReference as reference } from '../skill/reference';
-import { cellKey } from '../skill/simulate';
+import { cellKey } from '../skill/cells';
 import { skillTable, worstOf } from '../skill/table';
 import { idOf } from '../testing/make';
 import { METRES_PER } from '../units/length';

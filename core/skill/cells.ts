@@ -3,9 +3,13 @@ import { SHOT_TYPES, SURFACES, type ShotType, type Surface } from '../golf/words
 import { METRES_PER } from '../units/length';
 import type { Reference } from './reference';
 
+/** Names the skill cell of a shot: "pitch|light_rough|20". */
+export function cellKey(shotType: ShotType, surface: Surface, distanceM: number): string {
+  return `${shotType}|${surface}|${bandAt(shotType, distanceM)?.min ?? 'far'}`;
+}
+
 /** A skill cell: what the boards rank, played or not. */
 export type Cell = {
-  /** "pitch|light_rough|20", as `cellKey`. */
   key: string;
   shotType: ShotType;
   surface: Surface;
@@ -21,7 +25,7 @@ export function cellsOf(reference: Reference): Cell[] {
   for (const row of inPlay) {
     const distanceM = row.distance * METRES_PER[row.unit];
     const band = bandAt(row.shot_type, distanceM);
-    const key = `${row.shot_type}|${row.surface}|${band?.min}`;
+    const key = cellKey(row.shot_type, row.surface, distanceM);
     if (band && !seen.has(key)) seen.set(key, { key, shotType: row.shot_type, surface: row.surface, band, distanceM });
   }
   const rank = (cell: Cell) =>

@@ -1,7 +1,7 @@
 import { finishingPutts } from '../shot/finishing';
 import type { Shot } from '../shot/shot';
 import { addTo, binOf, groupOf, type Ball, type Group } from './groups';
-import { cellKey } from './simulate';
+import { cellKey } from './cells';
 
 /** Balls that say the same of the same place: how many, how much they weigh by their age, and when the last was played. */
 export type Tally = { ball: Ball; balls: number; weight: number; lastAt: Date };

@@ -1,7 +1,7 @@
 import type { Measure, Sit, Stance } from '../golf/words';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
-import { cellKey } from './simulate';
+import { cellKey } from './cells';
 
 /**
  * Evidence as the model takes it: how many balls of one kind of record from one place say the same. A fit costs as much
@@ -31,9 +31,14 @@ export type Group = {
 /** By how much a way of measuring blurs a distance, as a standard deviation of its logarithm. A judgement. */
 export const BLUR: Readonly<Record<Measure, number>> = { tape: 0.02, laser: 0.03, pace: 0.1, eye: 0.2, ring: 0 };
 
-/** What a sit and a stance add to the logarithm of the distance left; cells are quoted clean and flat. A judgement. */
+/** By sit and by stance. A judgement. */
 const SIT_COSTS: Readonly<Record<Sit, number>> = { clean: 0, up: 0.05, down: 0.18, buried: 0.45 };
 const STANCE_COSTS: Readonly<Record<Stance, number>> = { flat: 0, uphill: 0.06, downhill: 0.14, ball_above: 0.08, ball_below: 0.1 };
+
+/** What the lie adds to the logarithm of the distance left, beyond its surface: cells are quoted clean and flat. */
+export function lieCost({ sit, stance }: { sit: Sit; stance: Stance }): number {
+  return SIT_COSTS[sit] + STANCE_COSTS[stance];
+}
 
 /** Exact distances are sorted into bins: so many, log-spaced, from and to so many metres. */
 const BINS = 56;
@@ -95,7 +100,7 @@ export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
     hi: 0,
     blur: 0,
     value: 0,
-    lie: putt ? 0 : SIT_COSTS[ball.sit] + STANCE_COSTS[ball.stance],
+    lie: putt ? 0 : lieCost(ball),
   };
   // A struck peg is a score, not a holed ball: of a ball at a peg only that it was near is known.
   if (ball.holed && ball.target === 'peg') return putt ? null : { ...base, kind: 'between', lo: 0, hi: 0.3 };

@@ -4,7 +4,8 @@ import { METRES_PER } from '../units/length';
 import { yd } from '../testing/make';
 import { referencePutting } from './putting';
 import { shippedReference as reference } from './reference';
-import { cellKey, simulateShot, type PlayerTruth } from './simulate';
+import { cellKey } from './cells';
+import { simulateShot, type PlayerTruth } from './simulate';
 
 const kind = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;
 const truth = (level: number, effects: PlayerTruth['effects'] = {}): PlayerTruth => ({ level, putting: referencePutting(level), effects });

@@ -1,7 +1,8 @@
-import { bandAt } from '../golf/bands';
-import type { ShotType, Surface } from '../golf/words';
+import type { ShotType, Sit, Stance, Surface } from '../golf/words';
 import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
+import { cellKey } from './cells';
+import { lieCost } from './groups';
 import type { PuttingSkill } from './putting';
 import type { Reference } from './reference';
 
@@ -17,11 +18,6 @@ export type PlayerTruth = {
 
 /** Where a simulated ball stopped: holed, or so far left and in which direction. */
 export type Stopped = { holed: boolean; leftM: number; bearingDeg: number };
-
-/** Names the skill cell of a shot: "pitch|light_rough|20". */
-export function cellKey(shotType: ShotType, surface: Surface, distanceM: number): string {
-  return `${shotType}|${surface}|${bandAt(shotType, distanceM)?.min ?? 'far'}`;
-}
 
 /** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
 const MEDIAN_IN_DEPTH_SDS = 0.878;
@@ -69,13 +65,14 @@ function depthSdOf(medianM: number, rate: number, distanceM: number): number {
  */
 export function simulateShot(
   truth: PlayerTruth,
-  shot: { shotType: ShotType; surface: Surface; distanceM: number },
+  shot: { shotType: ShotType; surface: Surface; distanceM: number; sit?: Sit; stance?: Stance },
   day: number,
   reference: Reference,
   random: Random,
 ): Stopped {
   if (shot.shotType === 'putt') return simulatePutt(puttingOf(truth, shot.distanceM), shot.distanceM, day, random);
-  const own = truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0;
+  const lie = lieCost({ sit: shot.sit ?? 'clean', stance: shot.stance ?? 'flat' });
+  const own = lie + (truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0);
   const level = reference.shot(truth.level, shot.shotType, shot.surface, shot.distanceM);
   if (!level) throw new RangeError(`the reference has no ${shot.shotType} from ${shot.surface}`);
   const rate = mishitRate(truth.level, shot.surface);

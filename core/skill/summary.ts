@@ -1,0 +1,81 @@
+import { counted, signed } from '../units/format';
+import type { Diagnosis, Finding } from './diagnose';
+import { sayCell } from './say-cell';
+import { ballsToSettle, rankOf, weakestOf, type Per, type Weakest } from './settle';
+
+/** Fewer balls than this settle nothing: what is said is what such players are like. */
+export const FEW_BALLS = 20;
+/** As many names as a coach would read out. */
+const NAMES = 4;
+/** A cell that was not practised for so long is neglected. */
+export const NEGLECTED_DAYS = 28;
+
+const percent = (share: number) => `${Math.round(100 * share)}%`;
+const a = (per: Per) => (per === 'round' ? 'a round' : 'a shot');
+
+/** "a, b and c". */
+function listed(names: readonly string[]): string {
+  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+/** What a coach could read out: where most is lost and how sure that is, what is best, and what would settle it. */
+export type Summary = { most: string; best: string; next: string };
+
+/**
+ * Three sentences, computed.
+ * @param against what strokes are counted against, in words: "level 10"
+ */
+export function summaryOf(diagnosis: Diagnosis, per: Per, against: string, balls: number): Summary {
+  const weakest = weakestOf(diagnosis, per);
+  return {
+    most: sayMost(diagnosis, weakest, per, against, balls),
+    best: sayBest(diagnosis.findings, per, against),
+    next: sayNext(diagnosis, weakest, per),
+  };
+}
+
+function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, against: string, balls: number): string {
+  if (balls < FEW_BALLS) return `${counted(balls, 'ball')} say little yet: the figures are mostly what is usual at this level.`;
+  if (!weakest) return `Nothing is likelier to lose strokes than to gain them against ${against}.`;
+  const first = findings[weakest.first]!;
+  const { mean, weakest3 } = rankOf(first, per);
+  const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
+  if (weakest.near.length === 0) return `${lead}.`;
+  const near = weakest.near.slice(0, NAMES - 1).map((i) => `${sayCell(findings[i]!)} (${signed(rankOf(findings[i]!, per).mean)})`);
+  const more = weakest.near.length - near.length;
+  return `${lead}; not told apart from it yet: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}.`;
+}
+
+function sayBest(findings: readonly Finding[], per: Per, against: string): string {
+  const practised = findings.filter((finding) => finding.balls > 0 && finding.uses > 0);
+  const sure = practised.filter((finding) => rankOf(finding, per).interval80[1] < 0);
+  const best = (sure.length > 0 ? sure : practised).toSorted((x, y) => rankOf(x, per).mean - rankOf(y, per).mean)[0];
+  if (!best || rankOf(best, per).mean >= 0) return `Nothing practised gains on ${against} yet.`;
+  const gains = `${signed(-rankOf(best, per).mean)} ${a(per)} gained on ${against}`;
+  return sure.length > 0 ? `Best: ${sayCell(best)}, ${gains}.` : `Best, but not surely: ${sayCell(best)}, ${gains}.`;
+}
+
+function sayNext(diagnosis: Diagnosis, weakest: Weakest | null, per: Per): string {
+  const { findings } = diagnosis;
+  if (weakest && weakest.near.length > 0) {
+    const [rival] = weakest.near;
+    const balls = ballsToSettle(diagnosis, per, weakest.first, rival!);
+    const names = `${sayCell(findings[weakest.first]!)} and ${sayCell(findings[rival!]!)}`;
+    return balls === null
+      ? `${names[0]!.toUpperCase()}${names.slice(1)} are so much alike that no number of balls will tell them apart.`
+      : `About ${roundly(balls)} more balls each of ${names} would settle which loses more.`;
+  }
+  return weakest ? `It stands apart: the next balls are best spent on it.` : `More balls where few were played would tell more.`;
+}
+
+/** 23 is "25", 140 is "140", 7 is "7": no more digits than are known. */
+function roundly(balls: number): number {
+  const step = balls < 10 ? 1 : balls < 100 ? 5 : 10;
+  return Math.ceil(balls / step) * step;
+}
+
+/** Cells that come up in rounds and were not practised for weeks, or never, the most used first. */
+export function neglectedOf(findings: readonly Finding[], now: Date): Finding[] {
+  const since = (finding: Finding) => (finding.lastAt ? (now.getTime() - finding.lastAt.getTime()) / 86_400_000 : Infinity);
+  return findings.filter((finding) => finding.uses > 0 && since(finding) > NEGLECTED_DAYS).toSorted((x, y) => y.uses - x.uses);
+}
