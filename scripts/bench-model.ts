@@ -64,7 +64,8 @@ for (const balls of values.balls.split(',').map(Number)) {
     const { groups, exactOnly, raw } = evidenceOf(player, cells, reference, balls, random, uneven);
     const entered = player.level + Number(values.off) * (random.uniform() < 0.5 ? -1 : 1);
     const prior = priorOf(all, reference, entered);
-    const judge = new Judge(prior, reference, entered);
+    // What is lost is counted against the level that a player really has, whatever was entered.
+    const judge = new Judge(prior, reference, player.level);
     const index = cells.map((cell) => prior.index.get(cell.key)!);
     const uses = cells.map((cell) => reference.uses(player.level, cell.shotType, cell.surface, cell.distanceM));
     judge.lost(drawsOf(fit([], prior), 1, random));

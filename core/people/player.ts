@@ -26,6 +26,26 @@ export const playerSchema = z
   });
 export type PlayerForm = z.infer<typeof playerSchema>;
 
+/** How much a player dreads shots, from 1 (likes them) to 5, by shot type and surface: "pitch|heavy_rough". */
+export const dreadsSchema = z.record(
+  z
+    .string()
+    .regex(/^[a-z_]+\|[a-z_]+$/)
+    .max(40),
+  z.int().min(1).max(5),
+);
+
+/** Uses in 18 holes by skill cell; null: as often as is usual at the level. */
+export const roundMixSchema = z
+  .record(
+    z
+      .string()
+      .regex(/^[a-z_]+\|[a-z_]+\|\d+$/)
+      .max(50),
+    z.number({ error: 'Give a number, such as 0.5.' }).min(0, 'Not below nothing.').max(60, 'At most 60 a round.'),
+  )
+  .nullable();
+
 /** A player of whom nothing is known yet: a middling level, right-handed, nothing measured. */
 export function newPlayer(name: string, units: PlayerForm['units']): PlayerForm {
   return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, clubs: [] };

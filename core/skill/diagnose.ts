@@ -4,7 +4,7 @@ import type { Evidence } from './evidence';
 import { fit } from './fit';
 import type { Lost } from './judge';
 import type { SkillModel } from './model';
-import { drawsOf, type Draw } from './posterior';
+import { drawsOf, packDraws, unpackDraws, type Draw } from './posterior';
 import { ranksOf, type Rank } from './ranks';
 import { troubleOf } from './trouble';
 
@@ -19,7 +19,10 @@ export const HALF_LIFE_DAYS = 60;
 export type Belief = { level: number; draws: Draw[] };
 
 export function believe(evidence: Pick<Evidence, 'groups'>, model: SkillModel, level: number): Belief {
-  return { level, draws: drawsOf(fit(evidence.groups, model.prior(level)), DRAWS, seededRandom(SEED)) };
+  const prior = model.prior(level);
+  // As they are kept: a belief that was read back says the same to the last digit.
+  const draws = packDraws(drawsOf(fit(evidence.groups, prior), DRAWS, seededRandom(SEED)));
+  return { level, draws: unpackDraws(draws, prior)! };
 }
 
 /** What the records say of one cell. */

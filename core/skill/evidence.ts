@@ -14,6 +14,8 @@ export type Evidence = {
   /** By cell, where any ball's finish or penalty was marked: all whose distance left is known, or that are out. */
   finishes: Map<string, Tally[]>;
   balls: number;
+  /** Putts by the place they were played from, in metres: how many, and how many of them dropped. */
+  putts: Map<number, { balls: number; holed: number }>;
 };
 
 const DAY_MS = 86_400_000;
@@ -43,6 +45,7 @@ export function gather(tallies: readonly Tally[]): Evidence {
   const groups = new Map<string, Group>();
   const cells: Evidence['cells'] = new Map();
   const finishes: Evidence['finishes'] = new Map();
+  const putts: Evidence['putts'] = new Map();
   const marked = new Set<string>();
   let all = 0;
   for (const tally of tallies.flatMap(withPutts)) {
@@ -53,6 +56,10 @@ export function gather(tallies: readonly Tally[]): Evidence {
       const held = cells.get(one.cell);
       const count = balls * ball.nBalls;
       all += count;
+      if (ball.shotType === 'putt') {
+        const from = putts.get(one.distanceM) ?? { balls: 0, holed: 0 };
+        putts.set(one.distanceM, { balls: from.balls + count, holed: from.holed + (one.kind === 'made' && one.value === 1 ? count : 0) });
+      }
       cells.set(one.cell, { balls: (held?.balls ?? 0) + count, lastAt: held && held.lastAt > lastAt ? held.lastAt : lastAt });
     }
     if (!saysWhere(ball)) continue;
@@ -61,7 +68,7 @@ export function gather(tallies: readonly Tally[]): Evidence {
     finishes.set(cell, [...(finishes.get(cell) ?? []), tally]);
   }
   for (const cell of finishes.keys()) if (!marked.has(cell)) finishes.delete(cell);
-  return { groups: [...groups.values()], cells, finishes, balls: all };
+  return { groups: [...groups.values()], cells, finishes, balls: all, putts };
 }
 
 /** Whether a ball from off the green says how its finish compares with its distance. */

@@ -97,7 +97,7 @@ const density = (z: number) => Math.exp((-z * z) / 2) / 2.5066282746310002;
 const between = (a: number, b: number) => (a > 0 ? normalCdf(-a) - normalCdf(-b) : normalCdf(b) - normalCdf(a));
 
 /** How many parameters there are beside the cells': the spread, and twice a shared one with one a band. */
-export const restSize = (prior: Prior) => 3 + 2 * prior.bands;
+export const restSize = (prior: Pick<Prior, 'bands'>) => 3 + 2 * prior.bands;
 
 /** The likelihood of the parameters, its gradient and its information. */
 export function likelihood(items: readonly Item[], prior: Prior, delta: Float64Array, rest: Float64Array): Likelihood {

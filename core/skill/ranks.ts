@@ -31,10 +31,16 @@ export function ranksOf(lost: Lost, weights?: readonly number[]): Rank[] {
     }
     for (const cell of worst) counts[cell]! += 1;
   }
-  return lost.map((values, cell) => {
-    const sorted = Float64Array.from(values, (value) => value * (weights?.[cell] ?? 1)).sort();
-    const at = (share: number) => sorted[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
-    const mean = draws === 0 ? 0 : sorted.reduce((sum, value) => sum + value, 0) / draws;
-    return { mean, interval80: [at(0.1), at(0.9)], weakest3: draws === 0 ? 0 : counts[cell]! / draws };
-  });
+  return lost.map((values, cell) => ({
+    ...rankOfValues(Float64Array.from(values, (value) => value * (weights?.[cell] ?? 1))),
+    weakest3: draws === 0 ? 0 : counts[cell]! / draws,
+  }));
+}
+
+/** The mean of draws, and between what eight in ten of them lie. */
+export function rankOfValues(values: Float64Array): Omit<Rank, 'weakest3'> {
+  const sorted = Float64Array.from(values).sort();
+  const draws = sorted.length;
+  const at = (share: number) => sorted[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
+  return { mean: draws === 0 ? 0 : sorted.reduce((sum, value) => sum + value, 0) / draws, interval80: [at(0.1), at(0.9)] };
 }

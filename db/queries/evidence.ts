@@ -1,13 +1,15 @@
 import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
-import type { FIRMNESSES, Sit, Stance, TRAJECTORIES } from '@/core/golf/words';
+import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@/core/golf/words';
+import type { Shot } from '@/core/shot/shot';
 import type { Tally } from '@/core/skill/evidence';
 import { BINNING, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
 import type { ReferenceRow } from '@/core/skill/reference';
 import { toMetres } from '@/core/units/length';
-import { and, count, eq, gte, lte, max, min, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { posterior, reference, session, shot } from '../schema';
+import { asShot } from './shots';
 
 /** Which balls a board looks at; what is not given does not restrict. */
 export type BallFilter = {
@@ -100,13 +102,13 @@ export async function tallyBalls(
   return rows.map(({ balls, weight, lastAt, ...ball }) => ({ ball, balls, weight: Number(weight), lastAt: lastAt! }));
 }
 
-/** When the player's last ball was played that is evidence; null before there is one. */
-export async function lastEvidence(db: Db, actor: Actor, playerId: string): Promise<Date | null> {
+/** From when to when a player's balls were played that are evidence; null before there is one. */
+export async function spanOfEvidence(db: Db, actor: Actor, playerId: string): Promise<{ first: Date; last: Date } | null> {
   const [row] = await db
-    .select({ at: max(shot.playedAt).mapWith(shot.playedAt) })
+    .select({ first: min(shot.playedAt).mapWith(shot.playedAt), last: max(shot.playedAt).mapWith(shot.playedAt) })
     .from(shot)
     .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), eq(shot.counts, 'ordinary')));
-  return row?.at ?? null;
+  return row?.first && row.last ? { first: row.first, last: row.last } : null;
 }
 
 export type HeldPosterior = Omit<typeof posterior.$inferSelect, 'academyId' | 'playerId'>;
@@ -143,4 +145,47 @@ export async function saveReference(db: Db, actor: Actor, rows: readonly Referen
       target: reference.academyId,
       set: { rows: [...rows], revision: sql`${reference.revision} + 1`, changedAt: new Date() },
     });
+}
+
+/** A player's ordinary balls of one cell, oldest first. */
+export async function shotsOfCell(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+  filter: BallFilter,
+  { shotType, surface, fromM, toM }: { shotType: ShotType; surface: Surface; fromM: number; toM: number },
+): Promise<Shot[]> {
+  const rows = await db
+    .select({ shot })
+    .from(shot)
+    .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
+    .where(
+      and(
+        filtered(actor, playerId, filter),
+        eq(shot.counts, 'ordinary'),
+        eq(shot.shotType, shotType),
+        eq(shot.surface, surface),
+        gte(shot.distanceM, fromM),
+        lt(shot.distanceM, toM),
+      ),
+    )
+    .orderBy(asc(shot.playedAt), asc(shot.serverSeq));
+  return rows.map((row) => asShot(row.shot));
+}
+
+/** The games a player has played, and the clubs on their balls as they were called then: what a board can be narrowed to. */
+export async function narrowings(db: Db, actor: Actor, playerId: string) {
+  const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
+  const games = await db
+    .selectDistinctOn([session.gameId], { gameId: session.gameId, title: sql<string>`${session.spec} ->> 'title'` })
+    .from(shot)
+    .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
+    .where(and(theirs, isNotNull(session.gameId)))
+    .orderBy(session.gameId, desc(session.startedAt));
+  const clubs = await db
+    .selectDistinct({ club: shot.clubLabel })
+    .from(shot)
+    .where(and(theirs, isNotNull(shot.clubLabel)))
+    .orderBy(asc(shot.clubLabel));
+  return { games: games.map(({ gameId, title }) => ({ gameId: gameId!, title })), clubs: clubs.map(({ club }) => club!) };
 }

@@ -8,7 +8,7 @@ import type { Notes } from '@/core/game/bundle';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation, shot } from '../schema';
@@ -282,36 +282,50 @@ const playedThrough = or(
  */
 export async function bestBefore(db: Db, actor: Actor, of: SessionRow, playerId: string): Promise<Best | null> {
   if (!of.gameId || of.gameVersion === null) return null;
-  const earlier = await db
-    .select({ sessionId: session.sessionId, spec: session.spec, entry: sessionPlayer })
+  const earlier = await scoresWhere(
+    db,
+    actor,
+    playerId,
+    and(
+      eq(session.gameId, of.gameId),
+      eq(session.gameVersion, of.gameVersion),
+      ne(session.sessionId, of.sessionId),
+      sql`${session.startedAt} < ${of.startedAt}`,
+    ),
+  );
+  const scores = earlier.map(({ score }) => score);
+  const score = bestScore(of.spec, scores);
+  return score === null ? null : { score, sessions: scores.length };
+}
+
+/** A score that a player made alone in a game played to its end. */
+export type Score = { session: SessionRow; score: number };
+
+/** All scores of a player, oldest first: of games that were played to their end and are not won from others. */
+export async function scoresOf(db: Db, actor: Actor, playerId: string): Promise<Score[]> {
+  return scoresWhere(db, actor, playerId, isNotNull(session.gameId));
+}
+
+async function scoresWhere(db: Db, actor: Actor, playerId: string, where: SQL | undefined): Promise<Score[]> {
+  const rows = await db
+    .select({ session, entry: sessionPlayer })
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(
-      and(
-        eq(session.academyId, actor.academyId),
-        eq(session.gameId, of.gameId),
-        eq(session.gameVersion, of.gameVersion),
-        eq(sessionPlayer.playerId, playerId),
-        playedThrough,
-        ne(session.sessionId, of.sessionId),
-        sql`${session.startedAt} < ${of.startedAt}`,
-      ),
-    );
+    .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), playedThrough, where))
+    .orderBy(asc(session.startedAt));
   const shots = group(
     await shotsOfSessions(
       db,
       actor,
-      earlier.map((row) => row.sessionId),
+      rows.map((row) => row.session.sessionId),
     ),
     (one) => one.sessionId,
   );
-  const scores = earlier.flatMap((row) => {
-    const standing = soloStanding(row.spec, asEntrant(row.entry), row.sessionId, shots.get(row.sessionId) ?? []);
+  return rows.flatMap((row) => {
+    const standing = soloStanding(row.session.spec, asEntrant(row.entry), row.session.sessionId, shots.get(row.session.sessionId) ?? []);
     // A score against others, or one of a game that ended early because all was perfect, is no mark to beat.
-    return standing && standing.early !== 'perfect' ? [standing.score] : [];
+    return standing && standing.early !== 'perfect' ? [{ session: row.session, score: standing.score }] : [];
   });
-  const score = bestScore(of.spec, scores);
-  return score === null ? null : { score, sessions: scores.length };
 }
 
 /** How somebody did in a session, looked at alone; null in games that compare players, where a score is won from the others. */

@@ -27,7 +27,8 @@ export function asEntrant({ playerId, level, unitM, scale, allowance }: typeof s
   return { playerId, level, unitM, scale, allowance };
 }
 
-function asShot(row: typeof shot.$inferSelect): Shot {
+/** A row as the core has it. */
+export function asShot(row: typeof shot.$inferSelect): Shot {
   const { academyId: _academy, serverSeq: _seq, ...facts } = row;
   return { ...facts, playedAt: row.playedAt.toISOString() };
 }

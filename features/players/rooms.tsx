@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { z } from 'zod';
 import { newPlayer } from '@/core/people/player';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
@@ -11,7 +10,7 @@ import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';
 import { PlayerForm } from './player-form';
 import { PlayerList } from './player-list';
-import { SkillPage } from './skill-page';
+import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
@@ -20,6 +19,9 @@ export async function PlayersRoom({ slug }: { slug: string }) {
       <div className="d-flex justify-content-between align-items-center mb-3">
         <h1>Players</h1>
         <div className="d-flex gap-2">
+          <Link href={`/a/${slug}/players/squad`} className="btn btn-outline-dark">
+            Squad board
+          </Link>
           <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
             Link cards
           </Link>
@@ -65,38 +67,22 @@ export async function NewPlayerRoom({ slug }: { slug: string }) {
   );
 }
 
-const number = (least: number, most: number) => z.coerce.number().min(least).max(most);
+const SHOWN = 50;
 
-/** @param asked the choices of the table, as they stand in the address; what makes no sense is passed over */
-export async function PlayerRoom({
-  slug,
-  playerId,
-  asked,
-}: {
-  slug: string;
-  playerId: string;
-  asked: { level?: unknown; inside?: unknown };
-}) {
+/** What one player has played, and their personal links. */
+export async function SessionsRoom({ slug, playerId }: { slug: string; playerId: string }) {
   const { data, academy } = await requireCoach(slug);
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
   const { player } = found;
   const now = new Date();
-  const [shots, sessions, links] = await Promise.all([
-    data.shotsOfPlayer(player.playerId),
-    data.finishedSessions(12, player.playerId),
-    data.linksOf(player.playerId, now),
-  ]);
+  const [sessions, links] = await Promise.all([data.finishedSessions(SHOWN, player.playerId), data.linksOf(player.playerId, now)]);
   const day = (moment: Date) => sayDay(moment, academy.timeZone, now);
-  const usual = player.units === 'metric' ? 2 : 6;
   return (
-    <SkillPage
+    <SessionsPage
       slug={slug}
       player={player}
-      shots={shots}
       sessions={sessions}
-      level={number(-10, 54).catch(player.level).parse(asked.level)}
-      inside={number(0.1, 100).catch(usual).parse(asked.inside)}
       timeZone={academy.timeZone}
       now={now}
       links={

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { PlayerRoom } from '@/features/players/rooms';
+import { BoardRoom } from '@/features/skill/rooms';
 
-export const metadata: Metadata = { title: 'Player' };
+export const metadata: Metadata = { title: 'Where the strokes go' };
 
 export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/players/[player]'>) {
   const { academy, player } = await params;
-  return <PlayerRoom slug={academy} playerId={player} asked={await searchParams} />;
+  return <BoardRoom slug={academy} playerId={player} params={await searchParams} />;
 }

@@ -1,0 +1,49 @@
+import { normalCdf } from '../math/normal';
+
+/** How a probability that something got better is said: never more than is known. */
+export function sayChange(chanceBetter: number): string {
+  const percent = Math.round(100 * Math.max(chanceBetter, 1 - chanceBetter));
+  const way = chanceBetter >= 0.5 ? 'better' : 'worse';
+  if (percent < 65) return 'no change that could be told from chance';
+  const sure = `${way}: ${Math.min(99, percent)}% sure`;
+  return percent < 90 ? `${sure}, not yet a change to count on` : `${sure}, a real change`;
+}
+
+/** Scores are worth comparing from so many on each side. */
+const LEAST_SCORES = 2;
+/** Means of scores differ by about so many of their own standard deviations before any are seen. A judgement. */
+const CHANGE_SDS = 1;
+
+/** Scores before and since, and how likely it is that what is behind them got better. */
+export type ScoreChange = { before: number; since: number; of: [number, number]; chanceBetter: number };
+
+/**
+ * Whether scores of one game got better: two normal means with a common spread, the difference shrunk as if about one
+ * spread were usual.
+ * @param better which way is better
+ * @returns null with fewer than two on either side, or where all are alike
+ */
+export function scoreChange(before: readonly number[], since: readonly number[], better: 'higher' | 'lower'): ScoreChange | null {
+  if (before.length < LEAST_SCORES || since.length < LEAST_SCORES) return null;
+  const mean = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
+  const [a, b] = [mean(before), mean(since)];
+  const squares = [before.map((x) => (x - a) ** 2), since.map((x) => (x - b) ** 2)].flat();
+  const variance = squares.reduce((x, y) => x + y, 0) / (squares.length - 2);
+  if (variance === 0) return null;
+  const error = variance * (1 / before.length + 1 / since.length);
+  const usual = CHANGE_SDS ** 2 * variance;
+  const middle = ((b - a) * usual) / (usual + error);
+  const sd = Math.sqrt((usual * error) / (usual + error));
+  const higher = normalCdf(middle / sd);
+  return { before: a, since: b, of: [before.length, since.length], chanceBetter: better === 'higher' ? higher : 1 - higher };
+}
+
+/** Equal stretches of time from the first ball to the last, so that none is shorter than a fortnight; at most twelve. */
+export function stretches(first: Date, last: Date): { from: Date; to: Date }[] {
+  const FORTNIGHT = 14 * 86_400_000;
+  const MOST = 12;
+  const span = Math.max(1, last.getTime() - first.getTime());
+  const n = Math.max(1, Math.min(MOST, Math.floor(span / FORTNIGHT)));
+  const at = (i: number) => new Date(first.getTime() + (span * i) / n);
+  return Array.from({ length: n }, (_, i) => ({ from: at(i), to: at(i + 1) }));
+}

@@ -1,0 +1,84 @@
+import type { Diagnosis } from './diagnose';
+import { chanceLess, kindsOf, together, type Kind } from './kinds';
+import { rankOfValues } from './ranks';
+
+/** One player's figure in one skill: strokes lost, of so many balls; `draws` of it. */
+export type Skill = { mean: number; interval80: [number, number]; balls: number; draws: Float64Array };
+export type Member = { name: string; skills: Skill[] };
+
+/** Players by skills, and what follows from it. */
+export type Squad = {
+  kinds: Kind[];
+  members: Member[];
+  /** By skill: what the squad loses on average, of those with a ball in it, and in how many cases it is among a player's three weakest. */
+  common: { mean: number; players: number; weak: number }[];
+};
+
+/** @param weights what each cell counts, such as its uses in a round; by skill they are shared out where `perShot` */
+export function squadTable(
+  players: readonly { name: string; diagnosis: Diagnosis; weights: readonly number[] }[],
+  perShot: boolean,
+): Squad {
+  const kinds = players.length === 0 ? [] : kindsOf(players[0]!.diagnosis.findings);
+  const members = players.map(({ name, diagnosis, weights }): Member => {
+    const skills = kinds.map(({ cells }): Skill => {
+      const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
+      const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
+      const draws = together(diagnosis.lost, cells, shares);
+      return { ...rankOfValues(draws), draws, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
+    });
+    return { name, skills };
+  });
+  const weakest = members.map((member) => weakestSkills(member, 3));
+  const common = kinds.map((_, k) => {
+    const played = members.filter(({ skills }) => skills[k]!.balls > 0);
+    return {
+      mean: played.length === 0 ? 0 : played.reduce((sum, { skills }) => sum + skills[k]!.mean, 0) / played.length,
+      players: played.length,
+      weak: weakest.filter((list) => list.includes(k)).length,
+    };
+  });
+  return { kinds, members, common };
+}
+
+/** A player's weakest skills that were practised and lose anything, the worst first. */
+export function weakestSkills({ skills }: Member, most: number): number[] {
+  return skills
+    .map((_, k) => k)
+    .filter((k) => skills[k]!.balls > 0 && skills[k]!.mean > 0)
+    .sort((a, b) => skills[b]!.mean - skills[a]!.mean)
+    .slice(0, most);
+}
+
+/** The skill in which most of the squad is weak; of equals the one in which it loses more. */
+export function commonWeakness({ common }: Squad): number | null {
+  const order = common.map((_, k) => k).sort((a, b) => common[b]!.weak - common[a]!.weak || common[b]!.mean - common[a]!.mean);
+  return order.length > 0 && common[order[0]!]!.weak > 1 ? order[0]! : null;
+}
+
+/** Players who have the same weakest skill: they could practise together. */
+export function togetherIn(squad: Squad): { kind: number; names: string[] }[] {
+  const by = new Map<number, string[]>();
+  for (const member of squad.members) {
+    const [worst] = weakestSkills(member, 1);
+    if (worst !== undefined) by.set(worst, [...(by.get(worst) ?? []), member.name]);
+  }
+  return [...by].filter(([, names]) => names.length > 1).map(([kind, names]) => ({ kind, names }));
+}
+
+/** How sure it must be that the helper is better. */
+const SURE = 0.9;
+export type Help = { kind: number; helper: string; helped: string; chance: number };
+
+/** For each player's weakest skill, who of the squad is best at it and surely better: who could help whom. */
+export function helpIn(squad: Squad): Help[] {
+  return squad.members.flatMap((member) => {
+    const [kind] = weakestSkills(member, 1);
+    if (kind === undefined) return [];
+    const others = squad.members.filter((other) => other !== member && other.skills[kind]!.balls > 0);
+    const best = others.toSorted((a, b) => a.skills[kind]!.mean - b.skills[kind]!.mean)[0];
+    if (!best) return [];
+    const chance = chanceLess(best.skills[kind]!.draws, member.skills[kind]!.draws);
+    return chance >= SURE ? [{ kind, helper: best.name, helped: member.name, chance }] : [];
+  });
+}

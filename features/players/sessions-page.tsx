@@ -1,0 +1,34 @@
+import Link from 'next/link';
+import type { PlayerRow, SessionLine } from '@/server/data';
+import { SessionLines } from '../logbook/session-lines';
+import { PlayerHead } from '../skill/player-head';
+
+type Props = {
+  slug: string;
+  player: PlayerRow;
+  sessions: SessionLine[];
+  timeZone: string;
+  now: Date;
+  /** What hands the player the key to their own sessions. */
+  links: React.ReactNode;
+};
+
+/** What a player has played, and the link with which they score on their own phone. */
+export function SessionsPage({ slug, player, sessions, timeZone, now, links }: Props) {
+  return (
+    <div className="desk">
+      <section>
+        <PlayerHead slug={slug} player={player} beside={`level ${player.level}`} />
+        <h2 className="mt-3">Sessions</h2>
+        {sessions.length === 0 ? (
+          <p className="empty">
+            None finished yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it.
+          </p>
+        ) : (
+          <SessionLines slug={slug} lines={sessions} timeZone={timeZone} now={now} withNames={false} />
+        )}
+      </section>
+      <aside>{links}</aside>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { FIRMNESSES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
+
+const day = z.iso.date().optional().catch(undefined);
+const text = z.string().trim().min(1).max(60).optional().catch(undefined);
+const oneOf = <const T extends readonly [string, ...string[]]>(words: T) => z.enum(words).optional().catch(undefined);
+
+/** What a board is asked, as it stands in its address; what makes no sense is passed over. */
+const askedSchema = z.object({
+  per: z.enum(['shot', 'round']).catch('shot'),
+  /** A level, or the squad's own average. */
+  against: z
+    .union([z.literal('squad'), z.coerce.number().min(-10).max(54)])
+    .optional()
+    .catch(undefined),
+  cell: text,
+  from: day,
+  to: day,
+  game: z.uuid().optional().catch(undefined),
+  sit: oneOf(SITS),
+  stance: oneOf(STANCES),
+  trajectory: oneOf(TRAJECTORIES),
+  club: text,
+  firmness: oneOf(FIRMNESSES),
+  /** The day on which something changed, for what was before and since. */
+  since: day,
+  /** Whether kinds of shot are shown that have no ball. */
+  all: z.literal('1').optional().catch(undefined),
+});
+export type Asked = z.infer<typeof askedSchema>;
+
+export const readAsked = (params: Record<string, unknown>): Asked => askedSchema.parse(params);
+
+/** The choices that leave balls out. */
+export const FILTERS = ['from', 'to', 'game', 'sit', 'stance', 'trajectory', 'club', 'firmness'] as const;
+export const isFiltered = (asked: Asked) => FILTERS.some((name) => asked[name] !== undefined);
+
+/** The address part of a choice; what is usual is left out. */
+export function asQuery(asked: Asked, change: Partial<Record<keyof Asked, string | number | undefined>> = {}): string {
+  const all = { ...asked, ...change };
+  const entries = Object.entries(all).flatMap(([name, value]) =>
+    value === undefined || value === '' || (name === 'per' && value === 'shot') ? [] : [[name, String(value)] as [string, string]],
+  );
+  return entries.length === 0 ? '' : `?${new URLSearchParams(entries)}`;
+}

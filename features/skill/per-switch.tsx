@@ -1,0 +1,17 @@
+import Link from 'next/link';
+import type { Per } from '@/core/skill/settle';
+import { asQuery, type Asked } from './asked';
+import styles from './skill.module.scss';
+
+/** Each shot alike, or each as often as it comes up in a round. */
+export function PerSwitch({ asked }: { asked: Asked }) {
+  return (
+    <div className={`${styles.per} no-print`} role="group" aria-label="Strokes lost are counted">
+      {(['shot', 'round'] satisfies Per[]).map((per) => (
+        <Link key={per} href={asQuery(asked, { per }) || '?'} replace scroll={false} aria-current={asked.per === per ? 'true' : undefined}>
+          per {per}
+        </Link>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+import Link from 'next/link';
+import type { PlayerRow } from '@/server/data';
+import { PlayerTabs } from './player-tabs';
+import styles from './skill.module.scss';
+
+type Props = { slug: string; player: PlayerRow; beside: string; children?: React.ReactNode };
+
+/** Who it is, what it is counted against, and the four ways of looking at it. */
+export function PlayerHead({ slug, player, beside, children }: Props) {
+  return (
+    <header className={styles.head}>
+      <div className={styles.title}>
+        <h1>
+          {player.name}{' '}
+          <span className="beside">
+            {beside}
+            {player.handed === 'left' && ' · left-handed'}
+          </span>
+        </h1>
+        <Link href={`/a/${slug}/players/${player.playerId}/edit`} className="btn btn-outline-dark flex-shrink-0 no-print">
+          Change
+        </Link>
+      </div>
+      <div className={styles.under}>
+        <PlayerTabs base={`/a/${slug}/players/${player.playerId}`} />
+        {children}
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,25 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import styles from './skill.module.scss';
+
+const VIEWS = [
+  ['Where the strokes go', ''],
+  ['Putting', '/putting'],
+  ['Over time', '/time'],
+  ['Sessions and link', '/sessions'],
+] as const;
+
+export function PlayerTabs({ base }: { base: string }) {
+  const path = usePathname();
+  return (
+    <nav aria-label="Of this player" className={`${styles.tabs} no-print`}>
+      {VIEWS.map(([name, view]) => (
+        <Link key={name} href={base + view} aria-current={path === base + view ? 'page' : undefined}>
+          {name}
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,140 @@
+import Link from 'next/link';
+import { sayBand } from '@/core/golf/bands';
+import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/skill/putting-board';
+import type { Shot } from '@/core/shot/shot';
+import { counted, signed } from '@/core/units/format';
+import type { PlayerRow } from '@/server/data';
+import type { Asked } from './asked';
+import { Filters } from './filters';
+import type { Board } from './load';
+import { MakeChart } from './make-chart';
+import { PlayerHead } from './player-head';
+import styles from './skill.module.scss';
+
+type Props = {
+  slug: string;
+  player: PlayerRow;
+  board: Board;
+  /** All ordinary putts that were played as balls of their own. */
+  putts: Shot[];
+  asked: Asked;
+  narrowings: { games: { gameId: string; title: string }[]; clubs: string[] };
+};
+
+const percent = (share: number) => `${Math.round(100 * share)}%`;
+
+/** Putting: how often putts drop, and whether it is the line or the pace. */
+export function PuttingPage({ slug, player, board, putts, asked, narrowings }: Props) {
+  const { model, known, level, diagnosis } = board;
+  const bins = makeBins(known.evidence);
+  const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
+  const { line, pace } = puttingSkills(model, known.belief, level);
+  const misses = missesOf(putts);
+  const findings = diagnosis.findings.filter(({ shotType }) => shotType === 'putt');
+  return (
+    <div className="desk">
+      <section>
+        <PlayerHead slug={slug} player={player} beside={`against level ${level} · ${counted(balls, 'putt')}`} />
+        {balls === 0 ? (
+          <p className="empty">
+            No putt yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> with putts in it, or record the strokes of a chip: its putt
+            counts too. Until then the curve is what is usual at level {player.level}.
+          </p>
+        ) : (
+          <p className={styles.say}>
+            <b>{sayWhich(line, pace, level)}</b>
+          </p>
+        )}
+        <Filters
+          asked={{ ...asked, against: level }}
+          ownLevel={player.level}
+          levels={model.reference.levels}
+          {...narrowings}
+          squad={false}
+        />
+        <MakeChart points={makeCurve(model, known.belief, level)} bins={bins} level={level} system={player.units} />
+        <p className="small-print">
+          The curve is the model’s, its band holds it eight times in ten; the points are the putts as they were, by distance band, with what
+          their number alone allows. Putts with which chips were finished count. The cup, the ball and a pace that would carry a foot past
+          are assumed; the speed of the green is not known to the model.
+        </p>
+      </section>
+      <aside className={styles.panel}>
+        <h2>Line and pace</h2>
+        <div className={styles.figures}>
+          <div>
+            <b className="fig">{line.mean.toFixed(2)}°</b>
+            <span>
+              line, off by ({line.interval80[0].toFixed(2)} to {line.interval80[1].toFixed(2)}); level {line.level.toFixed(2)}°
+            </span>
+          </div>
+          <div>
+            <b className="fig">{(100 * pace.mean).toFixed(1)}%</b>
+            <span>
+              of the length, pace off by ({(100 * pace.interval80[0]).toFixed(1)} to {(100 * pace.interval80[1]).toFixed(1)}); level{' '}
+              {(100 * pace.level).toFixed(1)}%
+            </span>
+          </div>
+        </div>
+        {misses ? (
+          <p>
+            Of {counted(misses.of, 'miss').replace('misss', 'misses')} with a known direction,{' '}
+            <b>{percent(misses.short / misses.of)} stopped short</b> and {percent(misses.left / misses.of)} left of the hole. They were off
+            by {percent(misses.paceOff)} of the length and {misses.lineOffDeg.toFixed(1)}° of line.
+          </p>
+        ) : (
+          <p className="small-print">
+            No miss has a direction yet. A tap on the drawn target keeps it: then line and pace can be told apart by what was seen.
+          </p>
+        )}
+        <h3>By distance</h3>
+        <table className="table table-sm mb-0">
+          <thead>
+            <tr>
+              <th scope="col">From</th>
+              <th scope="col" className="text-end">
+                Holed
+              </th>
+              <th scope="col" className="text-end">
+                Putts expected
+              </th>
+              <th scope="col" className="text-end">
+                Lost a putt
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {findings.map((finding) => {
+              const bin = bins.find(({ band }) => band.min === finding.band.min);
+              const [low, high] = finding.perShot.interval80;
+              return (
+                <tr key={finding.key}>
+                  <th scope="row" className="fw-semibold text-nowrap">
+                    {sayBand(finding.band)}
+                  </th>
+                  <td className="text-end text-nowrap">{bin ? `${bin.holed} of ${bin.balls}` : '–'}</td>
+                  <td className="text-end">{finding.expectedStrokes.toFixed(2)}</td>
+                  <td className="text-end text-nowrap">
+                    <b>{signed(finding.perShot.mean)}</b>{' '}
+                    <small className="small-print">
+                      {signed(low)} to {signed(high)}
+                    </small>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </aside>
+    </div>
+  );
+}
+
+/** Whether line or pace is what is worse than the level, and how sure that is. */
+function sayWhich(line: Spread80, pace: Spread80, level: number): string {
+  const say = ({ mean, interval80, level: of }: Spread80) =>
+    interval80[0] > of ? 'wider' : interval80[1] < of ? 'tighter' : mean > of ? 'perhaps wider' : 'perhaps tighter';
+  const [a, b] = [say(line), say(pace)];
+  if (a === b) return `Line and pace are both ${a} than level ${level}’s.`;
+  return `The line is ${a} than level ${level}’s, the pace ${b}.`;
+}

@@ -1,0 +1,173 @@
+import { notFound } from 'next/navigation';
+import { METRES_PER } from '@/core/units/length';
+import { longestM } from '@/core/golf/bands';
+import { requireCoach } from '@/server/actor';
+import { uuidOr404 } from '@/server/params';
+import { diagnose } from '@/core/skill/diagnose';
+import { squadTable } from '@/core/skill/squad';
+import { sayDay } from '../form/when';
+import { readAsked } from './asked';
+import { SkillBoard } from './board';
+import { CellPanel } from './cell-panel';
+import { startOfDayIn } from './days';
+import { boardOf, filterOf, mixOf, modelAt, squadOf } from './load';
+import { PuttingPage } from './putting-page';
+import { RoundMixForm } from './round-mix-form';
+import { SquadPage } from './squad-page';
+import { familiesOverTime, gamesOverTime } from './time';
+import { TimePage } from './time-page';
+
+type Of = { slug: string; playerId: string; params: Record<string, unknown> };
+
+async function playerAt({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
+  const desk = await requireCoach(slug);
+  const found = await desk.data.getPlayer(uuidOr404(playerId));
+  if (!found) notFound();
+  return { ...desk, player: found.player };
+}
+
+/** Where one player's strokes go. */
+export async function BoardRoom({ slug, playerId, params }: Of) {
+  const { data, academy, player } = await playerAt({ slug, playerId });
+  const asked = readAsked(params);
+  const now = new Date();
+  const [board, narrowings] = await Promise.all([boardOf({ data, academy }, player, asked, now), data.narrowings(player.playerId)]);
+  const finding = board.diagnosis.findings.find(({ key }) => key === asked.cell);
+  const shots = finding
+    ? await data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
+        shotType: finding.shotType,
+        surface: finding.surface,
+        fromM: finding.band.min * METRES_PER[finding.band.unit],
+        toM: finding.band.max === null ? longestM('putt') + 1 : finding.band.max * METRES_PER[finding.band.unit],
+      })
+    : [];
+  return (
+    <SkillBoard
+      slug={slug}
+      player={player}
+      board={board}
+      asked={asked}
+      halfLifeDays={academy.halfLifeDays}
+      narrowings={narrowings}
+      timeZone={academy.timeZone}
+      now={now}
+      panel={
+        finding && (
+          <CellPanel
+            finding={finding}
+            shots={shots}
+            model={board.model}
+            belief={board.known.belief}
+            level={board.level}
+            per={asked.per}
+            system={player.units}
+            asked={asked}
+            timeZone={academy.timeZone}
+            now={now}
+          />
+        )
+      }
+    />
+  );
+}
+
+/** Putting: how often putts drop, and line against pace. */
+export async function PuttingRoom({ slug, playerId, params }: Of) {
+  const { data, academy, player } = await playerAt({ slug, playerId });
+  const asked = readAsked(params);
+  const now = new Date();
+  const [board, narrowings, putts] = await Promise.all([
+    boardOf({ data, academy }, player, asked.against === 'squad' ? { ...asked, against: undefined } : asked, now),
+    data.narrowings(player.playerId),
+    data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
+      shotType: 'putt',
+      surface: 'green',
+      fromM: 0,
+      toM: longestM('putt') + 1,
+    }),
+  ]);
+  return <PuttingPage slug={slug} player={player} board={board} putts={putts} asked={asked} narrowings={narrowings} />;
+}
+
+const DAY_MS = 86_400_000;
+
+/** How it went, and whether a change is one: since a day, by itself since the middle of what is on record. */
+export async function TimeRoom({ slug, playerId, params }: Of) {
+  const { data, academy, player } = await playerAt({ slug, playerId });
+  const asked = readAsked(params);
+  const [span, scores, { model }] = await Promise.all([
+    data.spanOfEvidence(player.playerId),
+    data.scoresOf(player.playerId),
+    modelAt({ data, academy }),
+  ]);
+  const inZone = new Intl.DateTimeFormat('en-CA', { timeZone: academy.timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
+  const middle = span ? new Date((span.first.getTime() + span.last.getTime()) / 2) : new Date();
+  const day = asked.since ?? inZone.format(middle);
+  const since = startOfDayIn(day, academy.timeZone);
+  const families = span ? await familiesOverTime(data, model, player, { ...span, since }) : [];
+  return (
+    <TimePage
+      slug={slug}
+      player={player}
+      families={families}
+      games={gamesOverTime(scores, since)}
+      since={{ day, words: sayDay(since, academy.timeZone, new Date(since.getTime() + 20 * DAY_MS)) }}
+      timeZone={academy.timeZone}
+    />
+  );
+}
+
+/** Players by skills. */
+export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const { data, academy } = await requireCoach(slug);
+  const asked = readAsked(params);
+  const { model, squad } = await squadOf({ data, academy });
+  const table = squadTable(
+    squad.map(({ player, known }) => {
+      const mix = mixOf(model, player);
+      return {
+        name: player.name,
+        diagnosis: diagnose(model, known.belief, known.evidence, { level: player.level, mix }),
+        weights: model.cells.map(({ key }) => mix.get(key) ?? 0),
+      };
+    }),
+    asked.per === 'shot',
+  );
+  return (
+    <SquadPage
+      slug={slug}
+      squad={table}
+      ids={squad.map(({ player }) => player.playerId)}
+      levels={squad.map(({ player }) => player.level)}
+      asked={{ per: asked.per }}
+    />
+  );
+}
+
+/** How often each kind of shot comes up in a player's rounds. */
+export async function RoundMixRoom({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
+  const { data, academy, player } = await playerAt({ slug, playerId });
+  const { model } = await modelAt({ data, academy });
+  const levels = [...new Set([...model.reference.levels, player.level])].sort((a, b) => a - b);
+  const mixAt = (level: number) => Object.fromEntries(model.mix(level));
+  return (
+    <div className="p-3 p-md-4">
+      <h1>
+        {player.name} <span className="beside">the round mix</span>
+      </h1>
+      <p style={{ maxWidth: '46rem' }}>
+        How often each shot comes up in 18 holes decides what a weakness costs in a round. It depends on the course: firm and bare, or soft
+        and thick.
+      </p>
+      <RoundMixForm
+        slug={slug}
+        playerId={player.playerId}
+        level={player.level}
+        cells={[...model.cells]}
+        usual={mixAt(player.level)}
+        levels={levels.map((level) => ({ level, mix: mixAt(level) }))}
+        own={player.roundMix}
+      />
+    </div>
+  );
+}

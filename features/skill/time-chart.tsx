@@ -1,0 +1,86 @@
+'use client';
+
+import { useCallback, useMemo } from 'react';
+import type { ChartData } from 'chart.js';
+import { band, Chart, type Ink } from './chart';
+import { startOfDayIn } from './days';
+
+type Props = {
+  label: string;
+  points?: { x: number; low: number; middle: number; high: number }[];
+  scores?: { x: number; y: number }[];
+  best?: number;
+  goal?: number | null;
+  /** The day that divides before from since. */
+  since: string;
+  axis: string;
+  timeZone: string;
+  /** Draws the line of nothing lost: the level. */
+  nothing?: boolean;
+};
+
+/** Figures over time: a middle with its band, or scores as points. */
+export function TimeChart({ label, points = [], scores = [], best, goal = null, since, axis, timeZone, nothing = false }: Props) {
+  const data = useCallback(
+    (ink: Ink): ChartData<'scatter' | 'line'> => {
+      const all = [...points.map((p) => p.x), ...scores.map((s) => s.x)];
+      const ends = [Math.min(...all), Math.max(...all)];
+      const heights = [
+        ...points.flatMap((p) => [p.low, p.high]),
+        ...scores.map((s) => s.y),
+        ...(goal === null ? [] : [goal]),
+        ...(nothing ? [0] : []),
+      ];
+      const across = (name: string, y: number, colour: string): ChartData<'line'>['datasets'][number] => ({
+        type: 'line',
+        label: name,
+        data: ends.map((x) => ({ x, y })),
+        borderColor: colour,
+        borderDash: [5, 4],
+        borderWidth: 1.8,
+        pointRadius: 0,
+        pointStyle: 'line',
+      });
+      const at = startOfDayIn(since, timeZone).getTime();
+      return {
+        datasets: [
+          ...(points.length > 0 ? band('told from the balls of a stretch', points, ink.ink, `${ink.lose}55`) : []),
+          ...(nothing ? [across('the level', 0, ink.level)] : []),
+          ...(goal === null ? [] : [across('goal', goal, ink.level)]),
+          ...(at > ends[0]! && at < ends[1]!
+            ? [
+                {
+                  type: 'line' as const,
+                  label: '',
+                  data: [Math.min(...heights), Math.max(...heights)].map((y) => ({ x: at, y })),
+                  borderColor: ink.quiet,
+                  borderWidth: 1,
+                  pointRadius: 0,
+                },
+              ]
+            : []),
+          ...(scores.length > 0
+            ? [
+                {
+                  type: 'scatter' as const,
+                  label: 'scores, the best one larger',
+                  data: scores,
+                  backgroundColor: ink.tape,
+                  borderColor: ink.ink,
+                  borderWidth: 1.2,
+                  pointRadius: scores.map(({ y }) => (y === best ? 7 : 4)),
+                },
+              ]
+            : []),
+        ],
+      };
+    },
+    [points, scores, best, goal, since, timeZone, nothing],
+  );
+  const x = useMemo(() => {
+    const format = new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' });
+    return { title: '', ticks: (value: number) => format.format(value) };
+  }, [timeZone]);
+  const y = useMemo(() => ({ title: axis }), [axis]);
+  return <Chart label={label} data={data} x={x} y={y} low />;
+}

@@ -1,0 +1,114 @@
+import Link from 'next/link';
+import { sayChange } from '@/core/skill/over-time';
+import { sayScore, scoreFigure } from '@/core/game/say-score';
+import { counted, signed } from '@/core/units/format';
+import type { PlayerRow } from '@/server/data';
+import { PlayerHead } from './player-head';
+import { SinceForm } from './since-form';
+import styles from './skill.module.scss';
+import type { FamilyOverTime, GameOverTime } from './time';
+import { TimeChart } from './time-chart';
+
+type Props = {
+  slug: string;
+  player: PlayerRow;
+  families: FamilyOverTime[];
+  games: GameOverTime[];
+  /** The day that divides before from since, "2026-11-03", and in words. */
+  since: { day: string; words: string };
+  timeZone: string;
+};
+
+const SHOWN = 8;
+
+/** How it went, and whether a change is one. */
+export function TimePage({ slug, player, families, games, since, timeZone }: Props) {
+  return (
+    <div className="p-3 p-md-4">
+      <PlayerHead slug={slug} player={player} beside={`level ${player.level}`} />
+      {families.length === 0 ? (
+        <p className="empty">
+          No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: after a few sessions this shows how it goes.
+        </p>
+      ) : (
+        <>
+          <div className="d-flex flex-wrap justify-content-between align-items-end gap-2 mt-3">
+            <h2 className="mb-0">Is this a real change?</h2>
+            <SinceForm day={since.day} />
+          </div>
+          <div className={styles.grid}>
+            {families.map(({ family, points, change }) => (
+              <section key={family} className={styles.card}>
+                <h3 className="text-capitalize">{family}</h3>
+                <p className={styles.verdict}>
+                  {change ? (
+                    <>
+                      <b>{capital(sayChange(change.chanceBetter))}.</b>{' '}
+                      <span className="small-print">
+                        {signed(change.before)} lost a round before {since.words} ({counted(change.of[0], 'ball')}), {signed(change.since)}{' '}
+                        since ({counted(change.of[1], 'ball')}).
+                      </span>
+                    </>
+                  ) : (
+                    <span className="small-print">Balls on one side of {since.words} only: nothing to compare.</span>
+                  )}
+                </p>
+                <TimeChart
+                  label={`${family}: strokes lost in a round over time, ${points.length} stretches`}
+                  points={points.map(({ at, mean, low, high }) => ({ x: at, middle: mean, low, high }))}
+                  since={since.day}
+                  axis="strokes lost a round"
+                  timeZone={timeZone}
+                  nothing
+                />
+              </section>
+            ))}
+          </div>
+          <p className="small-print">
+            Each stretch is told from its own balls alone; the band holds eight times in ten. Before and since are fitted apart, so a change
+            has to show in the balls of both. {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
+          </p>
+          <h2 className="mt-4">Games</h2>
+          {games.length === 0 ? (
+            <p className="small-print">No game was played to its end yet.</p>
+          ) : (
+            <div className={styles.grid}>
+              {games.slice(0, SHOWN).map((game) => (
+                <section key={`${game.gameId}|${game.version}`} className={styles.card}>
+                  <h3>
+                    <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
+                  </h3>
+                  <p className={styles.verdict}>
+                    <b>Best {sayScore(game.best, game.unit, player.units)}</b>, of {counted(game.scores.length, 'session')}
+                    {game.goal !== null && `; goal ${scoreFigure(game.goal, game.unit, player.units)}`}.{' '}
+                    <span className="small-print">
+                      {game.change
+                        ? `${capital(sayChange(game.change.chanceBetter))}: mean ${scoreFigure(game.change.before, game.unit, player.units)} of ${game.change.of[0]} before, ${scoreFigure(game.change.since, game.unit, player.units)} of ${game.change.of[1]} since.`
+                        : 'Two sessions before and two since are needed to speak of a change.'}
+                    </span>
+                  </p>
+                  <TimeChart
+                    label={`${game.title}: ${counted(game.scores.length, 'score')} over time, best ${sayScore(game.best, game.unit, player.units)}`}
+                    scores={game.scores.map(({ at, score }) => ({ x: at, y: score }))}
+                    best={game.best}
+                    goal={game.goal}
+                    since={since.day}
+                    axis={game.unit === 'length' ? 'metres' : game.unit}
+                    timeZone={timeZone}
+                  />
+                </section>
+              ))}
+            </div>
+          )}
+          {games.length > SHOWN && (
+            <p className="small-print">
+              The {SHOWN} most played of {games.length} games.
+            </p>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);

@@ -1,0 +1,108 @@
+import { bestScore } from '@/core/game/play';
+import { schemeOf } from '@/core/game/scoring';
+import type { ScoreUnit } from '@/core/game/scoring/scheme';
+import { believe, diagnose } from '@/core/skill/diagnose';
+import { gather } from '@/core/skill/evidence';
+import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/skill/kinds';
+import type { SkillModel } from '@/core/skill/model';
+import { scoreChange, stretches, type ScoreChange } from '@/core/skill/over-time';
+import { rankOfValues } from '@/core/skill/ranks';
+import type { Answer, Data, PlayerRow } from '@/server/data';
+import { mixOf } from './load';
+
+/** A family of skills over time: strokes lost in a round, stretch by stretch, each told from its own balls alone. */
+export type FamilyOverTime = {
+  family: Family;
+  points: { at: number; mean: number; low: number; high: number; balls: number }[];
+  /** Before and since the day: what was lost in a round, of how many balls, and how likely it is that it got better. */
+  change: { before: number; since: number; of: [number, number]; chanceBetter: number } | null;
+};
+
+export type GameOverTime = {
+  gameId: string;
+  title: string;
+  version: number;
+  unit: ScoreUnit;
+  better: 'higher' | 'lower';
+  goal: number | null;
+  scores: { at: number; score: number; sessionId: string }[];
+  best: number;
+  change: ScoreChange | null;
+};
+
+/** Balls from some time on their own, none weighing less than another. */
+async function lostIn(data: Data, model: SkillModel, player: PlayerRow, from: Date, to: Date) {
+  const evidence = gather(await data.tallyBalls(player.playerId, { from, asOf: to }, null));
+  const { lost } = diagnose(model, believe(evidence, model, player.level), evidence, { level: player.level, mix: new Map() });
+  return { evidence, lost };
+}
+
+/** How a player's skills went, and whether they changed since a day. */
+export async function familiesOverTime(
+  data: Data,
+  model: SkillModel,
+  player: PlayerRow,
+  { first, since, last }: { first: Date; since: Date; last: Date },
+): Promise<FamilyOverTime[]> {
+  const mix = mixOf(model, player);
+  const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
+  const ends = stretches(first, new Date(last.getTime() + 1));
+  const parts = await Promise.all(ends.map(({ from, to }) => lostIn(data, model, player, from, new Date(to.getTime() - 1))));
+  const [before, after] = await Promise.all([
+    lostIn(data, model, player, first, new Date(since.getTime() - 1)),
+    lostIn(data, model, player, since, last),
+  ]);
+  return (Object.keys(FAMILIES) as Family[]).flatMap((family) => {
+    const cells = model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : []));
+    const ballsIn = ({ evidence }: typeof before) =>
+      cells.reduce((sum, i) => sum + (evidence.cells.get(model.cells[i]!.key)?.balls ?? 0), 0);
+    const lostOf = ({ lost }: typeof before) => together(lost, cells, weights);
+    const points = parts.flatMap((part, i) => {
+      const balls = ballsIn(part);
+      if (balls === 0) return [];
+      const { mean, interval80 } = rankOfValues(lostOf(part));
+      return [{ at: (ends[i]!.from.getTime() + ends[i]!.to.getTime()) / 2, mean, low: interval80[0], high: interval80[1], balls }];
+    });
+    if (points.length === 0) return [];
+    const of: [number, number] = [ballsIn(before), ballsIn(after)];
+    const [a, b] = [lostOf(before), lostOf(after)];
+    const change =
+      of[0] === 0 || of[1] === 0 ? null : { before: rankOfValues(a).mean, since: rankOfValues(b).mean, of, chanceBetter: chanceLess(b, a) };
+    return [{ family, points, change }];
+  });
+}
+
+/** Scores by game, each version on its own: only the same game compares. The most played first. */
+export function gamesOverTime(scores: Answer<'scoresOf'>, since: Date): GameOverTime[] {
+  const games = new Map<string, Answer<'scoresOf'>>();
+  for (const one of scores) {
+    const key = `${one.session.gameId}|${one.session.gameVersion}`;
+    games.set(key, [...(games.get(key) ?? []), one]);
+  }
+  return [...games.values()]
+    .map((list): GameOverTime => {
+      const { spec, gameId, gameVersion } = list.at(-1)!.session;
+      const scheme = schemeOf(spec.scoring);
+      const better = scheme.better(spec.scoring);
+      const values = (when: (at: Date) => boolean) => list.filter(({ session }) => when(session.startedAt)).map(({ score }) => score);
+      return {
+        gameId: gameId!,
+        title: spec.title,
+        version: gameVersion!,
+        unit: scheme.unit(spec.scoring),
+        better,
+        goal: spec.goal,
+        scores: list.map(({ session, score }) => ({ at: session.startedAt.getTime(), score, sessionId: session.sessionId })),
+        best: bestScore(
+          spec,
+          list.map(({ score }) => score),
+        )!,
+        change: scoreChange(
+          values((at) => at < since),
+          values((at) => at >= since),
+          better,
+        ),
+      };
+    })
+    .sort((a, b) => b.scores.length - a.scores.length || a.title.localeCompare(b.title));
+}
