@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { diagnose, USAGE as DIAGNOSE } from './diagnose';
 import { score } from './score';
 
 /**
@@ -9,6 +10,7 @@ type Command = { run: (files: readonly string[], read: (path: string) => string)
 
 const COMMANDS: Record<string, Command> = {
   score: { run: score, usage: 'score GAME.json SHOTS.csv' },
+  diagnose: { run: diagnose, usage: DIAGNOSE },
 };
 
 function read(path: string): string {

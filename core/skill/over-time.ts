@@ -1,4 +1,4 @@
-import { normalCdf } from '../math/normal';
+import { studentCdf } from '../math/student';
 
 /** How a probability that something got better is said: never more than is known. */
 export function sayChange(chanceBetter: number): string {
@@ -10,7 +10,7 @@ export function sayChange(chanceBetter: number): string {
 }
 
 /** Scores are worth comparing from so many on each side. */
-const LEAST_SCORES = 2;
+export const LEAST_SCORES = 3;
 /** Means of scores differ by about so many of their own standard deviations before any are seen. A judgement. */
 const CHANGE_SDS = 1;
 
@@ -18,10 +18,10 @@ const CHANGE_SDS = 1;
 export type ScoreChange = { before: number; since: number; of: [number, number]; chanceBetter: number };
 
 /**
- * Whether scores of one game got better: two normal means with a common spread, the difference shrunk as if about one
- * spread were usual.
+ * Whether scores of one game got better: two normal means with a common spread that is not known, so by Student’s t; the
+ * difference shrunk as if about one spread were usual.
  * @param better which way is better
- * @returns null with fewer than two on either side, or where all are alike
+ * @returns null with fewer than three on either side, or where all are alike
  */
 export function scoreChange(before: readonly number[], since: readonly number[], better: 'higher' | 'lower'): ScoreChange | null {
   if (before.length < LEAST_SCORES || since.length < LEAST_SCORES) return null;
@@ -34,7 +34,7 @@ export function scoreChange(before: readonly number[], since: readonly number[],
   const usual = CHANGE_SDS ** 2 * variance;
   const middle = ((b - a) * usual) / (usual + error);
   const sd = Math.sqrt((usual * error) / (usual + error));
-  const higher = normalCdf(middle / sd);
+  const higher = studentCdf(middle / sd, squares.length - 2);
   return { before: a, since: b, of: [before.length, since.length], chanceBetter: better === 'higher' ? higher : 1 - higher };
 }
 

@@ -47,7 +47,7 @@ const RINGS_TELL = 0.6;
 /** Two cells are told apart when it is four to one which loses more. */
 const Z_SURE = 0.8416212335729143;
 /** More balls than this are no advice. */
-const MOST = 2000;
+export const MOST_BALLS = 2000;
 
 /**
  * About how many more balls of each of two cells would tell which of them loses more: until the gap between their means
@@ -68,8 +68,8 @@ export function ballsToSettle(diagnosis: { findings: readonly Finding[]; lost: L
   const gap = Math.abs(one.mean - other.mean);
   const after = (n: number) =>
     [one, other].reduce((sum, { variance, ball }) => sum + variance / (1 + (variance * n * RINGS_TELL) / Math.max(1e-9, ball)), 0);
-  if (after(MOST) * Z_SURE ** 2 > gap * gap) return null;
-  let [low, high] = [0, MOST];
+  if (after(MOST_BALLS) * Z_SURE ** 2 > gap * gap) return null;
+  let [low, high] = [0, MOST_BALLS];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
     if (after(middle) * Z_SURE ** 2 > gap * gap) low = middle;

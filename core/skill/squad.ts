@@ -3,7 +3,14 @@ import { chanceLess, kindsOf, together, type Kind } from './kinds';
 import { rankOfValues } from './ranks';
 
 /** One player's figure in one skill: strokes lost, of so many balls; `draws` of it. */
-export type Skill = { mean: number; interval80: [number, number]; balls: number; draws: Float64Array };
+export type Skill = {
+  mean: number;
+  interval80: [number, number];
+  balls: number;
+  draws: Float64Array;
+  /** Strokes that the player's own level needs: with what is lost, what the player needs. */
+  level: number;
+};
 export type Member = { name: string; skills: Skill[] };
 
 /** Players by skills, and what follows from it. */
@@ -11,7 +18,7 @@ export type Squad = {
   kinds: Kind[];
   members: Member[];
   /** By skill: what the squad loses on average, of those with a ball in it, and in how many cases it is among a player's three weakest. */
-  common: { mean: number; players: number; weak: number }[];
+  common: { mean: number; interval80: [number, number]; players: number; weak: number }[];
 };
 
 /** @param weights what each cell counts, such as its uses in a round; by skill they are shared out where `perShot` */
@@ -25,15 +32,18 @@ export function squadTable(
       const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
       const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
       const draws = together(diagnosis.lost, cells, shares);
-      return { ...rankOfValues(draws), draws, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
+      const level = cells.reduce((sum, cell) => sum + shares[cell]! * diagnosis.findings[cell]!.referenceStrokes, 0);
+      return { ...rankOfValues(draws), draws, level, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
     });
     return { name, skills };
   });
   const weakest = members.map((member) => weakestSkills(member, 3));
   const common = kinds.map((_, k) => {
     const played = members.filter(({ skills }) => skills[k]!.balls > 0);
+    const average = new Float64Array(played[0]?.skills[k]!.draws.length ?? 0);
+    for (const { skills } of played) skills[k]!.draws.forEach((value, i) => (average[i]! += value / played.length));
     return {
-      mean: played.length === 0 ? 0 : played.reduce((sum, { skills }) => sum + skills[k]!.mean, 0) / played.length,
+      ...rankOfValues(average),
       players: played.length,
       weak: weakest.filter((list) => list.includes(k)).length,
     };
@@ -50,10 +60,10 @@ export function weakestSkills({ skills }: Member, most: number): number[] {
     .slice(0, most);
 }
 
-/** The skill in which most of the squad is weak; of equals the one in which it loses more. */
+/** The skill in which the squad as a whole surely loses, and the most; null where there is none. */
 export function commonWeakness({ common }: Squad): number | null {
-  const order = common.map((_, k) => k).sort((a, b) => common[b]!.weak - common[a]!.weak || common[b]!.mean - common[a]!.mean);
-  return order.length > 0 && common[order[0]!]!.weak > 1 ? order[0]! : null;
+  const losing = common.map((_, k) => k).filter((k) => common[k]!.players > 1 && common[k]!.interval80[0] > 0);
+  return losing.toSorted((a, b) => common[b]!.mean - common[a]!.mean)[0] ?? null;
 }
 
 /** Players who have the same weakest skill: they could practise together. */
@@ -70,15 +80,17 @@ export function togetherIn(squad: Squad): { kind: number; names: string[] }[] {
 const SURE = 0.9;
 export type Help = { kind: number; helper: string; helped: string; chance: number };
 
-/** For each player's weakest skill, who of the squad is best at it and surely better: who could help whom. */
+/** For each player's weakest skill, who of the squad needs fewest strokes there, and surely fewer: who could help whom. */
 export function helpIn(squad: Squad): Help[] {
   return squad.members.flatMap((member) => {
     const [kind] = weakestSkills(member, 1);
     if (kind === undefined) return [];
+    const needs = ({ skills }: Member) => skills[kind]!.level + skills[kind]!.mean;
     const others = squad.members.filter((other) => other !== member && other.skills[kind]!.balls > 0);
-    const best = others.toSorted((a, b) => a.skills[kind]!.mean - b.skills[kind]!.mean)[0];
+    const best = others.toSorted((a, b) => needs(a) - needs(b))[0];
     if (!best) return [];
-    const chance = chanceLess(best.skills[kind]!.draws, member.skills[kind]!.draws);
+    const gap = member.skills[kind]!.level - best.skills[kind]!.level;
+    const chance = chanceLess(best.skills[kind]!.draws, member.skills[kind]!.draws.map((value) => value + gap) as Float64Array);
     return chance >= SURE ? [{ kind, helper: best.name, helped: member.name, chance }] : [];
   });
 }

@@ -1,12 +1,14 @@
 import { counted, signed } from '../units/format';
 import type { Diagnosis, Finding } from './diagnose';
 import { sayCell } from './say-cell';
-import { ballsToSettle, rankOf, weakestOf, type Per, type Weakest } from './settle';
+import { ballsToSettle, MOST_BALLS, rankOf, weakestOf, type Per, type Weakest } from './settle';
 
 /** Fewer balls than this settle nothing: what is said is what such players are like. */
 export const FEW_BALLS = 20;
 /** As many names as a coach would read out. */
 const NAMES = 4;
+/** With more near-ties than that beside the names, there is no first. */
+const MANY = 4;
 /** A cell that was not practised for so long is neglected. */
 export const NEGLECTED_DAYS = 28;
 
@@ -17,6 +19,9 @@ const a = (per: Per) => (per === 'round' ? 'a round' : 'a shot');
 function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
+
+/** A cell's name, and that nothing is known of it but from its neighbours. */
+const named = (finding: Finding) => sayCell(finding) + (finding.balls === 0 ? ', no ball yet' : '');
 
 /** What a coach could read out: where most is lost and how sure that is, what is best, and what would settle it. */
 export type Summary = { most: string; best: string; next: string };
@@ -30,19 +35,24 @@ export function summaryOf(diagnosis: Diagnosis, per: Per, against: string, balls
   return {
     most: sayMost(diagnosis, weakest, per, against, balls),
     best: sayBest(diagnosis.findings, per, against),
-    next: sayNext(diagnosis, weakest, per),
+    next: balls < FEW_BALLS ? `From about ${FEW_BALLS} balls on it begins to tell.` : sayNext(diagnosis, weakest, per),
   };
 }
 
 function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, against: string, balls: number): string {
+  if (balls === 0) return 'No ball yet: the figures are what is usual at this level.';
   if (balls < FEW_BALLS) return `${counted(balls, 'ball')} say little yet: the figures are mostly what is usual at this level.`;
   if (!weakest) return `Nothing is likelier to lose strokes than to gain them against ${against}.`;
   const first = findings[weakest.first]!;
   const { mean, weakest3 } = rankOf(first, per);
-  const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
+  const lead = `Most strokes go to ${named(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
   if (weakest.near.length === 0) return `${lead}.`;
-  const near = weakest.near.slice(0, NAMES - 1).map((i) => `${sayCell(findings[i]!)} (${signed(rankOf(findings[i]!, per).mean)})`);
+  const near = weakest.near.slice(0, NAMES - 1).map((i) => `${named(findings[i]!)} (${signed(rankOf(findings[i]!, per).mean)})`);
   const more = weakest.near.length - near.length;
+  if (more > MANY) {
+    const names = [first, ...weakest.near.slice(0, NAMES - 2).map((i) => findings[i]!)].map(named);
+    return `Too early to name one: ${weakest.near.length + 1} kinds of shot can’t be told apart. Likeliest to cost most: ${listed(names)}.`;
+  }
   return `${lead}; not told apart from it yet: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}.`;
 }
 
@@ -62,7 +72,7 @@ function sayNext(diagnosis: Diagnosis, weakest: Weakest | null, per: Per): strin
     const balls = ballsToSettle(diagnosis, per, weakest.first, rival!);
     const names = `${sayCell(findings[weakest.first]!)} and ${sayCell(findings[rival!]!)}`;
     return balls === null
-      ? `${names[0]!.toUpperCase()}${names.slice(1)} are so much alike that no number of balls will tell them apart.`
+      ? `To tell ${names} apart would take more than ${MOST_BALLS.toLocaleString('en')} balls of each.`
       : `About ${roundly(balls)} more balls each of ${names} would settle which loses more.`;
   }
   return weakest ? `It stands apart: the next balls are best spent on it.` : `More balls where few were played would tell more.`;

@@ -10,6 +10,7 @@ import { readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { startOfDayIn } from './days';
+import { IntoView } from './into-view';
 import { boardOf, filterOf, mixOf, modelAt, squadOf } from './load';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
@@ -53,18 +54,20 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
       now={now}
       panel={
         finding && (
-          <CellPanel
-            finding={finding}
-            shots={shots}
-            model={board.model}
-            belief={board.known.belief}
-            level={board.level}
-            per={asked.per}
-            system={player.units}
-            asked={asked}
-            timeZone={academy.timeZone}
-            now={now}
-          />
+          <IntoView of={finding.key}>
+            <CellPanel
+              finding={finding}
+              shots={shots}
+              model={board.model}
+              belief={board.known.belief}
+              level={board.level}
+              per={asked.per}
+              system={player.units}
+              asked={asked}
+              timeZone={academy.timeZone}
+              now={now}
+            />
+          </IntoView>
         )
       }
     />

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShots } from '@/core/skill/say-cell';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/skill/squad';
-import { inWords, signed } from '@/core/units/format';
+import { counted, inWords, signed } from '@/core/units/format';
 import { asQuery, type Asked } from './asked';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
@@ -23,7 +23,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
     <div className="p-3 p-md-4">
       <div className={styles.title}>
         <h1>
-          The squad <span className="beside">each against their own level · {members.length} players</span>
+          The squad <span className="beside">each against their own level · {counted(members.length, 'player')}</span>
         </h1>
         <div className="d-flex gap-2">
           <Link href={`/a/${slug}/players`} className="btn btn-outline-dark no-print">
@@ -41,8 +41,8 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
           <p className={styles.say}>
             <b>
               {weakness === null
-                ? 'No weakness is shared: every player’s own comes first.'
-                : `${capital(shots(weakness))} are among the three weakest skills of ${inWords(common[weakness]!.weak)} of ${members.length}: ${signed(common[weakness]!.mean)} a ${asked.per} on average of ${common[weakness]!.players}.`}
+                ? 'Nothing is surely lost by the squad as a whole: every player’s own weakness comes first.'
+                : `The squad as a whole loses most with ${shots(weakness)}: ${signed(common[weakness]!.mean)} a ${asked.per} on average of ${common[weakness]!.players}, among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
             {pairs.map(({ kind, names }) => `${listed(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
@@ -78,9 +78,14 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
                             title={says}
                           >
                             <span className="visually-hidden">{says}</span>
-                            <b className="fig" aria-hidden="true">
-                              {balls === 0 ? '' : signed(mean)}
-                            </b>
+                            {balls > 0 && (
+                              <>
+                                <b className="fig" aria-hidden="true">
+                                  {signed(mean)}
+                                </b>
+                                <small aria-hidden="true">{balls}</small>
+                              </>
+                            )}
                           </span>
                         </td>
                       );
@@ -109,9 +114,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
               {help.map(({ kind, helper, helped, chance }) => (
                 <li key={helped}>
                   <b>{helper}</b> could show <b>{helped}</b> {shots(kind)}{' '}
-                  <small className="small-print">
-                    better at them against the own level, {Math.min(99, Math.round(100 * chance))}% sure
-                  </small>
+                  <small className="small-print">fewer strokes with them, {Math.min(99, Math.round(100 * chance))}% sure</small>
                 </li>
               ))}
             </ul>

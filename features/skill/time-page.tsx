@@ -1,7 +1,7 @@
 import Link from 'next/link';
-import { sayChange } from '@/core/skill/over-time';
+import { LEAST_SCORES, sayChange } from '@/core/skill/over-time';
 import { sayScore, scoreFigure } from '@/core/game/say-score';
-import { counted, signed } from '@/core/units/format';
+import { counted, inWords, signed } from '@/core/units/format';
 import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
@@ -84,7 +84,7 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
                     <span className="small-print">
                       {game.change
                         ? `${capital(sayChange(game.change.chanceBetter))}: mean ${scoreFigure(game.change.before, game.unit, player.units)} of ${game.change.of[0]} before, ${scoreFigure(game.change.since, game.unit, player.units)} of ${game.change.of[1]} since.`
-                        : 'Two sessions before and two since are needed to speak of a change.'}
+                        : `${capital(inWords(LEAST_SCORES))} sessions before and ${inWords(LEAST_SCORES)} since are needed to speak of a change.`}
                     </span>
                   </p>
                   <TimeChart
