@@ -4,8 +4,9 @@ import { diagnosisAnswer } from '@/core/formats/diagnosis';
 import { shotsOfTable } from '@/core/formats/shot-rows';
 import { readShotTable, type TableProblem } from '@/core/formats/shot-table';
 import { newPlayer } from '@/core/people/player';
-import { believe, diagnose as diagnoseBy, HALF_LIFE_DAYS } from '@/core/skill/diagnose';
+import { believe, diagnose as diagnoseBy } from '@/core/skill/diagnose';
 import { gather, weightOf, type Tally } from '@/core/skill/evidence';
+import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { modelOf } from '@/core/skill/model';
 import { shippedReference } from '@/core/skill/reference';
 

@@ -40,6 +40,12 @@ test.describe('somebody of another academy', () => {
     const paths = [
       `/players/${ids.player_id}`,
       `/players/${ids.player_id}/edit`,
+      `/players/${ids.player_id}/putting`,
+      `/players/${ids.player_id}/time`,
+      `/players/${ids.player_id}/sessions`,
+      `/players/${ids.player_id}/round`,
+      '/players/squad',
+      '/reference',
       `/games/${ids.game_id}`,
       `/games/${ids.game_id}/edit`,
       `/sessions/${ids.session_id}`,

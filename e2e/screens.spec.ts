@@ -21,7 +21,7 @@ async function ids() {
 
 for (const size of SIZES)
   test(`the desk at ${size.width}x${size.height}`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(300_000);
     const complained = complaints(page);
     await page.setViewportSize(size);
     const { player_id, game_id, session_id, green_id } = await ids();
@@ -47,6 +47,12 @@ for (const size of SIZES)
       '/players/new',
       '/players/links',
       `/players/${player_id}`,
+      `/players/${player_id}?per=round&all=1&cell=pitch%7Clight_rough%7C20`,
+      `/players/${player_id}/putting`,
+      `/players/${player_id}/time`,
+      `/players/${player_id}/sessions`,
+      `/players/${player_id}/round`,
+      '/players/squad',
       `/players/${player_id}/edit`,
       `/sessions/${session_id}`,
       '/logbook',

@@ -2,9 +2,13 @@ import { bandAt } from '../golf/bands';
 import { playerSchema } from '../people/player';
 import { projectShots } from '../shot/project';
 import { shotEventSchema } from '../shot/shot';
-import { shippedReference as reference } from '../skill/reference';
 import { cellKey } from '../skill/cells';
-import { skillTable, worstOf } from '../skill/table';
+import { believe, diagnose } from '../skill/diagnose';
+import { gather, talliesOf } from '../skill/evidence';
+import { HALF_LIFE_DAYS } from '../skill/half-life';
+import { modelOf } from '../skill/model';
+import { shippedReference as reference } from '../skill/reference';
+import { weakestOf } from '../skill/settle';
 import { idOf } from '../testing/make';
 import { METRES_PER } from '../units/length';
 import { DEMO_PLAYERS } from './people';
@@ -52,11 +56,13 @@ test.each(DEMO_PLAYERS.map((player, i) => [player.form.name, i] as const))(
   },
 );
 
-test('the table finds each planted weakness first, or names it among those that cannot be told apart', () => {
+test('the model finds each planted weakness first, or names it among those that cannot be told apart', () => {
+  const model = modelOf(reference);
   DEMO_PLAYERS.forEach(({ effects, form }, i) => {
-    const { row, near } = worstOf(skillTable(shotsOf(i), form.level, reference, 2))!;
-    const named = [row, ...near].map(({ shotType, surface, band }) => `${shotType}|${surface}|${band.min}`);
-    expect(named).toContain(Object.keys(effects)[0]);
+    const evidence = gather(talliesOf(shotsOf(i), NOW, HALF_LIFE_DAYS));
+    const diagnosis = diagnose(model, believe(evidence, model, form.level), evidence, { level: form.level, mix: model.mix(form.level) });
+    const { first, near } = weakestOf(diagnosis, 'shot')!;
+    expect([first, ...near.slice(0, 3)].map((cell) => diagnosis.findings[cell]!.key)).toContain(Object.keys(effects)[0]);
   });
 });
 

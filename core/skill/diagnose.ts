@@ -12,8 +12,6 @@ import { troubleOf } from './trouble';
 export const DRAWS = 400;
 /** The same draws for the same evidence, on every screen and in the command line. */
 const SEED = 1;
-/** A ball from two months ago counts half. A judgement: skill drifts, and a season is two or three times as long. */
-export const HALF_LIFE_DAYS = 60;
 
 /** What is believed of a player who was entered with a level: fitted once, and read against any level. */
 export type Belief = { level: number; draws: Draw[] };

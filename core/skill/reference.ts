@@ -40,13 +40,6 @@ export function parseReference(csv: string): ReferenceRow[] {
   });
 }
 
-/** Rows of a reference with a coach's own in the place of those of the same level, shot, surface and distance band. */
-export function withOwnRows(rows: readonly ReferenceRow[], own: readonly ReferenceRow[]): ReferenceRow[] {
-  const key = ({ level, shot_type, surface, band_min }: ReferenceRow) => `${level}|${shot_type}|${surface}|${band_min}`;
-  const replaced = new Set(own.map(key));
-  return [...rows.filter((row) => !replaced.has(key(row))), ...own];
-}
-
 /** What a reference player does with one kind of shot at one distance; distances left in feet. */
 export type ReferenceShot = {
   expectedStrokes: number;

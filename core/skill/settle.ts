@@ -17,26 +17,30 @@ export function losesMore({ lost }: { lost: Lost }, weights: readonly number[], 
 /** Cells that can't be told apart from the first: the chance that one of them loses more than it is above this. */
 const TOLD_APART = 0.2;
 
-/** The weakest cell, and those that can't be told apart from it yet, likeliest first; indices of findings. */
-export type Weakest = { first: number; near: number[] };
+/**
+ * The weakest cell that was played, those played that can't be told apart from it yet, likeliest first, and those never
+ * played that could cost as much; indices of findings.
+ */
+export type Weakest = { first: number; near: number[]; unknown: number[] };
 
 /**
- * The cell that is likeliest among the three weakest, with its near-ties. Cells that gain are nobody's weakness.
- * @returns null where no cell is likelier to lose than to gain
+ * The cell that is likeliest among the three weakest, with its near-ties. Cells that gain are nobody's weakness, and of a
+ * cell without a ball nothing is said but that it could be one.
+ * @returns null where no cell that was played is likelier to lose than to gain
  */
 export function weakestOf(diagnosis: { findings: readonly Finding[]; lost: Lost }, per: Per): Weakest | null {
   const { findings } = diagnosis;
   const weights = findings.map((finding) => (per === 'shot' ? 1 : finding.uses));
   const order = findings
     .map((_, i) => i)
-    .filter((i) => rankOf(findings[i]!, per).mean > 0)
     .sort((a, b) => {
       const [one, other] = [rankOf(findings[a]!, per), rankOf(findings[b]!, per)];
       return other.weakest3 - one.weakest3 || other.mean - one.mean;
     });
-  const [first, ...others] = order;
+  const [first, ...others] = order.filter((i) => findings[i]!.balls > 0 && rankOf(findings[i]!, per).mean > 0);
   if (first === undefined) return null;
-  return { first, near: others.filter((i) => losesMore(diagnosis, weights, i, first) > TOLD_APART) };
+  const asMuch = (i: number) => losesMore(diagnosis, weights, i, first) > TOLD_APART;
+  return { first, near: others.filter(asMuch), unknown: order.filter((i) => findings[i]!.balls === 0 && asMuch(i)) };
 }
 
 /**

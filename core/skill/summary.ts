@@ -20,9 +20,6 @@ function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
-/** A cell's name, and that nothing is known of it but from its neighbours. */
-const named = (finding: Finding) => sayCell(finding) + (finding.balls === 0 ? ', no ball yet' : '');
-
 /** What a coach could read out: where most is lost and how sure that is, what is best, and what would settle it. */
 export type Summary = { most: string; best: string; next: string };
 
@@ -45,15 +42,17 @@ function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, aga
   if (!weakest) return `Nothing is likelier to lose strokes than to gain them against ${against}.`;
   const first = findings[weakest.first]!;
   const { mean, weakest3 } = rankOf(first, per);
-  const lead = `Most strokes go to ${named(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
-  if (weakest.near.length === 0) return `${lead}.`;
-  const near = weakest.near.slice(0, NAMES - 1).map((i) => `${named(findings[i]!)} (${signed(rankOf(findings[i]!, per).mean)})`);
+  const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
+  const unknown =
+    weakest.unknown.length === 0 ? '' : `; ${counted(weakest.unknown.length, 'kind')} of shot never played could cost as much`;
+  if (weakest.near.length === 0) return `${lead}${unknown}.`;
+  const near = weakest.near.slice(0, NAMES - 1).map((i) => `${sayCell(findings[i]!)} (${signed(rankOf(findings[i]!, per).mean)})`);
   const more = weakest.near.length - near.length;
   if (more > MANY) {
-    const names = [first, ...weakest.near.slice(0, NAMES - 2).map((i) => findings[i]!)].map(named);
+    const names = [first, ...weakest.near.slice(0, NAMES - 2).map((i) => findings[i]!)].map(sayCell);
     return `Too early to name one: ${weakest.near.length + 1} kinds of shot can’t be told apart. Likeliest to cost most: ${listed(names)}.`;
   }
-  return `${lead}; not told apart from it yet: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}.`;
+  return `${lead}; not told apart from it yet: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}${unknown}.`;
 }
 
 function sayBest(findings: readonly Finding[], per: Per, against: string): string {
@@ -74,6 +73,10 @@ function sayNext(diagnosis: Diagnosis, weakest: Weakest | null, per: Per): strin
     return balls === null
       ? `To tell ${names} apart would take more than ${MOST_BALLS.toLocaleString('en')} balls of each.`
       : `About ${roundly(balls)} more balls each of ${names} would settle which loses more.`;
+  }
+  if (weakest && weakest.unknown.length > 0) {
+    const most = weakest.unknown.toSorted((x, y) => findings[y]!.uses - findings[x]!.uses).slice(0, 2);
+    return `A dozen balls each of ${listed(most.map((i) => sayCell(findings[i]!)))} would begin to tell whether they cost as much.`;
   }
   return weakest ? `It stands apart: the next balls are best spent on it.` : `More balls where few were played would tell more.`;
 }

@@ -2,7 +2,6 @@ CREATE TABLE "posterior" (
 	"academy_id" text NOT NULL,
 	"player_id" uuid NOT NULL,
 	"evidence_rev" integer NOT NULL,
-	"reference_rev" integer NOT NULL,
 	"level" double precision NOT NULL,
 	"half_life_days" integer,
 	"as_of" timestamp with time zone NOT NULL,
@@ -12,8 +11,8 @@ CREATE TABLE "posterior" (
 --> statement-breakpoint
 CREATE TABLE "reference" (
 	"academy_id" text NOT NULL,
-	"rows" jsonb NOT NULL,
-	"revision" integer DEFAULT 1 NOT NULL,
+	"name" text NOT NULL,
+	"expected" jsonb NOT NULL,
 	"changed_at" timestamp with time zone DEFAULT now() NOT NULL,
 	CONSTRAINT "reference_academy_id_pk" PRIMARY KEY("academy_id")
 );

@@ -3,7 +3,7 @@ import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@
 import type { Shot } from '@/core/shot/shot';
 import type { Tally } from '@/core/skill/evidence';
 import { BINNING, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
-import type { ReferenceRow } from '@/core/skill/reference';
+import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
 import { and, asc, count, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
@@ -130,21 +130,22 @@ export async function keepPosterior(db: Db, actor: Actor, playerId: string, held
     .onConflictDoUpdate({ target: [posterior.academyId, posterior.playerId], set: held });
 }
 
-/** The coach's own rows of the reference, and how often they were changed: none and 0 where the shipped ones hold. */
-export async function ownReference(db: Db, actor: Actor): Promise<{ rows: ReferenceRow[]; revision: number }> {
+export type NamedReference = { name: string; expected: OwnReference };
+
+/** The coach's own yardstick; null where there is none. */
+export async function ownReference(db: Db, actor: Actor): Promise<NamedReference | null> {
   const [row] = await db.select().from(reference).where(eq(reference.academyId, actor.academyId));
-  return row ? { rows: row.rows, revision: row.revision } : { rows: [], revision: 0 };
+  return row ? { name: row.name, expected: row.expected } : null;
 }
 
-/** Puts a coach's own rows in the place of those of the reference; none: the shipped ones hold again. */
-export async function saveReference(db: Db, actor: Actor, rows: readonly ReferenceRow[]): Promise<void> {
-  await db
-    .insert(reference)
-    .values({ academyId: actor.academyId, rows: [...rows] })
-    .onConflictDoUpdate({
-      target: reference.academyId,
-      set: { rows: [...rows], revision: sql`${reference.revision} + 1`, changedAt: new Date() },
-    });
+/** Keeps a coach's own yardstick in place of the one before; null: none. */
+export async function saveReference(db: Db, actor: Actor, own: NamedReference | null): Promise<void> {
+  if (own === null) await db.delete(reference).where(eq(reference.academyId, actor.academyId));
+  else
+    await db
+      .insert(reference)
+      .values({ academyId: actor.academyId, ...own })
+      .onConflictDoUpdate({ target: reference.academyId, set: { ...own, changedAt: new Date() } });
 }
 
 /** A player's ordinary balls of one cell, oldest first. */

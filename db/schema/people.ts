@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { HALF_LIFE_DAYS } from '@/core/skill/diagnose';
+import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at, metres } from './columns';

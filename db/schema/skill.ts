@@ -1,17 +1,16 @@
-import type { ReferenceRow } from '@/core/skill/reference';
-import { doublePrecision, foreignKey, integer, jsonb, pgTable, primaryKey, uuid } from 'drizzle-orm/pg-core';
+import type { OwnReference } from '@/core/formats/reference-table';
+import { doublePrecision, foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at } from './columns';
 import { player } from './people';
 
-/** A coach's own reference: rows that stand in for those that ship with the program. None: the shipped ones. */
+/** A coach's own yardstick: expected strokes by skill cell. */
 export const reference = pgTable(
   'reference',
   {
     academyId: academyId(),
-    rows: jsonb().$type<ReferenceRow[]>().notNull(),
-    /** Counts up with every change. */
-    revision: integer().notNull().default(1),
+    name: text().notNull(),
+    expected: jsonb().$type<OwnReference>().notNull(),
     changedAt: at().notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.academyId] })],
@@ -24,7 +23,6 @@ export const posterior = pgTable(
     academyId: academyId(),
     playerId: uuid().notNull(),
     evidenceRev: integer().notNull(),
-    referenceRev: integer().notNull(),
     level: doublePrecision().notNull(),
     /** null: balls of every age weigh alike. */
     halfLifeDays: integer(),

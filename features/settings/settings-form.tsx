@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Controller, FormProvider, useForm, useWatch } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
+import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { LengthInput } from '@/ui/length-input';
 import { Choice } from '../form/field';
 import { FormAlert } from '../form/form-alert';
@@ -18,6 +19,8 @@ const OWN = [
   ['putterM', 'Putter'],
   ['flagstickM', 'Flagstick'],
 ] as const;
+
+const HALF_LIVES = [30, HALF_LIFE_DAYS, 120, 240];
 
 type Props = { slug: string; initial: Settings; timeZones: readonly string[] };
 
@@ -83,6 +86,31 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
           units={units}
           paceM={form.getValues('paceM')}
           onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+        />
+        <Controller
+          control={form.control}
+          name="halfLifeDays"
+          render={({ field }) => (
+            <Form.Group controlId="half-life">
+              <Form.Label>On the boards, a ball counts half</Form.Label>
+              <Form.Select
+                ref={field.ref}
+                value={field.value ?? 'never'}
+                onBlur={field.onBlur}
+                onChange={(event) => field.onChange(event.target.value === 'never' ? null : Number(event.target.value))}
+              >
+                {[...new Set([...HALF_LIVES, ...(field.value === null ? [] : [field.value])])]
+                  .sort((a, b) => a - b)
+                  .map((days) => (
+                    <option key={days} value={days}>
+                      after {days} days{days === HALF_LIFE_DAYS ? ' (as it comes)' : ''}
+                    </option>
+                  ))}
+                <option value="never">never less than at first</option>
+              </Form.Select>
+              <div className="small-print mt-1">Skill drifts: recent balls say more. A short time needs more balls.</div>
+            </Form.Group>
+          )}
         />
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">

@@ -1,14 +1,17 @@
 import { requireCoach } from '@/server/actor';
+import { OwnTable } from './own-table';
 import { SettingsForm } from './settings-form';
 
 export async function SettingsRoom({ slug }: { slug: string }) {
-  const { academy } = await requireCoach(slug);
+  const { data, academy } = await requireCoach(slug);
+  const own = await data.ownReference();
   const { name, units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">{name}</h1>
       <SettingsForm slug={slug} initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays }} timeZones={timeZones} />
+      <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
     </div>
   );
 }

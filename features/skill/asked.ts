@@ -8,9 +8,9 @@ const oneOf = <const T extends readonly [string, ...string[]]>(words: T) => z.en
 /** What a board is asked, as it stands in its address; what makes no sense is passed over. */
 const askedSchema = z.object({
   per: z.enum(['shot', 'round']).catch('shot'),
-  /** A level, or the squad's own average. */
+  /** A level, the squad's own average, or the coach's own table. */
   against: z
-    .union([z.literal('squad'), z.coerce.number().min(-10).max(54)])
+    .union([z.enum(['squad', 'table']), z.coerce.number().min(-10).max(54)])
     .optional()
     .catch(undefined),
   cell: text,

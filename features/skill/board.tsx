@@ -10,7 +10,7 @@ import { asQuery, isFiltered, type Asked } from './asked';
 import { Dreads } from './dreads';
 import { Filters } from './filters';
 import { Heat, HeatKey } from './heat';
-import type { Board } from './load';
+import { model, type Board } from './load';
 import { PerSwitch } from './per-switch';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
@@ -30,7 +30,7 @@ type Props = {
 
 /** Where one player's strokes go. */
 export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowings, timeZone, now, panel }: Props) {
-  const { known, diagnosis, against, model } = board;
+  const { known, diagnosis, against } = board;
   const { balls } = known.evidence;
   const base = `/a/${slug}/players/${player.playerId}`;
   const weakest = weakestOf(diagnosis, asked.per);
@@ -52,7 +52,7 @@ export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowing
             <b>{said.most}</b> {said.best} {said.next}
           </p>
         )}
-        <Filters asked={asked} ownLevel={player.level} levels={model.reference.levels} {...narrowings} />
+        <Filters asked={asked} ownLevel={player.level} levels={model.reference.levels} table={board.ownTable} {...narrowings} />
         {isFiltered(asked) && (
           <p className={styles.filtered}>
             Only {counted(balls, 'ball')} are looked at. <Link href={asQuery({ per: asked.per, against: asked.against })}>All balls</Link>

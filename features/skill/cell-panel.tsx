@@ -2,7 +2,6 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import type { Belief, Finding } from '@/core/skill/diagnose';
 import { finishOf, insideOf, type Inside, type Ranking } from '@/core/skill/inside';
-import type { SkillModel } from '@/core/skill/model';
 import { sayCell } from '@/core/skill/say-cell';
 import type { Per } from '@/core/skill/settle';
 import type { Shot } from '@/core/shot/shot';
@@ -15,13 +14,13 @@ import { asQuery, type Asked } from './asked';
 import { curveOf } from './curve';
 import { CurveChart } from './curve-chart';
 import { Interval } from './interval';
+import { model } from './load';
 import { Scatter } from './scatter';
 import styles from './skill.module.scss';
 
 type Props = {
   finding: Finding;
   shots: Shot[];
-  model: SkillModel;
   belief: Belief;
   level: number;
   per: Per;
@@ -35,7 +34,7 @@ const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** What stands behind one cell of the board. */
-export function CellPanel({ finding, shots, model, belief, level, per, system, asked, timeZone, now }: Props) {
+export function CellPanel({ finding, shots, belief, level, per, system, asked, timeZone, now }: Props) {
   const inside = insideOf(shots, level, model.reference);
   const curve = curveOf(model, belief, finding, shots);
   const modelled = curve.points.find(({ distanceM }) => distanceM === finding.distanceM);

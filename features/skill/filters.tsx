@@ -15,10 +15,12 @@ type Props = {
   clubs: readonly string[];
   /** Whether a squad's average can be chosen. */
   squad?: boolean;
+  /** The coach's own table, by name, where there is one. */
+  table?: string | null;
 };
 
 /** Against what, and of which balls: kept in the address, so that a view can be sent and printed. */
-export function Filters({ asked, ownLevel, levels, games, clubs, squad = true }: Props) {
+export function Filters({ asked, ownLevel, levels, games, clubs, squad = true, table = null }: Props) {
   const router = useRouter();
   const path = usePathname();
   const [open, setOpen] = useState(isFiltered(asked));
@@ -55,6 +57,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, squad = true }:
               </option>
             ))}
           {squad && <option value="squad">the squad’s average</option>}
+          {table && <option value="table">“{table}”</option>}
         </Form.Select>
       </Form.Group>
       {!open && (

@@ -1,47 +1,33 @@
+import type { OwnReference } from '@/core/formats/reference-table';
 import { believe, diagnose, type Belief, type Diagnosis } from '@/core/skill/diagnose';
 import { gather, type Evidence } from '@/core/skill/evidence';
-import { modelOf, type SkillModel } from '@/core/skill/model';
+import { modelOf } from '@/core/skill/model';
 import { packDraws, unpackDraws } from '@/core/skill/posterior';
-import { Reference, shippedReference, withOwnRows } from '@/core/skill/reference';
+import { shippedReference } from '@/core/skill/reference';
 import type { Academy, BallFilter, Data, PlayerRow } from '@/server/data';
 import { isFiltered, type Asked } from './asked';
 import { endOfDayIn, startOfDayIn } from './days';
 
 type Desk = { data: Data; academy: Academy };
 
-/** The models over the references of academies that have one of their own, by academy and revision. */
-const own = new Map<string, SkillModel>();
-const MOST_KEPT = 50;
-
-/** The model of an academy, and how often its reference was changed. */
-export async function modelAt({ data, academy }: Desk): Promise<{ model: SkillModel; revision: number }> {
-  const { rows, revision } = await data.ownReference();
-  if (rows.length === 0) return { model: modelOf(shippedReference), revision };
-  const key = `${academy.academyId}:${revision}`;
-  let model = own.get(key);
-  if (!model) {
-    if (own.size >= MOST_KEPT) own.clear();
-    own.set(key, (model = modelOf(new Reference(withOwnRows(shippedReference.table, rows)))));
-  }
-  return { model, revision };
-}
+/** The model that the boards use: over the reference that ships with the program. */
+export const model = modelOf(shippedReference);
 
 /** What the balls of a player say: the evidence, what is believed after it, and from when ages are counted. */
 export type Known = { evidence: Evidence; belief: Belief; asOf: Date | null };
 
 /** Everything known of a player, all balls together: read back where it was kept from the same evidence, else fitted and kept. */
-export async function knownOf(desk: Desk, { model, revision }: { model: SkillModel; revision: number }, player: PlayerRow): Promise<Known> {
+export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
   const { data, academy } = desk;
   const { halfLifeDays } = academy;
   const { playerId, evidenceRev, level } = player;
   const asOf = (await data.spanOfEvidence(playerId))?.last ?? null;
   const evidence = gather(asOf ? await data.tallyBalls(playerId, { asOf }, halfLifeDays) : []);
-  const from = { evidenceRev, referenceRev: revision, level, halfLifeDays, asOf: asOf ?? new Date(0) };
+  const from = { evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
   const held = await data.heldPosterior(playerId);
   const same =
     held &&
     held.evidenceRev === from.evidenceRev &&
-    held.referenceRev === from.referenceRev &&
     held.level === from.level &&
     held.halfLifeDays === from.halfLifeDays &&
     held.asOf.getTime() === from.asOf.getTime();
@@ -68,28 +54,29 @@ export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter 
 }
 
 /** What some of the balls of a player say, on their own. */
-export async function knownFrom(desk: Desk, model: SkillModel, player: PlayerRow, filter: BallFilter): Promise<Known> {
+export async function knownFrom(desk: Desk, player: PlayerRow, filter: BallFilter): Promise<Known> {
   const evidence = gather(await desk.data.tallyBalls(player.playerId, filter, desk.academy.halfLifeDays));
   return { evidence, belief: believe(evidence, model, player.level), asOf: filter.asOf };
 }
 
 /** How often each cell comes up in a player's rounds: their own mix where somebody gave one, else their level's. */
-export function mixOf(model: SkillModel, player: Pick<PlayerRow, 'level' | 'roundMix'>): Map<string, number> {
+export function mixOf(player: Pick<PlayerRow, 'level' | 'roundMix'>): Map<string, number> {
   const mix = model.mix(player.level);
   for (const [key, uses] of Object.entries(player.roundMix ?? {})) if (mix.has(key)) mix.set(key, uses);
   return mix;
 }
 
+export type Squaddie = { player: PlayerRow; known: Known };
+
 /** What all players of an academy are known to do, one after the other. */
-export async function squadOf(desk: Desk): Promise<{ model: SkillModel; squad: { player: PlayerRow; known: Known }[] }> {
-  const at = await modelAt(desk);
-  const squad: { player: PlayerRow; known: Known }[] = [];
-  for (const { player } of await desk.data.listPlayers()) squad.push({ player, known: await knownOf(desk, at, player) });
-  return { model: at.model, squad };
+export async function squadOf(desk: Desk): Promise<Squaddie[]> {
+  const squad: Squaddie[] = [];
+  for (const { player } of await desk.data.listPlayers()) squad.push({ player, known: await knownOf(desk, player) });
+  return squad;
 }
 
 /** Strokes that a squad's players are expected to need on average, by cell; null of nobody with a ball. */
-export function squadPar(model: SkillModel, squad: readonly { player: PlayerRow; known: Known }[]): number[] | null {
+export function squadPar(squad: readonly Squaddie[]): number[] | null {
   const some = squad.filter(({ known }) => known.evidence.balls > 0);
   if (some.length === 0) return null;
   const sums = model.cells.map(() => 0);
@@ -100,18 +87,32 @@ export function squadPar(model: SkillModel, squad: readonly { player: PlayerRow;
   return sums;
 }
 
+/** Strokes expected by a coach's own table; of cells that it leaves out, the level's. */
+export function ownPar(expected: OwnReference, level: number): number[] {
+  const judge = model.judge(level, level);
+  return model.cells.map(({ key }, i) => expected[key] ?? judge.levelExpects(i));
+}
+
 /** One player's board: what is known, against what was asked. */
-export type Board = { model: SkillModel; known: Known; diagnosis: Diagnosis; level: number; against: string; mix: Map<string, number> };
+export type Board = {
+  known: Known;
+  diagnosis: Diagnosis;
+  level: number;
+  against: string;
+  mix: Map<string, number>;
+  ownTable: string | null;
+};
 
 export async function boardOf(desk: Desk, player: PlayerRow, asked: Asked, now: Date): Promise<Board> {
-  const at = await modelAt(desk);
-  const { model } = at;
   const known = isFiltered(asked)
-    ? await knownFrom(desk, model, player, filterOf(asked, desk.academy.timeZone, now))
-    : await knownOf(desk, at, player);
+    ? await knownFrom(desk, player, filterOf(asked, desk.academy.timeZone, now))
+    : await knownOf(desk, player);
+  const own = await desk.data.ownReference();
   const level = typeof asked.against === 'number' ? asked.against : player.level;
-  const par = asked.against === 'squad' ? squadPar(model, (await squadOf(desk)).squad) : null;
-  const mix = mixOf(model, player);
+  const par =
+    asked.against === 'squad' ? squadPar(await squadOf(desk)) : asked.against === 'table' && own ? ownPar(own.expected, level) : null;
+  const mix = mixOf(player);
   const diagnosis = diagnose(model, known.belief, known.evidence, { level, mix, ...(par ? { par } : {}) });
-  return { model, known, diagnosis, level, against: par ? 'the squad’s average' : `level ${level}`, mix };
+  const against = !par ? `level ${level}` : asked.against === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
+  return { known, diagnosis, level, against, mix, ownTable: own?.name ?? null };
 }

@@ -6,7 +6,7 @@ import { counted, signed } from '@/core/units/format';
 import type { PlayerRow } from '@/server/data';
 import type { Asked } from './asked';
 import { Filters } from './filters';
-import type { Board } from './load';
+import { model, type Board } from './load';
 import { MakeChart } from './make-chart';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
@@ -25,7 +25,7 @@ const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Putting: how often putts drop, and whether it is the line or the pace. */
 export function PuttingPage({ slug, player, board, putts, asked, narrowings }: Props) {
-  const { model, known, level, diagnosis } = board;
+  const { known, level, diagnosis } = board;
   const bins = makeBins(known.evidence);
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
   const { line, pace } = puttingSkills(model, known.belief, level);

@@ -11,7 +11,7 @@ import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { startOfDayIn } from './days';
 import { IntoView } from './into-view';
-import { boardOf, filterOf, mixOf, modelAt, squadOf } from './load';
+import { boardOf, filterOf, mixOf, model, squadOf } from './load';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
 import { SquadPage } from './squad-page';
@@ -58,7 +58,6 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
             <CellPanel
               finding={finding}
               shots={shots}
-              model={board.model}
               belief={board.known.belief}
               level={board.level}
               per={asked.per}
@@ -80,7 +79,7 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
   const asked = readAsked(params);
   const now = new Date();
   const [board, narrowings, putts] = await Promise.all([
-    boardOf({ data, academy }, player, asked.against === 'squad' ? { ...asked, against: undefined } : asked, now),
+    boardOf({ data, academy }, player, typeof asked.against === 'string' ? { ...asked, against: undefined } : asked, now),
     data.narrowings(player.playerId),
     data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
       shotType: 'putt',
@@ -98,16 +97,12 @@ const DAY_MS = 86_400_000;
 export async function TimeRoom({ slug, playerId, params }: Of) {
   const { data, academy, player } = await playerAt({ slug, playerId });
   const asked = readAsked(params);
-  const [span, scores, { model }] = await Promise.all([
-    data.spanOfEvidence(player.playerId),
-    data.scoresOf(player.playerId),
-    modelAt({ data, academy }),
-  ]);
+  const [span, scores] = await Promise.all([data.spanOfEvidence(player.playerId), data.scoresOf(player.playerId)]);
   const inZone = new Intl.DateTimeFormat('en-CA', { timeZone: academy.timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
   const middle = span ? new Date((span.first.getTime() + span.last.getTime()) / 2) : new Date();
   const day = asked.since ?? inZone.format(middle);
   const since = startOfDayIn(day, academy.timeZone);
-  const families = span ? await familiesOverTime(data, model, player, { ...span, since }) : [];
+  const families = span ? await familiesOverTime(data, player, { ...span, since }) : [];
   return (
     <TimePage
       slug={slug}
@@ -124,10 +119,10 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const { data, academy } = await requireCoach(slug);
   const asked = readAsked(params);
-  const { model, squad } = await squadOf({ data, academy });
+  const squad = await squadOf({ data, academy });
   const table = squadTable(
     squad.map(({ player, known }) => {
-      const mix = mixOf(model, player);
+      const mix = mixOf(player);
       return {
         name: player.name,
         diagnosis: diagnose(model, known.belief, known.evidence, { level: player.level, mix }),
@@ -149,8 +144,7 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
 
 /** How often each kind of shot comes up in a player's rounds. */
 export async function RoundMixRoom({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
-  const { data, academy, player } = await playerAt({ slug, playerId });
-  const { model } = await modelAt({ data, academy });
+  const { player } = await playerAt({ slug, playerId });
   const levels = [...new Set([...model.reference.levels, player.level])].sort((a, b) => a - b);
   const mixAt = (level: number) => Object.fromEntries(model.mix(level));
   return (

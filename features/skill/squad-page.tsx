@@ -131,5 +131,4 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
   );
 }
 
-const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 const listed = (names: readonly string[]) => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);

@@ -4,11 +4,10 @@ import type { ScoreUnit } from '@/core/game/scoring/scheme';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/skill/kinds';
-import type { SkillModel } from '@/core/skill/model';
 import { scoreChange, stretches, type ScoreChange } from '@/core/skill/over-time';
 import { rankOfValues } from '@/core/skill/ranks';
 import type { Answer, Data, PlayerRow } from '@/server/data';
-import { mixOf } from './load';
+import { mixOf, model } from './load';
 
 /** A family of skills over time: strokes lost in a round, stretch by stretch, each told from its own balls alone. */
 export type FamilyOverTime = {
@@ -31,7 +30,7 @@ export type GameOverTime = {
 };
 
 /** Balls from some time on their own, none weighing less than another. */
-async function lostIn(data: Data, model: SkillModel, player: PlayerRow, from: Date, to: Date) {
+async function lostIn(data: Data, player: PlayerRow, from: Date, to: Date) {
   const evidence = gather(await data.tallyBalls(player.playerId, { from, asOf: to }, null));
   const { lost } = diagnose(model, believe(evidence, model, player.level), evidence, { level: player.level, mix: new Map() });
   return { evidence, lost };
@@ -40,17 +39,16 @@ async function lostIn(data: Data, model: SkillModel, player: PlayerRow, from: Da
 /** How a player's skills went, and whether they changed since a day. */
 export async function familiesOverTime(
   data: Data,
-  model: SkillModel,
   player: PlayerRow,
   { first, since, last }: { first: Date; since: Date; last: Date },
 ): Promise<FamilyOverTime[]> {
-  const mix = mixOf(model, player);
+  const mix = mixOf(player);
   const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
   const ends = stretches(first, new Date(last.getTime() + 1));
-  const parts = await Promise.all(ends.map(({ from, to }) => lostIn(data, model, player, from, new Date(to.getTime() - 1))));
+  const parts = await Promise.all(ends.map(({ from, to }) => lostIn(data, player, from, new Date(to.getTime() - 1))));
   const [before, after] = await Promise.all([
-    lostIn(data, model, player, first, new Date(since.getTime() - 1)),
-    lostIn(data, model, player, since, last),
+    lostIn(data, player, first, new Date(since.getTime() - 1)),
+    lostIn(data, player, since, last),
   ]);
   return (Object.keys(FAMILIES) as Family[]).flatMap((family) => {
     const cells = model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : []));

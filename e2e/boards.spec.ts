@@ -1,0 +1,214 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import Papa from 'papaparse';
+import { DEMO_PLAYERS } from '@/core/demo/people';
+import { cellsOf } from '@/core/skill/cells';
+import { shippedReference } from '@/core/skill/reference';
+import { sayCell } from '@/core/skill/say-cell';
+import { METRES_PER } from '@/core/units/length';
+import { ask } from './database';
+import { addPlayer, designGame, press, signUp, startPlay } from './steps';
+
+/** The boards: what a player's records say, and that the command line says the same. */
+
+const HOME = '/a/lantern-hollow';
+const cells = cellsOf(shippedReference);
+
+test('each demo player’s planted weakness is named first, or among those that can’t be told apart', async ({ page }) => {
+  test.setTimeout(120_000);
+  for (const { form, effects } of DEMO_PLAYERS) {
+    await page.goto(`${HOME}/players`);
+    await page.getByRole('link', { name: new RegExp(`^${form.name}`) }).click();
+    const planted = cells.find(({ key }) => key === Object.keys(effects)[0])!;
+    await expect(page.getByText(/^(Most strokes go to|Too early to name one)/)).toContainText(sayCell(planted));
+  }
+});
+
+test('the command line says of the same balls what the board says', async ({ page }) => {
+  test.setTimeout(90_000);
+  const [player] = await ask<{ player_id: string; level: number }>(
+    `select player_id, level from player join auth_organization o on o.id = academy_id where o.slug = 'lantern-hollow' and player.name = 'Maren'`,
+  );
+  const shots = await ask<Record<string, unknown>>('select * from shot where player_id = $1', player!.player_id);
+  const feet = (metres: unknown) => (metres === null ? '' : Number(metres) / METRES_PER.ft);
+  const csv = Papa.unparse(
+    shots.map((shot) => ({
+      shot_type: shot.shot_type,
+      surface: shot.surface,
+      sit: shot.sit,
+      stance: shot.stance,
+      distance_m: shot.distance_m,
+      holed: shot.holed,
+      left_m: shot.left_m ?? '',
+      left_min_ft: feet(shot.left_min_m),
+      left_max_ft: feet(shot.left_max_m),
+      strokes: shot.strokes ?? '',
+      penalty: shot.penalty,
+      finish: shot.finish ?? '',
+      measured: shot.measured,
+      counts: shot.counts,
+      played_at: (shot.played_at as Date).toISOString(),
+    })),
+  );
+  const path = join(mkdtempSync(join(tmpdir(), 'inch-boards-')), 'shots.csv');
+  writeFileSync(path, csv);
+  const run = spawnSync('npm', ['run', '-s', 'inch', '--', 'diagnose', path, '--level', String(player!.level)], { encoding: 'utf8' });
+  const answer = JSON.parse(run.stdout) as {
+    balls: number;
+    summary: string;
+    cells: { shot_type: string; surface: string; band_min: number; balls: number; lost_per_shot: number; p_weakest3: number }[];
+  };
+  await page.goto(`${HOME}/players/${player!.player_id}?all=1`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls} balls`);
+  await expect(page.getByText(/^Most strokes go to /)).toBeVisible();
+  expect(answer.cells).toHaveLength(68);
+  for (const cell of answer.cells) {
+    const key = `${cell.shot_type}|${cell.surface}|${cell.band_min}`;
+    const name = sayCell(cells.find((one) => one.key === key)!);
+    const figure = Math.abs(cell.lost_per_shot).toFixed(2);
+    const sign = cell.lost_per_shot < 0 && figure !== '0.00' ? '−' : '';
+    const said = await page.getByRole('link', { name: new RegExp(`^${name.replaceAll('+', '\\+')}: `) }).getAttribute('aria-label');
+    expect(said).toContain(`: ${sign}${figure} a shot, `);
+    expect(said).toContain(`${Math.round(100 * cell.p_weakest3)}% among the three weakest, ${cell.balls} balls`);
+  }
+  const board = await page
+    .getByText(/^Most strokes go to /)
+    .locator('..')
+    .innerText();
+  expect(board.replaceAll(/\s+/g, ' ').trim()).toBe(answer.summary);
+});
+
+test('inside a cell, against others, and of some balls only', async ({ page }) => {
+  await page.goto(`${HOME}/players`);
+  await page.getByRole('link', { name: /^Ottilie/ }).click();
+  await page.getByRole('link', { name: /^pitches from light rough at 20–30 yd: / }).click();
+  await expect(page.getByRole('heading', { name: 'Pitches from light rough at 20–30 yd' })).toBeVisible();
+  await expect(page.getByText(/^Middle of the misses: /)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^What is left, by distance/ })).toBeVisible();
+  const lost = async () =>
+    Number(
+      (
+        await page
+          .getByText(/^lost a shot/)
+          .locator('..')
+          .locator('b')
+          .innerText()
+      ).replace('−', '-'),
+    );
+  const own = await lost();
+  await page.getByLabel('Against').selectOption('5');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('against level 5');
+  expect(await lost()).toBeGreaterThan(own);
+  await page.getByLabel('Against').selectOption('squad');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('against the squad’s average');
+  await page.getByRole('link', { name: 'Close' }).click();
+  await expect(page.getByRole('heading', { name: 'Neglected' })).toBeVisible();
+
+  const all = await page.getByRole('heading', { level: 1 }).innerText();
+  await page.getByRole('button', { name: 'Only some balls…' }).click();
+  await page.getByLabel('Stance', { exact: true }).selectOption('downhill');
+  await expect(page.getByText(/^Only [\d,]+ balls are looked at/)).toBeVisible();
+  expect(await page.getByRole('heading', { level: 1 }).innerText()).not.toBe(all);
+  await page.getByRole('link', { name: 'All balls' }).click();
+  await expect(page.getByText(/^Only [\d,]+ balls are looked at/)).toBeHidden();
+});
+
+test('a player without a ball, and with a few: usual figures, and no claim', async ({ page }) => {
+  test.setTimeout(90_000);
+  await page.context().clearCookies();
+  const home = await signUp(page, { academy: 'Boards' });
+  await addPlayer(page, home, 'Nova', '15');
+  await expect(page.getByText('No ball yet.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /^putts of 6–10 ft: / })).toBeVisible();
+  for (const [view, empty] of [
+    ['Putting', 'No putt yet.'],
+    ['Over time', 'No ball yet.'],
+    ['Sessions and link', 'None finished yet.'],
+  ] as const) {
+    await page.getByRole('link', { name: view }).click();
+    await expect(page.getByText(empty)).toBeVisible();
+  }
+  await page.goto(`${home}/players/squad`);
+  await expect(page.getByText('No ball yet.')).toBeVisible();
+
+  await designGame(page, home, {
+    title: 'Four',
+    stations: [{ shot: 'chip', distance: '12', balls: '4' }],
+    rings: [
+      ['3', '3'],
+      ['6', '1'],
+    ],
+    holed: '5',
+  });
+  await startPlay(page, 'Nova');
+  await press(page, '3 ft', '6 ft', '3 ft', 'out');
+  await page.goto(`${home}/players`);
+  await page.getByRole('link', { name: /^Nova/ }).click();
+  await expect(page.getByText(/^4 balls say little yet/)).toBeVisible();
+  await page.getByRole('link', { name: /^chips from the fairway at 10–20 yd: / }).click();
+  await expect(page.getByRole('heading', { name: 'Chips from the fairway at 10–20 yd' })).toBeVisible();
+  await page.goto(`${home}/players/squad`);
+  await expect(page.getByRole('row', { name: /Nova/ })).toBeVisible();
+
+  // A shot that is dreaded, beside its records.
+  await page.goto(`${home}/players`);
+  await page.getByRole('link', { name: /^Nova/ }).click();
+  await page.getByLabel('Shots').selectOption({ label: 'chips from the fairway' });
+  await page.getByRole('button', { name: 'Rate' }).click();
+  await expect(page.getByText(/dreads it\. The records (agree|don’t): .* 4 balls/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/dreads it\./)).toBeVisible();
+
+  // The player's own round mix: no bunkers where there are none.
+  const lostIn = async () => (await page.getByRole('link', { name: /^bunker shots at 10–20 yd: / }).getAttribute('aria-label'))!;
+  await page.getByRole('link', { name: 'per round' }).click();
+  await page.getByRole('link', { name: /Show \d+ more shots/ }).click();
+  expect(await lostIn()).not.toContain(': 0.00 a round, 0.00 to 0.00');
+  await page.getByRole('link', { name: 'the round mix' }).click();
+  await page.getByLabel('bunker shot from sand, 10–20 yd, times a round').fill('none');
+  await page.getByRole('button', { name: 'Save the round mix' }).click();
+  await expect(page.getByText('Give a number, such as 0.5.')).toBeVisible();
+  await page.getByLabel('bunker shot from sand, 10–20 yd, times a round').fill('0');
+  await page.getByRole('button', { name: 'Save the round mix' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the board' }).click();
+  await page.getByRole('link', { name: /Show \d+ more shots/ }).click();
+  expect(await lostIn()).toContain(': 0.00 a round, 0.00 to 0.00');
+
+  // A yardstick of the coach's own.
+  await page.goto(`${home}/settings`);
+  const file = (text: string) => ({ name: 'ours.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await page.getByLabel('A reference table').setInputFiles(file('shot_type,surface,band_min,expected_strokes\nchip,fairway,10,two\n'));
+  await expect(page.getByText('line 2: expected_strokes “two” is no number')).toBeVisible();
+  await page.getByLabel('A reference table').setInputFiles(file('shot_type,surface,band_min,expected_strokes\nchip,fairway,10,1.5\n'));
+  await expect(page.getByText('“our table” holds 1 skill.')).toBeVisible();
+  await page.goto(`${home}/players`);
+  await page.getByRole('link', { name: /^Nova/ }).click();
+  await page.getByLabel('Against').selectOption('table');
+  await page.getByRole('link', { name: /^chips from the fairway at 10–20 yd: / }).click();
+  await expect(page.getByText('strokes expected; counted against 1.50')).toBeVisible();
+});
+
+test('over time: a day divides before from since, and the best score is named', async ({ page }) => {
+  await page.goto(`${HOME}/players`);
+  await page.getByRole('link', { name: /^Ottilie/ }).click();
+  await page.getByRole('link', { name: 'Over time' }).click();
+  await expect(page.getByText(/% sure|no change that could be told|No change that could/).first()).toBeVisible();
+  await expect(page.getByText(/^Best \d+ points/).first()).toBeVisible();
+  await page.getByLabel('Before and since').fill('2020-01-01');
+  await expect(page.getByText(/on one side of .* only/).first()).toBeVisible();
+});
+
+test('putting and the squad say who and what', async ({ page }) => {
+  await page.goto(`${HOME}/players/squad`);
+  await expect(page.getByRole('row')).toHaveCount(DEMO_PLAYERS.length + 2);
+  await expect(page.getByText(/ could show /).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Kofi', exact: true }).click();
+  await page.getByRole('link', { name: 'Putting' }).click();
+  await expect(page.getByText(/^(The line is|Line and pace are)/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Holed by distance\. .*3–6 ft: \d+ of \d+/ })).toBeVisible();
+  await expect(page.getByText(/stopped short/)).toBeVisible();
+});
