@@ -44,19 +44,19 @@ test.describe('somebody of another academy', () => {
       `/players/${ids.player_id}/time`,
       `/players/${ids.player_id}/sessions`,
       `/players/${ids.player_id}/round`,
-      '/players/squad',
-      '/reference',
+
       `/games/${ids.game_id}`,
       `/games/${ids.game_id}/edit`,
       `/sessions/${ids.session_id}`,
     ];
     for (const base of ['/a/lantern-hollow', own])
-      for (const path of [...paths, ...(base === own ? [] : ['', '/players', '/games', '/logbook', '/settings'])]) {
+      for (const path of [...paths, ...(base === own ? [] : ['', '/players', '/players/squad', '/games', '/logbook', '/settings'])]) {
         const response = await page.goto(base + path);
         expect([base + path, response?.status()]).toEqual([base + path, 404]);
         await expect(page.getByText('There is nothing here')).toBeVisible();
         expect(await page.content()).not.toContain('Ottilie');
       }
+    expect((await page.request.get('/a/lantern-hollow/reference')).status()).toBe(404);
     expect((await page.request.get(`/api/v1/sessions/${ids.session_id}/bundle`)).status()).toBe(404);
     expect((await page.request.post('/api/v1/shot-events', { data: voidOf(ids) })).status()).toBe(404);
     await page.goto(`/play#${ids.session_id}`);

@@ -117,7 +117,7 @@ test('inside a cell, against others, and of some balls only', async ({ page }) =
 });
 
 test('a player without a ball, and with a few: usual figures, and no claim', async ({ page }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(150_000);
   await page.context().clearCookies();
   const home = await signUp(page, { academy: 'Boards' });
   await addPlayer(page, home, 'Nova', '15');
@@ -165,7 +165,9 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   // The player's own round mix: no bunkers where there are none.
   const lostIn = async () => (await page.getByRole('link', { name: /^bunker shots at 10–20 yd: / }).getAttribute('aria-label'))!;
   await page.getByRole('link', { name: 'per round' }).click();
+  await expect(page).toHaveURL(/per=round/);
   await page.getByRole('link', { name: /Show \d+ more shots/ }).click();
+  await expect(page).toHaveURL(/all=1/);
   expect(await lostIn()).not.toContain(': 0.00 a round, 0.00 to 0.00');
   await page.getByRole('link', { name: 'the round mix' }).click();
   await page.getByLabel('bunker shot from sand, 10–20 yd, times a round').fill('none');
@@ -175,7 +177,9 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await page.getByRole('button', { name: 'Save the round mix' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the board' }).click();
+  await expect(page).toHaveURL(/per=round/);
   await page.getByRole('link', { name: /Show \d+ more shots/ }).click();
+  await expect(page).toHaveURL(/all=1/);
   expect(await lostIn()).toContain(': 0.00 a round, 0.00 to 0.00');
 
   // A yardstick of the coach's own.
@@ -188,6 +192,7 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await page.goto(`${home}/players`);
   await page.getByRole('link', { name: /^Nova/ }).click();
   await page.getByLabel('Against').selectOption('table');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('against “our table”');
   await page.getByRole('link', { name: /^chips from the fairway at 10–20 yd: / }).click();
   await expect(page.getByText('strokes expected; counted against 1.50')).toBeVisible();
 });

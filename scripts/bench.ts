@@ -6,7 +6,15 @@ import { recordOf } from '@/core/game/record';
 import { UNKNOWN } from '@/core/game/scoring/scheme';
 import { gameSpecSchema } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';
+import { cholesky } from '@/core/math/linear';
 import { seededRandom } from '@/core/math/random';
+import { cellsOf } from '@/core/skill/cells';
+import { fit } from '@/core/skill/fit';
+import { Judge } from '@/core/skill/judge';
+import { evidenceOf, madeUp } from '@/core/skill/players';
+import { drawsOf } from '@/core/skill/posterior';
+import { priorOf } from '@/core/skill/prior';
+import { shippedReference } from '@/core/skill/reference';
 import type { Shot } from '@/core/shot/shot';
 
 /**
@@ -80,3 +88,40 @@ for (const { spec } of LIBRARY.filter((entry) => !entry.spec.open)) {
       .padStart(12)}   ${(played / drawn).toFixed(2)}`,
   );
 }
+
+/** The skill model: a made-up player of all cells, fitted from nothing, and again after ten more balls. */
+const cells = cellsOf(shippedReference);
+const player = madeUp(cells, seededRandom(5));
+const prior = priorOf(cells, shippedReference, player.level);
+const square = Float64Array.from({ length: 84 * 84 }, (_, i) => (i % 85 === 0 ? 84 : 1 / (1 + (i % 7))));
+for (let i = 0; i < 84; i++) for (let j = 0; j < i; j++) square[j * 84 + i] = square[i * 84 + j]!;
+const once = medianMs(() => cholesky(square, 84), 100);
+console.log('\nskill model, one core          ms   in factorisations of 84 × 84');
+const say = (what: string, ms: number) =>
+  console.log(`${what.padEnd(24)} ${ms.toFixed(1).padStart(8)}   ${(ms / once).toFixed(0).padStart(6)}`);
+for (const balls of [1000, 10_000]) {
+  // A player plays some of the cells: twenty-four off the green, and all putts.
+  const some = cells.filter(({ shotType }, i) => shotType === 'putt' || i % 5 < 2).slice(-30);
+  const { groups } = evidenceOf(player, some, shippedReference, balls, seededRandom(balls));
+  const more = evidenceOf(player, some, shippedReference, 10, seededRandom(balls + 1)).groups;
+  const fitted = fit(groups, prior);
+  say(
+    `${balls.toLocaleString('en')} balls, cold`,
+    medianMs(() => fit(groups, prior), 20),
+  );
+  say(
+    '  ten balls more',
+    medianMs(() => fit([...groups, ...more], prior, fitted), 20),
+  );
+}
+const everywhere = evidenceOf(player, cells, shippedReference, 10_000, seededRandom(3)).groups;
+say(
+  '10,000 balls, all cells',
+  medianMs(() => fit(everywhere, prior), 20),
+);
+const judge = new Judge(prior, shippedReference, player.level);
+const draws = drawsOf(fit(everywhere, prior), 400, seededRandom(4));
+say(
+  '400 draws judged',
+  medianMs(() => judge.lost(draws), 20),
+);

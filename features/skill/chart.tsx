@@ -79,8 +79,8 @@ export function Chart({ label, data, x, y, low = false }: Props) {
     return { options, data: data(ink) };
   }, [ready, data, x, y]);
   return (
-    <div className={`${styles.chart} ${low ? styles.low : ''}`} role="img" aria-label={label}>
-      {drawn && <ReactChart type="scatter" options={drawn.options} data={drawn.data} />}
+    <div className={`${styles.chart} ${low ? styles.low : ''}`}>
+      {drawn && <ReactChart type="scatter" options={drawn.options} data={drawn.data} aria-label={label} />}
     </div>
   );
 }
