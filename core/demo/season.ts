@@ -1,3 +1,5 @@
+import type { ShotType } from '../golf/words';
+import type { Station } from '../game/station';
 import { turnsOf } from '../game/turn';
 import { phasesOf } from '../game/phases';
 import { recordOf } from '../game/record';
@@ -86,11 +88,15 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
   const day = 0.1 * random.normal();
   const truth = truthOf(player);
   const turns = turnsOf(spec).slice(0, unfinished ? 6 : undefined);
+  // What else is said of a ball is drawn apart, so that where it stopped hangs on nothing of it.
+  const more = seededRandom(startedAt.getTime() % 2 ** 31);
   const keys = schemeOf(spec.scoring).asks(phasesOf(spec)[0]!, spec.stations[0]!);
   const events = turns.map((turn, seq): ShotEvent => {
     const playedAt = new Date(startedAt.getTime() + (60 + seq * 40 + random.below(15)) * 1000);
     const { station } = turn;
-    const stopped = simulateShot(truth, station, day, reference, random);
+    const club = clubFor(player, station, more);
+    const stopped = simulateShot(truth, station, day + club.effect, reference, random);
+    const result = writtenDown(keys, stopped, random);
     const counts = random.uniform() < 0.006 ? 'collided' : 'ordinary';
     return {
       eventId: idAt(playedAt.getTime()),
@@ -101,7 +107,13 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
       deviceAt: playedAt.toISOString(),
       kind: 'record',
       payload: {
-        ...recordOf(turn, writtenDown(keys, stopped, random), { playerId, sessionId }, playedAt),
+        ...recordOf(
+          turn,
+          { ...result, ...markedAs(station, stopped, result, { truth, day, reference, random: more }) },
+          { playerId, sessionId },
+          playedAt,
+        ),
+        clubLabel: club.label,
         counts,
       },
     };
@@ -124,4 +136,46 @@ function writtenDown(keys: readonly AnswerKey[], { holed, leftM, bearingDeg }: S
     bearingDeg: measured === 'eye' ? Math.round(bearingDeg) % 360 : null,
     measured,
   };
+}
+
+/** The clubs that are taken for a shot, the favourite first, and how much worse the others are, as a logarithm. */
+const CLUBS: Partial<Record<ShotType, readonly string[]>> = {
+  bump_and_run: ['9-iron', '7-iron'],
+  chip: ['pitching wedge', '9-iron', 'gap wedge'],
+  pitch: ['gap wedge', 'sand wedge', 'lob wedge'],
+  lob: ['lob wedge', 'sand wedge'],
+  bunker: ['sand wedge', 'lob wedge'],
+};
+const OTHER_CLUB = 0.15;
+
+function clubFor(player: DemoPlayer, { shotType }: Station, random: Random): { label: string | null; effect: number } {
+  const bag = player.form.clubs.map(([label]) => label);
+  const taken = (CLUBS[shotType] ?? []).filter((label) => bag.includes(label));
+  if (taken.length === 0) return { label: null, effect: 0 };
+  const at = random.uniform() < 0.5 ? 0 : random.below(taken.length);
+  return { label: taken[at]!, effect: at === 0 ? 0 : OTHER_CLUB };
+}
+
+/** Beyond so many metres from the hole a ball is off the green there. */
+const OFF_GREEN_M = 12;
+
+/** What else a player says of a ball: a mishit, that it stayed off the green, and of some measured ones how many strokes it took. */
+function markedAs(
+  station: Station,
+  { holed, leftM, bearingDeg, mishit }: Stopped,
+  result: Result,
+  { truth, day, reference, random }: { truth: PlayerTruth; day: number; reference: Reference; random: Random },
+): Partial<Result> {
+  if (station.shotType === 'putt' || holed) return {};
+  const [said, finished, where] = [random.uniform() < 0.7, random.uniform() < 0.35, random.uniform()];
+  const short = bearingDeg > 90 && bearingDeg < 270;
+  const bad = mishit && said ? { mishit: where < 0.06 ? ('shank' as const) : short ? ('fat' as const) : ('thin' as const) } : {};
+  if (leftM > OFF_GREEN_M) return { ...bad, finish: station.shotType === 'bunker' && short ? 'sand' : where < 0.35 ? 'fringe' : 'rough' };
+  if (result.leftM === null || !finished) return bad;
+  let strokes = 1;
+  for (let from = leftM; from > 0 && strokes < 4; strokes++) {
+    const putt = simulateShot(truth, { shotType: 'putt', surface: 'green', distanceM: from }, day, reference, random);
+    from = putt.holed ? 0 : putt.leftM;
+  }
+  return { ...bad, strokes };
 }

@@ -9,7 +9,7 @@ import { packDraws, unpackDraws } from './posterior';
 import { shippedReference as reference } from './reference';
 import { ballsToSettle, losesMore, weakestOf } from './settle';
 import { neglectedOf, summaryOf } from './summary';
-import { troubleOf } from './trouble';
+import { levelTrouble, troubleOf } from './trouble';
 
 const model = modelOf(reference);
 const LEVEL = 14;
@@ -103,6 +103,13 @@ describe('trouble', () => {
     expect(troubleOf([...clean, inSand], LEVEL, reference, 0).mean).toBeCloseTo(more / 40, 10);
     expect(troubleOf(clean, LEVEL, reference, 0).mean).toBe(0);
     expect(troubleOf([], LEVEL, reference, 0)).toEqual({ mean: 0, sd: 0 });
+  });
+
+  test('a level pays for trouble too: nothing from the fringe, more from farther and with a weaker level', () => {
+    const pays = (feet: number, level: number) => levelTrouble(Math.log(ft(feet)), level, reference);
+    expect(pays(3, 10)).toBeLessThan(0.005);
+    expect(pays(40, 10)).toBeGreaterThan(0.1);
+    expect(pays(60, 10)).toBeGreaterThan(pays(40, 10));
   });
 
   test('a penalty counts its stroke; a cell without any mark is left as it is', () => {

@@ -6,7 +6,7 @@ import type { Lost } from './judge';
 import type { SkillModel } from './model';
 import { drawsOf, packDraws, unpackDraws, type Draw } from './posterior';
 import { ranksOf, type Rank } from './ranks';
-import { troubleOf } from './trouble';
+import { levelTrouble, troubleOf } from './trouble';
 
 /** How many players that the evidence allows stand for all of them: a probability is known to 2.5 points. */
 export const DRAWS = 400;
@@ -60,9 +60,8 @@ export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, 
     const cell = prior.cells[i]!;
     const shift = par ? expects[i]! - par[i]! : 0;
     const finishes = evidence.finishes.get(cell.key);
-    if (!finishes && shift === 0) return values;
-    const table = reference.shot(level, cell.shotType, cell.surface, cell.distanceM)?.expectedStrokes ?? expects[i]!;
-    const { mean, sd } = troubleOf(finishes ?? [], level, reference, Math.max(0, table - expects[i]!));
+    if (!finishes) return shift === 0 ? values : values.map((value) => value + shift);
+    const { mean, sd } = troubleOf(finishes, level, reference, levelTrouble(judge.levelCurve(i).mu, level, reference));
     return values.map((value) => value + shift + mean + sd * random.normal());
   });
   const uses = prior.cells.map((cell) => mix.get(cell.key) ?? 0);

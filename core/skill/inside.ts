@@ -19,6 +19,8 @@ export type Spread = {
   /** Half axes in metres, and how far the longer one is turned clockwise from the line of play, in degrees. */
   ellipse: { long: number; short: number; turnDeg: number } | null;
   word: MissDirection | null;
+  /** How many stopped left of the line of play. */
+  left: number;
 };
 
 /** A club, or a trajectory, and what it loses here against the level, with its uncertainty. */
@@ -96,7 +98,8 @@ function spreadOf(shots: readonly Shot[]): Spread | null {
   if (finishes.length === 0) return null;
   const middle = { right: median(finishes.map(({ right }) => right)), beyond: median(finishes.map(({ beyond }) => beyond)) };
   const word = missDirection(shots);
-  if (finishes.length < LEAST_SPREAD) return { of: finishes.length, middle, ellipse: null, word };
+  const left = finishes.filter(({ right }) => right < 0).length;
+  if (finishes.length < LEAST_SPREAD) return { of: finishes.length, middle, ellipse: null, word, left };
   const centre: Point = [mean(finishes.map(({ right }) => right)), mean(finishes.map(({ beyond }) => beyond))];
   const n = finishes.length - 1;
   const cov = (a: (f: Finish) => number, b: (f: Finish) => number) => finishes.reduce((sum, f) => sum + a(f) * b(f), 0) / n;
@@ -112,6 +115,7 @@ function spreadOf(shots: readonly Shot[]): Spread | null {
       turnDeg: (Math.atan2(2 * xy, yy - xx) / 2) * (180 / Math.PI),
     },
     word,
+    left,
   };
 }
 

@@ -89,15 +89,20 @@ export class Judge {
     return Math.sqrt(rate * (1 - rate));
   }
 
+  /** The curve of the level against which is counted, at a cell off the green. */
+  levelCurve(cell: number): { mu: number; logCap: number } {
+    const at = this.prior.cells[cell]!;
+    // Of the level it is entered with, a player's own curve is the level's.
+    return this.level === this.prior.level ? this.prior.at(cell, at.distanceM) : levelCurve(this.reference, this.level, at, at.distanceM);
+  }
+
   #of(cell: number): { table: Float64Array; level: number } {
     let found = this.#cells.get(cell);
     if (!found) {
       const { distanceM } = this.prior.cells[cell]!;
       const own = this.prior.at(cell, distanceM);
       const table = tableOf(DELTA, SPREAD, (delta, spread) => this.#strokes(own, delta, spread));
-      // Of the level it is entered with, a player's own curve is the level's; of another, that level's.
-      const there = this.level === this.prior.level ? own : levelCurve(this.reference, this.level, this.prior.cells[cell]!, distanceM);
-      this.#cells.set(cell, (found = { table, level: this.#strokes(there, 0, 0) }));
+      this.#cells.set(cell, (found = { table, level: this.#strokes(this.levelCurve(cell), 0, 0) }));
     }
     return found;
   }

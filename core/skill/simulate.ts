@@ -16,8 +16,8 @@ export type PlayerTruth = {
   effects: Readonly<Record<string, number>>;
 };
 
-/** Where a simulated ball stopped: holed, or so far left and in which direction. */
-export type Stopped = { holed: boolean; leftM: number; bearingDeg: number };
+/** Where a simulated ball stopped: holed, or so far left and in which direction; and whether it was hit badly. */
+export type Stopped = { holed: boolean; leftM: number; bearingDeg: number; mishit: boolean };
 
 /** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
 const MEDIAN_IN_DEPTH_SDS = 0.878;
@@ -81,7 +81,7 @@ export function simulateShot(
   const depth = mishit ? shot.distanceM * MISHIT_REACH * (2 * random.uniform() - 1) : depthSd * (random.normal() - SHORT_SDS);
   const width = (depthSd / 2) * random.normal();
   const holed = !mishit && Math.abs(width) < DROPS_WIDE_M && depth >= 0 && depth < DROPS_PAST_M;
-  return stopped(holed, depth, width);
+  return { ...stopped(holed, depth, width), mishit };
 }
 
 /** How a player putts from so far. */
@@ -102,5 +102,5 @@ function simulatePutt({ angle, distance }: PuttingSkill, distanceM: number, day:
 
 function stopped(holed: boolean, depthM: number, widthM: number): Stopped {
   const bearing = (Math.atan2(widthM, depthM) * 180) / Math.PI;
-  return { holed, leftM: Math.hypot(depthM, widthM), bearingDeg: (bearing + 360) % 360 };
+  return { holed, leftM: Math.hypot(depthM, widthM), bearingDeg: (bearing + 360) % 360, mishit: false };
 }

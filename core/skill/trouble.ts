@@ -1,4 +1,6 @@
+import { normalCdf, normalQuantile } from '../math/normal';
 import type { Tally } from './evidence';
+import { LOG_SPREAD } from './prior';
 import type { Reference } from './reference';
 import { strokesLost } from './strokes-lost';
 
@@ -34,4 +36,28 @@ function excess(ball: Tally['ball'], level: number, reference: Reference): numbe
   if (paid === null) return 0;
   const plain = strokesLost({ ...ball, finish: null, penalty: 0 }, level, reference);
   return paid - (plain ?? 0);
+}
+
+/**
+ * Off the green lies what stops farther from the hole than the edge: half of the balls left so far, and within what
+ * spread of its logarithm the others. A judgement of greens with the hole in the middle.
+ */
+const EDGE_M = 11;
+const EDGE_SPREAD = 0.35;
+const LOOKS = 20;
+
+/**
+ * What a level itself pays for balls that stop off the green, per shot, beyond their distance: the next shot from light
+ * rough against a putt of that length, as often as such balls miss the green.
+ * @param mu the logarithm of what the level leaves in the middle, in metres
+ */
+export function levelTrouble(mu: number, level: number, reference: Reference): number {
+  let sum = 0;
+  for (let look = 0; look < LOOKS; look++) {
+    const leftM = Math.exp(mu + Math.exp(LOG_SPREAD) * normalQuantile((look + 0.5) / LOOKS));
+    const misses = normalCdf(Math.log(leftM / EDGE_M) / EDGE_SPREAD);
+    const next = reference.shot(level, 'chip', 'light_rough', leftM)!.expectedStrokes;
+    sum += misses * Math.max(0, next - Math.max(1, reference.putts(level, leftM)));
+  }
+  return sum / LOOKS;
 }

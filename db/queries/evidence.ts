@@ -174,7 +174,7 @@ export async function shotsOfCell(
   return rows.map((row) => asShot(row.shot));
 }
 
-/** The games a player has played, and the clubs on their balls as they were called then: what a board can be narrowed to. */
+/** The games a player has played, the clubs on their balls as they were called then, and the winds: what a board can be narrowed to. */
 export async function narrowings(db: Db, actor: Actor, playerId: string) {
   const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
   const games = await db
@@ -183,10 +183,17 @@ export async function narrowings(db: Db, actor: Actor, playerId: string) {
     .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
     .where(and(theirs, isNotNull(session.gameId)))
     .orderBy(session.gameId, desc(session.startedAt));
-  const clubs = await db
-    .selectDistinct({ club: shot.clubLabel })
-    .from(shot)
-    .where(and(theirs, isNotNull(shot.clubLabel)))
-    .orderBy(asc(shot.clubLabel));
-  return { games: games.map(({ gameId, title }) => ({ gameId: gameId!, title })), clubs: clubs.map(({ club }) => club!) };
+  const distinct = async (column: typeof shot.clubLabel | typeof shot.wind) =>
+    (
+      await db
+        .selectDistinct({ word: column })
+        .from(shot)
+        .where(and(theirs, isNotNull(column)))
+        .orderBy(asc(column))
+    ).map(({ word }) => word!);
+  return {
+    games: games.map(({ gameId, title }) => ({ gameId: gameId!, title })),
+    clubs: await distinct(shot.clubLabel),
+    winds: await distinct(shot.wind),
+  };
 }

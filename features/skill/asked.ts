@@ -22,6 +22,7 @@ const askedSchema = z.object({
   trajectory: oneOf(TRAJECTORIES),
   club: text,
   firmness: oneOf(FIRMNESSES),
+  wind: text,
   /** The day on which something changed, for what was before and since. */
   since: day,
   /** Whether kinds of shot are shown that have no ball. */
@@ -32,7 +33,7 @@ export type Asked = z.infer<typeof askedSchema>;
 export const readAsked = (params: Record<string, unknown>): Asked => askedSchema.parse(params);
 
 /** The choices that leave balls out. */
-export const FILTERS = ['from', 'to', 'game', 'sit', 'stance', 'trajectory', 'club', 'firmness'] as const;
+export const FILTERS = ['from', 'to', 'game', 'sit', 'stance', 'trajectory', 'club', 'firmness', 'wind'] as const;
 export const isFiltered = (asked: Asked) => FILTERS.some((name) => asked[name] !== undefined);
 
 /** The address part of a choice; what is usual is left out. */

@@ -4,7 +4,7 @@ import { neglectedOf, summaryOf } from '@/core/skill/summary';
 import { weakestOf } from '@/core/skill/settle';
 import { sayCell } from '@/core/skill/say-cell';
 import { counted } from '@/core/units/format';
-import type { PlayerRow } from '@/server/data';
+import type { Answer, PlayerRow } from '@/server/data';
 import { sayDay } from '../form/when';
 import { asQuery, isFiltered, type Asked } from './asked';
 import { Dreads } from './dreads';
@@ -21,7 +21,7 @@ type Props = {
   board: Board;
   asked: Asked;
   halfLifeDays: number | null;
-  narrowings: { games: { gameId: string; title: string }[]; clubs: string[] };
+  narrowings: Answer<'narrowings'>;
   timeZone: string;
   now: Date;
   /** What stands behind the chosen cell. */

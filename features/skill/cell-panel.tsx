@@ -151,7 +151,7 @@ function Words({ inside, system, putt, modelled }: WordsProps) {
       )}
       {spread && (
         <p>
-          Middle of the misses: {sayMiddle(spread.middle, system)}
+          Middle of the misses: {sayMiddle(spread.middle, system)}; {percent(spread.left / spread.of)} of {spread.of} left of the line
           {spread.ellipse && '; the ellipse holds about two in three'}.
         </p>
       )}

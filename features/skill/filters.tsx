@@ -13,6 +13,7 @@ type Props = {
   levels: readonly number[];
   games: readonly { gameId: string; title: string }[];
   clubs: readonly string[];
+  winds: readonly string[];
   /** Whether a squad's average can be chosen. */
   squad?: boolean;
   /** The coach's own table, by name, where there is one. */
@@ -20,7 +21,7 @@ type Props = {
 };
 
 /** Against what, and of which balls: kept in the address, so that a view can be sent and printed. */
-export function Filters({ asked, ownLevel, levels, games, clubs, squad = true, table = null }: Props) {
+export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = true, table = null }: Props) {
   const router = useRouter();
   const path = usePathname();
   const [open, setOpen] = useState(isFiltered(asked));
@@ -96,6 +97,13 @@ export function Filters({ asked, ownLevel, levels, games, clubs, squad = true, t
               clubs.map((club) => [club, club] as const),
             )}
           {choose('firmness', 'Green', 'any', words(FIRMNESSES))}
+          {winds.length > 0 &&
+            choose(
+              'wind',
+              'Wind',
+              'any',
+              winds.map((wind) => [wind, wind] as const),
+            )}
           <Button
             variant="link"
             size="sm"

@@ -40,7 +40,7 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
 
 /** Which balls of a player a board looks at. */
 export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter {
-  const { from, to, game, sit, stance, trajectory, club, firmness } = asked;
+  const { from, to, game, sit, stance, trajectory, club, firmness, wind } = asked;
   return {
     asOf: to ? endOfDayIn(to, timeZone) : now,
     ...(from ? { from: startOfDayIn(from, timeZone) } : {}),
@@ -50,6 +50,7 @@ export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter 
     ...(trajectory ? { trajectory } : {}),
     ...(club ? { clubLabel: club } : {}),
     ...(firmness ? { firmness } : {}),
+    ...(wind ? { wind } : {}),
   };
 }
 

@@ -3,7 +3,7 @@ import { sayBand } from '@/core/golf/bands';
 import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/skill/putting-board';
 import type { Shot } from '@/core/shot/shot';
 import { counted, signed } from '@/core/units/format';
-import type { PlayerRow } from '@/server/data';
+import type { Answer, PlayerRow } from '@/server/data';
 import type { Asked } from './asked';
 import { Filters } from './filters';
 import { model, type Board } from './load';
@@ -18,7 +18,7 @@ type Props = {
   /** All ordinary putts that were played as balls of their own. */
   putts: Shot[];
   asked: Asked;
-  narrowings: { games: { gameId: string; title: string }[]; clubs: string[] };
+  narrowings: Answer<'narrowings'>;
 };
 
 const percent = (share: number) => `${Math.round(100 * share)}%`;
