@@ -8,7 +8,7 @@ import { onGround } from './ground';
 import { insideOf } from './inside';
 import { chanceLess, familyOf, kindsOf, together } from './kinds';
 import { modelOf } from './model';
-import { sayChange, scoreChange, stretches } from './over-time';
+import { dayWeight, sayChange, scoreChange, stretches } from './over-time';
 import { makeBins, makeCurve, missesOf, puttingSkills, wilson80 } from './putting-board';
 import { shippedReference as reference } from './reference';
 import { sayCell, sayShots } from './say-cell';
@@ -133,8 +133,15 @@ describe('over time', () => {
   test('a change is said by its probability, and never surer than 99%', () => {
     expect(sayChange(0.5)).toBe('no change that could be told from chance');
     expect(sayChange(0.8)).toBe('better: 80% sure, not yet a change to count on');
-    expect(sayChange(0.04)).toBe('worse: 96% sure, a real change');
+    expect(sayChange(0.04)).toBe('worse: 96% sure, not yet a change to count on');
+    expect(sayChange(0.02)).toBe('worse: 98% sure, a real change');
     expect(sayChange(1)).toContain('99% sure');
+  });
+
+  test('balls of one session weigh less than as many of many', () => {
+    // 1/(1 + 29 · .04)
+    expect(dayWeight(60, 2)).toBeCloseTo(1 / 2.16, 12);
+    expect([dayWeight(5, 5), dayWeight(0, 0)]).toEqual([1, 1]);
   });
 
   test('stretches cover all the time, none shorter than a fortnight, twelve at most', () => {
@@ -205,6 +212,9 @@ describe('a squad', () => {
     expect(commonWeakness(squad)).toBe(at);
     expect(togetherIn(squad)).toEqual([{ kind: at, names: ['Aoife', 'Bo'] }]);
     expect(helpIn(squad).map(({ helper, helped }) => `${helper} ${helped}`)).toEqual(['Cleo Aoife', 'Cleo Bo']);
+    // Of several who are surely better, the one whose level is nearest.
+    const more = squadTable([member('Aoife', chips(25)), member('Cleo', chips(2), 12), member('Zoe', chips(1), 2)], true);
+    expect(helpIn(more).filter(({ helped }) => helped === 'Aoife')).toMatchObject([{ helper: 'Cleo' }]);
   });
 
   test('somebody who is good for a weak level does not teach somebody who is better', () => {

@@ -1,12 +1,26 @@
 import { studentCdf } from '../math/student';
 
+/** So sure it must be before a change is called one: a page shows a dozen of them, and one in twenty would come by chance. */
+const REAL = 97;
+
+/**
+ * Balls of one day are alike: how much of what differs between balls is the day's. A judgement: a day's form of .1 in the
+ * logarithm of what is left, against .7 between balls, and as much again for what a day's green and wind do.
+ */
+const DAY_SHARE = 0.04;
+
+/** What a ball weighs in a comparison of times where so many were played in so many sessions: 1/(1 + (m − 1)·share), m a session. */
+export function dayWeight(balls: number, sessions: number): number {
+  return sessions === 0 ? 1 : 1 / (1 + Math.max(0, balls / sessions - 1) * DAY_SHARE);
+}
+
 /** How a probability that something got better is said: never more than is known. */
 export function sayChange(chanceBetter: number): string {
   const percent = Math.round(100 * Math.max(chanceBetter, 1 - chanceBetter));
   const way = chanceBetter >= 0.5 ? 'better' : 'worse';
   if (percent < 65) return 'no change that could be told from chance';
   const sure = `${way}: ${Math.min(99, percent)}% sure`;
-  return percent < 90 ? `${sure}, not yet a change to count on` : `${sure}, a real change`;
+  return percent < REAL ? `${sure}, not yet a change to count on` : `${sure}, a real change`;
 }
 
 /** Scores are worth comparing from so many on each side. */

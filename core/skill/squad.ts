@@ -80,17 +80,20 @@ export function togetherIn(squad: Squad): { kind: number; names: string[] }[] {
 const SURE = 0.9;
 export type Help = { kind: number; helper: string; helped: string; chance: number };
 
-/** For each player's weakest skill, who of the squad needs fewest strokes there, and surely fewer: who could help whom. */
+/** For each player's weakest skill, who of the squad surely needs fewer strokes there; of several, who is nearest in level. */
 export function helpIn(squad: Squad): Help[] {
   return squad.members.flatMap((member) => {
     const [kind] = weakestSkills(member, 1);
     if (kind === undefined) return [];
-    const needs = ({ skills }: Member) => skills[kind]!.level + skills[kind]!.mean;
-    const others = squad.members.filter((other) => other !== member && other.skills[kind]!.balls > 0);
-    const best = others.toSorted((a, b) => needs(a) - needs(b))[0];
-    if (!best) return [];
-    const gap = member.skills[kind]!.level - best.skills[kind]!.level;
-    const chance = chanceLess(best.skills[kind]!.draws, member.skills[kind]!.draws.map((value) => value + gap) as Float64Array);
-    return chance >= SURE ? [{ kind, helper: best.name, helped: member.name, chance }] : [];
+    const own = member.skills[kind]!;
+    const better = squad.members.flatMap((other): (Help & { gap: number })[] => {
+      const theirs = other.skills[kind]!;
+      if (other === member || theirs.balls === 0) return [];
+      const gap = own.level - theirs.level;
+      const chance = chanceLess(theirs.draws, own.draws.map((value) => value + gap) as Float64Array);
+      return chance >= SURE ? [{ kind, helper: other.name, helped: member.name, chance, gap: Math.abs(gap) }] : [];
+    });
+    const [nearest] = better.toSorted((a, b) => a.gap - b.gap || b.chance - a.chance);
+    return nearest ? [{ kind, helper: nearest.helper, helped: nearest.helped, chance: nearest.chance }] : [];
   });
 }

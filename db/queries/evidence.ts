@@ -5,7 +5,7 @@ import type { Tally } from '@/core/skill/evidence';
 import { BINNING, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
-import { and, asc, count, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { posterior, reference, session, shot } from '../schema';
@@ -100,6 +100,15 @@ export async function tallyBalls(
     .where(and(filtered(actor, playerId, filter), eq(shot.counts, 'ordinary')))
     .groupBy(...Object.values(same), zone, place, band, bin);
   return rows.map(({ balls, weight, lastAt, ...ball }) => ({ ball, balls, weight: Number(weight), lastAt: lastAt! }));
+}
+
+/** In how many sessions a player's balls were played from some moment on, up to another. */
+export async function sessionsWithBalls(db: Db, actor: Actor, playerId: string, from: Date, to: Date): Promise<number> {
+  const [row] = await db
+    .select({ sessions: countDistinct(shot.sessionId) })
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), gte(shot.playedAt, from), lte(shot.playedAt, to)));
+  return row!.sessions;
 }
 
 /** From when to when a player's balls were played that are evidence; null before there is one. */

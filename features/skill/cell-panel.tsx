@@ -156,9 +156,9 @@ function Words({ inside, system, putt, modelled }: WordsProps) {
         </p>
       )}
       {marks.length > 0 && <p>{marks.map(([kind, n]) => `${n} ${kind}`).join(', ')}.</p>}
-      {!putt && offGreen.of > 0 && (
+      {!putt && offGreen.balls > 0 && (
         <p>
-          Stayed off the green: {offGreen.balls} of {offGreen.of} marked.
+          {offGreen.balls} marked as staying off the green, of {counted(inside.balls, 'ball')}.
         </p>
       )}
       {intended && (

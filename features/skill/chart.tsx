@@ -55,7 +55,7 @@ export function Chart({ label, data, x, y, low = false }: Props) {
     const ink = Object.fromEntries(Object.entries(NAMES).map(([name, token]) => [name, style.getPropertyValue(token).trim()])) as Ink;
     const axis = ({ title, min, max, ticks }: Axis) => ({
       type: 'linear' as const,
-      title: { display: true, text: title, color: ink.quiet, font: { size: 12 } },
+      title: { display: title !== '', text: title, color: ink.quiet, font: { size: 12 } },
       ...(min === undefined ? {} : { min }),
       ...(max === undefined ? {} : { max }),
       grid: { color: ink.line, lineWidth: 0.6 },

@@ -4,7 +4,7 @@ import type { ScoreUnit } from '@/core/game/scoring/scheme';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/skill/kinds';
-import { scoreChange, stretches, type ScoreChange } from '@/core/skill/over-time';
+import { dayWeight, scoreChange, stretches, type ScoreChange } from '@/core/skill/over-time';
 import { rankOfValues } from '@/core/skill/ranks';
 import type { Answer, Data, PlayerRow } from '@/server/data';
 import { mixOf, model } from './load';
@@ -29,9 +29,17 @@ export type GameOverTime = {
   change: ScoreChange | null;
 };
 
-/** Balls from some time on their own, none weighing less than another. */
+/** Balls from some time on their own, none weighing less than another, all less where they are of few days. */
 async function lostIn(data: Data, player: PlayerRow, from: Date, to: Date) {
-  const evidence = gather(await data.tallyBalls(player.playerId, { from, asOf: to }, null));
+  const [tallies, sessions] = await Promise.all([
+    data.tallyBalls(player.playerId, { from, asOf: to }, null),
+    data.sessionsWithBalls(player.playerId, from, to),
+  ]);
+  const weight = dayWeight(
+    tallies.reduce((sum, { balls }) => sum + balls, 0),
+    sessions,
+  );
+  const evidence = gather(tallies.map((tally) => ({ ...tally, weight: tally.weight * weight })));
   const { lost } = diagnose(model, believe(evidence, model, player.level), evidence, { level: player.level, mix: new Map() });
   return { evidence, lost };
 }
