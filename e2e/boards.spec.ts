@@ -7,7 +7,7 @@ import Papa from 'papaparse';
 import { DEMO_PLAYERS } from '@/core/demo/people';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/skill/reference';
-import { sayCell } from '@/core/skill/say-cell';
+import { sayCell } from '@/core/board/say-cell';
 import { METRES_PER } from '@/core/units/length';
 import { ask } from './database';
 import { addPlayer, designGame, press, signUp, startPlay } from './steps';
@@ -211,6 +211,9 @@ test('putting and the squad say who and what', async ({ page }) => {
   await page.goto(`${HOME}/players/squad`);
   await expect(page.getByRole('row')).toHaveCount(DEMO_PLAYERS.length + 2);
   await expect(page.getByText(/ could show /).first()).toBeVisible();
+  // Sorted by a skill, who loses most with it comes first.
+  await page.getByRole('button', { name: 'bump and run, fairway' }).click();
+  await expect(page.getByRole('row').nth(1)).toContainText('Zélie');
   await page.getByRole('link', { name: 'Kofi', exact: true }).click();
   await page.getByRole('link', { name: 'Putting' }).click();
   await expect(page.getByText(/^(The line is|Line and pace are)/)).toBeVisible();

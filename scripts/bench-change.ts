@@ -3,9 +3,9 @@ import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { projectShots } from '@/core/shot/project';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather, talliesOf } from '@/core/skill/evidence';
-import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/skill/kinds';
+import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
 import { modelOf } from '@/core/skill/model';
-import { dayWeight } from '@/core/skill/over-time';
+import { dayWeight } from '@/core/board/over-time';
 import { shippedReference } from '@/core/skill/reference';
 
 /**

@@ -8,7 +8,7 @@ import { gather, talliesOf } from '../skill/evidence';
 import { HALF_LIFE_DAYS } from '../skill/half-life';
 import { modelOf } from '../skill/model';
 import { shippedReference as reference } from '../skill/reference';
-import { weakestOf } from '../skill/settle';
+import { weakestOf } from '../board/settle';
 import { idOf } from '../testing/make';
 import { METRES_PER } from '../units/length';
 import { DEMO_PLAYERS } from './people';

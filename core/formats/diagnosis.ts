@@ -1,5 +1,5 @@
 import type { Diagnosis } from '../skill/diagnose';
-import { summaryOf } from '../skill/summary';
+import { summaryOf } from '../board/summary';
 
 const round = (value: number) => Number(value.toFixed(4));
 

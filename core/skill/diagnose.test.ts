@@ -7,8 +7,8 @@ import { gather, talliesOf, type Tally } from './evidence';
 import { modelOf } from './model';
 import { packDraws, unpackDraws } from './posterior';
 import { shippedReference as reference } from './reference';
-import { ballsToSettle, losesMore, weakestOf } from './settle';
-import { neglectedOf, summaryOf } from './summary';
+import { ballsToSettle, losesMore, weakestOf } from '../board/settle';
+import { neglectedOf, summaryOf } from '../board/summary';
 import { levelTrouble, troubleOf } from './trouble';
 
 const model = modelOf(reference);

@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import type { Finding } from '@/core/skill/diagnose';
-import { neglectedOf, summaryOf } from '@/core/skill/summary';
-import { weakestOf } from '@/core/skill/settle';
-import { sayCell } from '@/core/skill/say-cell';
+import { neglectedOf, summaryOf } from '@/core/board/summary';
+import { weakestOf } from '@/core/board/settle';
+import { sayCell } from '@/core/board/say-cell';
 import { counted } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
 import { sayDay } from '../form/when';

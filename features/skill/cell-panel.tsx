@@ -1,9 +1,9 @@
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import type { Belief, Finding } from '@/core/skill/diagnose';
-import { finishOf, insideOf, type Inside, type Ranking } from '@/core/skill/inside';
-import { sayCell } from '@/core/skill/say-cell';
-import type { Per } from '@/core/skill/settle';
+import { finishOf, insideOf, type Inside, type Ranking } from '@/core/board/inside';
+import { sayCell } from '@/core/board/say-cell';
+import type { Per } from '@/core/board/settle';
 import type { Shot } from '@/core/shot/shot';
 import { settledMedian } from '@/core/shot/median-left';
 import { counted, formatLeft, formatLength, signed } from '@/core/units/format';

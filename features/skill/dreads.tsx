@@ -3,8 +3,8 @@
 import { useState, useTransition } from 'react';
 import { Alert, Button, Form } from 'react-bootstrap';
 import type { Finding } from '@/core/skill/diagnose';
-import { kindsOf } from '@/core/skill/kinds';
-import { sayShots } from '@/core/skill/say-cell';
+import { kindsOf } from '@/core/board/kinds';
+import { sayShots } from '@/core/board/say-cell';
 import { counted, signed } from '@/core/units/format';
 import { saveDreadsAction } from './actions';
 import styles from './skill.module.scss';

@@ -3,7 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
 import { sayBand } from '@/core/golf/bands';
-import type { MakeBin, MakePoint } from '@/core/skill/putting-board';
+import type { MakeBin, MakePoint } from '@/core/board/putting';
 import type { UnitSystem } from '@/core/units/length';
 import { band, Chart, type Ink } from './chart';
 import { inUnit } from './curve';

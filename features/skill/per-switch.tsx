@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Per } from '@/core/skill/settle';
+import type { Per } from '@/core/board/settle';
 import { asQuery, type Asked } from './asked';
 import styles from './skill.module.scss';
 

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
-import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/skill/putting-board';
+import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/board/putting';
 import type { Shot } from '@/core/shot/shot';
 import { counted, signed } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';

@@ -4,7 +4,7 @@ import { longestM } from '@/core/golf/bands';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { diagnose } from '@/core/skill/diagnose';
-import { squadTable } from '@/core/skill/squad';
+import { squadTable } from '@/core/board/squad';
 import { sayDay } from '../form/when';
 import { readAsked } from './asked';
 import { SkillBoard } from './board';

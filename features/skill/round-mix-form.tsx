@@ -7,8 +7,8 @@ import { Alert, Button, Form } from 'react-bootstrap';
 import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { Cell } from '@/core/skill/cells';
-import { FAMILIES, kindsOf, type Family } from '@/core/skill/kinds';
-import { GROUNDS, onGround, type Ground } from '@/core/skill/ground';
+import { FAMILIES, kindsOf, type Family } from '@/core/board/kinds';
+import { GROUNDS, onGround, type Ground } from '@/core/board/ground';
 import { saveRoundMixAction } from './actions';
 import styles from './skill.module.scss';
 

@@ -1,5 +1,5 @@
-import type { Spread } from '@/core/skill/inside';
-import type { Finish } from '@/core/skill/inside';
+import type { Spread } from '@/core/board/inside';
+import type { Finish } from '@/core/board/inside';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 

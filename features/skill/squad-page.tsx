@@ -1,13 +1,13 @@
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
-import { sayShots } from '@/core/skill/say-cell';
-import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/skill/squad';
+import { sayShots } from '@/core/board/say-cell';
+import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, signed } from '@/core/units/format';
 import { asQuery, type Asked } from './asked';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
-import { shadeOf } from './shade';
 import styles from './skill.module.scss';
+import { SquadTable } from './squad-table';
 
 type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: Asked };
 
@@ -15,7 +15,6 @@ type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; aske
 export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
   const { kinds, members, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
-  const most = Math.max(0.02, ...members.flatMap(({ skills }) => played.map((k) => Math.abs(skills[k]!.mean))));
   const weakness = commonWeakness(squad);
   const shots = (k: number) => sayShots(kinds[k]!);
   const [pairs, help] = [togetherIn(squad), helpIn(squad)];
@@ -46,65 +45,22 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
             </b>{' '}
             {pairs.map(({ kind, names }) => `${listed(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
-          <div className={styles.scroll} role="region" aria-label="Strokes lost, by player and skill" tabIndex={0}>
-            <table className={styles.squad}>
-              <thead>
-                <tr>
-                  <th scope="col">Player</th>
-                  {played.map((k) => (
-                    <th key={k} scope="col">
-                      {say(kinds[k]!.shotType)}
-                      {kinds[k]!.shotType === 'putt' || kinds[k]!.shotType === 'bunker' ? '' : `, ${say(kinds[k]!.surface)}`}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {members.map((member, i) => (
-                  <tr key={ids[i]}>
-                    <th scope="row">
-                      <Link href={`/a/${slug}/players/${ids[i]}${asQuery({ per: asked.per })}`}>{member.name}</Link>{' '}
-                      <small className="small-print">{levels[i]}</small>
-                    </th>
-                    {played.map((k) => {
-                      const { mean, interval80, balls } = member.skills[k]!;
-                      const [low, high] = interval80;
-                      const says = `${member.name}, ${shots(k)}: ${signed(mean)} a ${asked.per}, ${signed(low)} to ${signed(high)} eight times in ten, ${balls} balls`;
-                      return (
-                        <td key={k}>
-                          <span
-                            className={`${styles.cell} ${balls === 0 ? styles.never : ''}`}
-                            style={balls === 0 ? undefined : shadeOf(mean / most, low <= 0 && high >= 0)}
-                            title={says}
-                          >
-                            <span className="visually-hidden">{says}</span>
-                            {balls > 0 && (
-                              <>
-                                <b className="fig" aria-hidden="true">
-                                  {signed(mean)}
-                                </b>
-                                <small aria-hidden="true">{balls}</small>
-                              </>
-                            )}
-                          </span>
-                        </td>
-                      );
-                    })}
-                  </tr>
-                ))}
-                <tr>
-                  <th scope="row">All, on average</th>
-                  {played.map((k) => (
-                    <td key={k} className="text-center">
-                      <b className="fig">{signed(common[k]!.mean)}</b>
-                      <br />
-                      <small className="small-print">of {common[k]!.players}</small>
-                    </td>
-                  ))}
-                </tr>
-              </tbody>
-            </table>
-          </div>
+          <SquadTable
+            rows={members.map(({ name, skills }, i) => ({
+              id: ids[i]!,
+              name,
+              level: levels[i]!,
+              skills: played.map((k) => {
+                const { mean, interval80, balls } = skills[k]!;
+                return { mean, low: interval80[0], high: interval80[1], balls };
+              }),
+            }))}
+            skills={played.map((k) => ({ heading: headingOf(kinds[k]!), shots: shots(k) }))}
+            average={played.map((k) => ({ mean: common[k]!.mean, players: common[k]!.players }))}
+            per={asked.per}
+            href={`/a/${slug}/players`}
+            query={asQuery({ per: asked.per })}
+          />
           <HeatKey />
           <h2 className="mt-4">Who could help whom</h2>
           {help.length === 0 ? (
@@ -132,3 +88,5 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
 }
 
 const listed = (names: readonly string[]) => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
+const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
+  shotType === 'putt' || shotType === 'bunker' ? say(shotType) : `${say(shotType)}, ${say(surface)}`;

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { LEAST_SCORES, sayChange } from '@/core/skill/over-time';
+import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/say-score';
 import { counted, inWords, signed } from '@/core/units/format';
 import type { PlayerRow } from '@/server/data';

@@ -1,5 +1,5 @@
 import { counted, signed } from '../units/format';
-import type { Diagnosis, Finding } from './diagnose';
+import type { Diagnosis, Finding } from '../skill/diagnose';
 import { sayCell } from './say-cell';
 import { ballsToSettle, MOST_BALLS, rankOf, weakestOf, type Per, type Weakest } from './settle';
 

@@ -1,5 +1,5 @@
-import type { Finding } from './diagnose';
-import type { Lost } from './judge';
+import type { Finding } from '../skill/diagnose';
+import type { Lost } from '../skill/judge';
 
 /** Which way a board counts: each shot alike, or each as often as it comes up in a round. */
 export type Per = 'shot' | 'round';

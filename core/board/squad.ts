@@ -1,6 +1,6 @@
-import type { Diagnosis } from './diagnose';
+import type { Diagnosis } from '../skill/diagnose';
 import { chanceLess, kindsOf, together, type Kind } from './kinds';
-import { rankOfValues } from './ranks';
+import { rankOfValues } from '../skill/ranks';
 
 /** One player's figure in one skill: strokes lost, of so many balls; `draws` of it. */
 export type Skill = {

@@ -1,6 +1,6 @@
 import { sayBand } from '../golf/bands';
 import { say } from '../golf/words';
-import type { Cell } from './cells';
+import type { Cell } from '../skill/cells';
 
 const PLURALS: Partial<Record<Cell['shotType'], string>> = {
   putt: 'putts',

@@ -2,12 +2,12 @@ import { normalQuantile } from '../math/normal';
 import { bandAt, PUTT_BANDS, type Band } from '../golf/bands';
 import type { Shot } from '../shot/shot';
 import { METRES_PER } from '../units/length';
-import type { Belief } from './diagnose';
-import type { Evidence } from './evidence';
-import type { SkillModel } from './model';
-import { makeRate, referencePutting, type PuttingSkill } from './putting';
+import type { Belief } from '../skill/diagnose';
+import type { Evidence } from '../skill/evidence';
+import type { SkillModel } from '../skill/model';
+import { makeRate, referencePutting, type PuttingSkill } from '../skill/putting';
 import { finishOf } from './inside';
-import { rankOfValues } from './ranks';
+import { rankOfValues } from '../skill/ranks';
 
 /** How often putts drop, by distance in metres: the middle of what is believed, between what it lies eight times in ten, and the level's. */
 export type MakePoint = { distanceM: number; middle: number; low: number; high: number; level: number };

@@ -1,6 +1,6 @@
 import type { ShotType, Surface } from '../golf/words';
-import type { Cell } from './cells';
-import type { Lost } from './judge';
+import type { Cell } from '../skill/cells';
+import type { Lost } from '../skill/judge';
 
 /** Cells that are one skill for a table of players: all distances of a shot type from a surface. */
 export type Kind = { key: string; shotType: ShotType; surface: Surface; cells: number[] };

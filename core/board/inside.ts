@@ -6,8 +6,8 @@ import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import { finishingPutts } from '../shot/finishing';
 import { medianLeft, type MedianLeft } from '../shot/median-left';
 import type { Shot } from '../shot/shot';
-import type { Reference } from './reference';
-import { strokesLost } from './strokes-lost';
+import type { Reference } from '../skill/reference';
+import { strokesLost } from '../skill/strokes-lost';
 
 /** A finish seen from the hole, in metres: to the right of the line of play, and beyond the hole. */
 export type Finish = { right: number; beyond: number };

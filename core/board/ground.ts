@@ -1,5 +1,5 @@
 import type { Surface } from '../golf/words';
-import type { Cell } from './cells';
+import type { Cell } from '../skill/cells';
 
 /** Home grounds: by how much more often shots come up from each surface than on an ordinary course. Judgements, to be changed cell by cell. */
 export const GROUNDS = {

@@ -1,0 +1,121 @@
+'use client';
+
+import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { signed } from '@/core/units/format';
+import { shadeOf } from './shade';
+import styles from './skill.module.scss';
+
+/** One player's row: a figure for each skill that is shown. */
+export type SquadRow = {
+  id: string;
+  name: string;
+  level: number;
+  skills: { mean: number; low: number; high: number; balls: number }[];
+};
+type Props = {
+  rows: SquadRow[];
+  /** The skills, as a heading and as a sentence names them. */
+  skills: { heading: string; shots: string }[];
+  average: { mean: number; players: number }[];
+  per: 'shot' | 'round';
+  href: string;
+  query: string;
+};
+
+const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: {} });
+const column = createColumnHelper<typeof features, SquadRow>();
+
+/** Players by skills, to be sorted by either. */
+export function SquadTable({ rows, skills, average, per, href, query }: Props) {
+  const columns = useMemo(
+    () =>
+      column.columns([
+        column.accessor('name', {
+          header: 'Player',
+          sortFn: (a, b) => a.original.name.localeCompare(b.original.name),
+        }),
+        ...skills.map(({ heading }, k) =>
+          column.accessor((row) => row.skills[k]!.mean, {
+            id: `skill-${k}`,
+            header: heading,
+            // Those without a ball come last when the worst is asked for.
+            sortFn: (a, b) => figure(a.original, k) - figure(b.original, k),
+            sortDescFirst: true,
+          }),
+        ),
+      ]),
+    [skills],
+  );
+  const table = useTable({ features, columns, data: rows });
+  const most = Math.max(0.02, ...rows.flatMap((row) => row.skills.map(({ mean }) => Math.abs(mean))));
+  return (
+    <div className={styles.scroll} role="region" aria-label="Strokes lost, by player and skill" tabIndex={0}>
+      <table className={styles.squad}>
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id}>
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
+                    <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                      <FlexRender header={header} />
+                      <span aria-hidden="true">{sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}</span>
+                    </button>
+                  </th>
+                );
+              })}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map(({ id, original: row }) => (
+            <tr key={id}>
+              <th scope="row">
+                <Link href={`${href}/${row.id}${query}`}>{row.name}</Link> <small className="small-print">{row.level}</small>
+              </th>
+              {row.skills.map(({ mean, low, high, balls }, k) => {
+                const says = `${row.name}, ${skills[k]!.shots}: ${signed(mean)} a ${per}, ${signed(low)} to ${signed(high)} eight times in ten, ${balls} balls`;
+                return (
+                  <td key={skills[k]!.heading}>
+                    <span
+                      className={`${styles.cell} ${balls === 0 ? styles.never : ''}`}
+                      style={balls === 0 ? undefined : shadeOf(mean / most, low <= 0 && high >= 0)}
+                      title={says}
+                    >
+                      <span className="visually-hidden">{says}</span>
+                      {balls > 0 && (
+                        <>
+                          <b className="fig" aria-hidden="true">
+                            {signed(mean)}
+                          </b>
+                          <small aria-hidden="true">{balls}</small>
+                        </>
+                      )}
+                    </span>
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">All, on average</th>
+            {average.map(({ mean, players }, k) => (
+              <td key={skills[k]!.heading} className="text-center">
+                <b className="fig">{signed(mean)}</b>
+                <br />
+                <small className="small-print">of {players}</small>
+              </td>
+            ))}
+          </tr>
+        </tfoot>
+      </table>
+    </div>
+  );
+}
+
+const figure = ({ skills }: SquadRow, k: number) => (skills[k]!.balls === 0 ? -Infinity : skills[k]!.mean);
