@@ -88,6 +88,7 @@ test('inside a cell, against others, and of some balls only', async ({ page }) =
   await expect(page.getByRole('heading', { name: 'Pitches from light rough at 20–30 yd' })).toBeVisible();
   await expect(page.getByText(/^Middle of the misses: /)).toBeVisible();
   await expect(page.getByRole('img', { name: /^What is left, by distance/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^This shot over time/ })).toBeVisible();
   const lost = async () =>
     Number(
       (

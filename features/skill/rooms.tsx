@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { Suspense } from 'react';
 import { METRES_PER } from '@/core/units/length';
 import { longestM } from '@/core/golf/bands';
 import { requireCoach } from '@/server/actor';
@@ -9,6 +10,7 @@ import { sayDay } from '../form/when';
 import { readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
+import { CellTrend } from './cell-trend';
 import { startOfDayIn } from './days';
 import { IntoView } from './into-view';
 import { boardOf, filterOf, mixOf, model, squadOf } from './load';
@@ -66,6 +68,11 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
               timeZone={academy.timeZone}
               now={now}
             />
+            {finding.balls > 0 && (
+              <Suspense key={finding.key}>
+                <CellTrend data={data} player={player} cell={finding.key} timeZone={academy.timeZone} now={now} />
+              </Suspense>
+            )}
           </IntoView>
         )
       }

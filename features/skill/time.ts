@@ -9,13 +9,15 @@ import { rankOfValues } from '@/core/skill/ranks';
 import type { Answer, Data, PlayerRow } from '@/server/data';
 import { mixOf, model } from './load';
 
-/** A family of skills over time: strokes lost in a round, stretch by stretch, each told from its own balls alone. */
-export type FamilyOverTime = {
-  family: Family;
+/** Some cells over time: strokes lost, stretch by stretch, each told from its own balls alone. */
+export type OverTime = {
   points: { at: number; mean: number; low: number; high: number; balls: number }[];
-  /** Before and since the day: what was lost in a round, of how many balls, and how likely it is that it got better. */
+  /** Before and since the day: what was lost, of how many balls, and how likely it is that it got better. */
   change: { before: number; since: number; of: [number, number]; chanceBetter: number } | null;
 };
+
+/** From the first ball to the last, and the day that divides before from since. */
+export type Span = { first: Date; since: Date; last: Date };
 
 export type GameOverTime = {
   gameId: string;
@@ -44,22 +46,25 @@ async function lostIn(data: Data, player: PlayerRow, from: Date, to: Date) {
   return { evidence, lost };
 }
 
-/** How a player's skills went, and whether they changed since a day. */
-export async function familiesOverTime(
+/**
+ * How skills went, each some cells together, and whether they changed since a day.
+ * @param weights what each cell counts, such as its uses in a round
+ * @returns null for a skill without a ball
+ */
+export async function overTime(
   data: Data,
   player: PlayerRow,
-  { first, since, last }: { first: Date; since: Date; last: Date },
-): Promise<FamilyOverTime[]> {
-  const mix = mixOf(player);
-  const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
+  { first, since, last }: Span,
+  skills: readonly (readonly number[])[],
+  weights: readonly number[],
+): Promise<(OverTime | null)[]> {
   const ends = stretches(first, new Date(last.getTime() + 1));
   const parts = await Promise.all(ends.map(({ from, to }) => lostIn(data, player, from, new Date(to.getTime() - 1))));
   const [before, after] = await Promise.all([
     lostIn(data, player, first, new Date(since.getTime() - 1)),
     lostIn(data, player, since, last),
   ]);
-  return (Object.keys(FAMILIES) as Family[]).flatMap((family) => {
-    const cells = model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : []));
+  return skills.map((cells) => {
     const ballsIn = ({ evidence }: typeof before) =>
       cells.reduce((sum, i) => sum + (evidence.cells.get(model.cells[i]!.key)?.balls ?? 0), 0);
     const lostOf = ({ lost }: typeof before) => together(lost, cells, weights);
@@ -69,13 +74,26 @@ export async function familiesOverTime(
       const { mean, interval80 } = rankOfValues(lostOf(part));
       return [{ at: (ends[i]!.from.getTime() + ends[i]!.to.getTime()) / 2, mean, low: interval80[0], high: interval80[1], balls }];
     });
-    if (points.length === 0) return [];
+    if (points.length === 0) return null;
     const of: [number, number] = [ballsIn(before), ballsIn(after)];
     const [a, b] = [lostOf(before), lostOf(after)];
     const change =
       of[0] === 0 || of[1] === 0 ? null : { before: rankOfValues(a).mean, since: rankOfValues(b).mean, of, chanceBetter: chanceLess(b, a) };
-    return [{ family, points, change }];
+    return { points, change };
   });
+}
+
+/** A family of skills over time, in strokes lost in a round. */
+export type FamilyOverTime = OverTime & { family: Family };
+
+/** How the families of a player's skills went; those without a ball are left out. */
+export async function familiesOverTime(data: Data, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
+  const mix = mixOf(player);
+  const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
+  const families = Object.keys(FAMILIES) as Family[];
+  const cells = families.map((family) => model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : [])));
+  const found = await overTime(data, player, span, cells, weights);
+  return families.flatMap((family, i) => (found[i] ? [{ family, ...found[i] }] : []));
 }
 
 /** Scores by game, each version on its own: only the same game compares. The most played first. */

@@ -1,0 +1,48 @@
+import { sayChange } from '@/core/board/over-time';
+import { counted, signed } from '@/core/units/format';
+import type { Data, PlayerRow } from '@/server/data';
+import { sayDay } from '../form/when';
+import { model } from './load';
+import styles from './skill.module.scss';
+import { overTime } from './time';
+import { TimeChart } from './time-chart';
+
+type Props = { data: Data; player: PlayerRow; cell: string; timeZone: string; now: Date };
+
+/** How one cell went, and whether the second half of its time was another than the first. */
+export async function CellTrend({ data, player, cell, timeZone, now }: Props) {
+  const span = await data.spanOfEvidence(player.playerId);
+  const at = model.cells.findIndex(({ key }) => key === cell);
+  if (!span || at < 0) return null;
+  const since = new Date((span.first.getTime() + span.last.getTime()) / 2);
+  const [trend] = await overTime(
+    data,
+    player,
+    { ...span, since },
+    [[at]],
+    model.cells.map(() => 1),
+  );
+  if (!trend || trend.points.length < 2) return null;
+  const words = sayDay(since, timeZone, now);
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(since);
+  const { change } = trend;
+  return (
+    <section className={styles.panel}>
+      <h3>Over time</h3>
+      <TimeChart
+        label={`This shot over time: strokes lost, ${trend.points.length} stretches`}
+        points={trend.points.map(({ at: x, mean, low, high }) => ({ x, middle: mean, low, high }))}
+        since={day}
+        axis="strokes lost a shot"
+        timeZone={timeZone}
+        nothing
+      />
+      {change && (
+        <p className="small-print mb-0">
+          Since {words} {sayChange(change.chanceBetter)}: {signed(change.before)} before ({counted(change.of[0], 'ball')}),{' '}
+          {signed(change.since)} since ({counted(change.of[1], 'ball')}).
+        </p>
+      )}
+    </section>
+  );
+}

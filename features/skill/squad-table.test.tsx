@@ -1,0 +1,40 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { SquadTable, type SquadRow } from './squad-table';
+
+const row = (name: string, ...means: (number | null)[]): SquadRow => ({
+  id: name,
+  name,
+  level: 10,
+  skills: means.map((mean) => ({ mean: mean ?? 0.5, low: (mean ?? 0.5) - 0.1, high: (mean ?? 0.5) + 0.1, balls: mean === null ? 0 : 12 })),
+});
+const names = () =>
+  screen
+    .getAllByRole('row')
+    .slice(1, -1)
+    .map((one) => within(one).getByRole('link').textContent);
+
+test('sorted by a skill the worst comes first, and who has no ball in it last; each figure says its interval and its balls', async () => {
+  render(
+    <SquadTable
+      rows={[row('Ada', 0.1, 0), row('Bo', 0.4, 0), row('Cy', null, 0), row('Di', -0.2, 0)]}
+      skills={[
+        { heading: 'chip, fringe', shots: 'chips from the fringe' },
+        { heading: 'putt', shots: 'putts' },
+      ]}
+      average={[
+        { mean: 0.1, players: 3 },
+        { mean: 0, players: 4 },
+      ]}
+      per="shot"
+      href="/a/here/players"
+      query=""
+    />,
+  );
+  expect(names()).toEqual(['Ada', 'Bo', 'Cy', 'Di']);
+  await userEvent.click(screen.getByRole('button', { name: 'chip, fringe' }));
+  expect(names()).toEqual(['Bo', 'Ada', 'Di', 'Cy']);
+  expect(screen.getByRole('columnheader', { name: /chip/ })).toHaveAttribute('aria-sort', 'descending');
+  expect(screen.getByText('Di, chips from the fringe: −0.20 a shot, −0.30 to −0.10 eight times in ten, 12 balls')).toBeInTheDocument();
+  expect(screen.getByRole('link', { name: 'Bo' })).toHaveAttribute('href', '/a/here/players/Bo');
+});
