@@ -62,7 +62,7 @@ test('the command line says of the same balls what the board says', async ({ pag
     cells: { shot_type: string; surface: string; band_min: number; balls: number; lost_per_shot: number; p_weakest3: number }[];
   };
   await page.goto(`${HOME}/players/${player!.player_id}?all=1`);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls} balls`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls.toLocaleString('en')} balls`);
   await expect(page.getByText(/^Most strokes go to /)).toBeVisible();
   expect(answer.cells).toHaveLength(68);
   for (const cell of answer.cells) {

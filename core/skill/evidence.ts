@@ -65,10 +65,17 @@ export function gather(tallies: readonly Tally[]): Evidence {
     if (!saysWhere(ball)) continue;
     const cell = cellKey(ball.shotType, ball.surface, ball.distanceM);
     if ((ball.finish !== null && ball.finish !== 'green') || ball.penalty > 0) marked.add(cell);
-    finishes.set(cell, [...(finishes.get(cell) ?? []), tally]);
+    const where = ball.leftM === null ? ball : { ...ball, leftM: middleOfBin(ball.leftM) };
+    finishes.set(cell, [...(finishes.get(cell) ?? []), { ...tally, ball: where }]);
   }
   for (const cell of finishes.keys()) if (!marked.has(cell)) finishes.delete(cell);
   return { groups: [...groups.values()], cells, finishes, balls: all, putts };
+}
+
+/** What stands for every distance of its bin: tallies hold any of them. */
+function middleOfBin(leftM: number): number {
+  const { lo, hi } = binOf(leftM);
+  return Math.sqrt(lo * hi);
 }
 
 /** Whether a ball from off the green says how its finish compares with its distance. */
@@ -81,7 +88,6 @@ function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish,
 function withPutts(tally: Tally): Tally[] {
   const putts = finishingPutts(tally.ball);
   if (!putts) return [tally];
-  const { lo, hi } = binOf(putts.distanceM);
   const ball: Ball = {
     ...tally.ball,
     shotType: 'putt',
@@ -89,7 +95,7 @@ function withPutts(tally: Tally): Tally[] {
     sit: 'clean',
     stance: 'flat',
     target: 'hole',
-    distanceM: Math.sqrt(lo * hi),
+    distanceM: middleOfBin(putts.distanceM),
     holed: putts.strokes === 1,
     strokes: putts.strokes,
     leftM: null,

@@ -96,7 +96,7 @@ export function PuttingPage({ slug, player, board, putts, asked, narrowings }: P
                 Holed
               </th>
               <th scope="col" className="text-end">
-                Putts expected
+                Expected
               </th>
               <th scope="col" className="text-end">
                 Lost a putt
@@ -114,9 +114,9 @@ export function PuttingPage({ slug, player, board, putts, asked, narrowings }: P
                   </th>
                   <td className="text-end text-nowrap">{bin ? `${bin.holed} of ${bin.balls}` : '–'}</td>
                   <td className="text-end">{finding.expectedStrokes.toFixed(2)}</td>
-                  <td className="text-end text-nowrap">
+                  <td className="text-end">
                     <b>{signed(finding.perShot.mean)}</b>{' '}
-                    <small className="small-print">
+                    <small className="small-print text-nowrap">
                       {signed(low)} to {signed(high)}
                     </small>
                   </td>
