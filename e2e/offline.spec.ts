@@ -76,6 +76,8 @@ test('an ended session that nobody could tell of is told when the network is bac
   await startPlay(page, 'Kofi');
   const sessionId = new URL(page.url()).hash.slice(1);
   await page.getByRole('button', { name: /^6 ft, / }).click();
+  const stored = async () => (await ask('select 1 from shot where session_id = $1', sessionId)).length;
+  await expect.poll(stored).toBe(1);
   await expect(page.getByText('all sent')).toBeVisible();
   await context.setOffline(true);
   await page.getByRole('button', { name: 'This session' }).click();
