@@ -20,7 +20,7 @@ function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
-/** What a coach could read out: where most is lost and how sure that is, what is best, and what would settle it. */
+/** What a coach could read out: where most is lost and how sure that is, what is best (nothing of few balls), and what would settle it. */
 export type Summary = { most: string; best: string; next: string };
 
 /**
@@ -31,7 +31,7 @@ export function summaryOf(diagnosis: Diagnosis, per: Per, against: string, balls
   const weakest = weakestOf(diagnosis, per);
   return {
     most: sayMost(diagnosis, weakest, per, against, balls),
-    best: sayBest(diagnosis.findings, per, against),
+    best: balls < FEW_BALLS ? '' : sayBest(diagnosis.findings, per, against),
     next: balls < FEW_BALLS ? `From about ${FEW_BALLS} balls on it begins to tell.` : sayNext(diagnosis, weakest, per),
   };
 }

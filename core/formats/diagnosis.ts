@@ -14,7 +14,10 @@ export function diagnosisAnswer(
   }: { player: string; level: number; balls: number; asOf: Date | null; halfLifeDays: number | null },
   diagnosis: Diagnosis,
 ) {
-  const say = (per: 'shot' | 'round') => Object.values(summaryOf(diagnosis, per, `level ${level}`, balls)).join(' ');
+  const say = (per: 'shot' | 'round') =>
+    Object.values(summaryOf(diagnosis, per, `level ${level}`, balls))
+      .filter(Boolean)
+      .join(' ');
   return {
     player,
     level,

@@ -19,8 +19,11 @@ type Props = {
   nothing?: boolean;
 };
 
+const NONE: never[] = [];
+const SOME_DAYS_MS = 4 * 86_400_000;
+
 /** Figures over time: a middle with its band, or scores as points. */
-export function TimeChart({ label, points = [], scores = [], best, goal = null, since, axis, timeZone, nothing = false }: Props) {
+export function TimeChart({ label, points = NONE, scores = NONE, best, goal = null, since, axis, timeZone, nothing = false }: Props) {
   const data = useCallback(
     (ink: Ink): ChartData<'scatter' | 'line'> => {
       const all = [...points.map((p) => p.x), ...scores.map((s) => s.x)];
@@ -79,8 +82,11 @@ export function TimeChart({ label, points = [], scores = [], best, goal = null, 
   );
   const x = useMemo(() => {
     const format = new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' });
-    return { title: '', ticks: (value: number) => format.format(value) };
-  }, [timeZone]);
+    const at = [...points, ...scores].map((one) => one.x);
+    // A single moment has some days on both sides.
+    const around = Math.min(...at) === Math.max(...at) ? { min: at[0]! - SOME_DAYS_MS, max: at[0]! + SOME_DAYS_MS } : {};
+    return { title: '', ticks: (value: number) => format.format(value), ...around };
+  }, [timeZone, points, scores]);
   const y = useMemo(() => ({ title: axis }), [axis]);
   return <Chart label={label} data={data} x={x} y={y} low />;
 }
