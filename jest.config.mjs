@@ -24,6 +24,7 @@ const projects = [
     '<rootDir>/server/**/*.test.ts',
     '<rootDir>/scripts/**/*.test.ts',
     '<rootDir>/features/**/*.test.ts',
+    '<rootDir>/cli/**/*.test.ts',
   ]),
   await project('screens', 'jsdom', ['<rootDir>/features/**/*.test.tsx', '<rootDir>/ui/**/*.test.tsx'], {
     setupFilesAfterEnv: ['@testing-library/jest-dom'],

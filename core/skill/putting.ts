@@ -149,7 +149,7 @@ export function expectedPutts(skill: PuttingSkill): (ft: number) => number {
       moved = Math.max(moved, Math.abs(next - value[i]!));
       value[i] = next;
     }
-    if (moved < 1e-9) break;
+    if (moved < 1e-6) break;
   }
   return read;
 }

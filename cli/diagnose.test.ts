@@ -1,0 +1,71 @@
+import { diagnose } from './diagnose';
+
+type Answer = {
+  player: string;
+  level: number;
+  balls: number;
+  as_of: string | null;
+  half_life_days: number | null;
+  summary: string;
+  ignored_columns?: string[];
+  cells: {
+    shot_type: string;
+    surface: string;
+    band_min: number;
+    balls: number;
+    lost_per_shot: number;
+    p_weakest3: number;
+    uses_per_round: number;
+  }[];
+};
+const HEAD = 'player,shot_type,surface,distance_yd,left_ft,played_at,mood';
+const chips = (player: string, feet: number, day: string, n = 12) =>
+  Array.from({ length: n }, () => `${player},chip,fairway,12,${feet},2026-${day}T10:00:00Z,fine`);
+const run = (rows: readonly string[], ...args: string[]) =>
+  diagnose(['shots.csv', ...args], () => [HEAD, ...rows].join('\n')) as unknown as Answer;
+const chip = ({ cells }: Answer) => cells.find((cell) => cell.shot_type === 'chip' && cell.surface === 'fairway' && cell.band_min === 10)!;
+
+test('one player’s balls: every skill, the likeliest weakness first, and columns that nobody knows are named', () => {
+  const answer = run(chips('Ada', 40, '05-01', 30), '--level', '12');
+  expect(answer).toMatchObject({ player: 'Ada', level: 12, balls: 30, half_life_days: 60, as_of: '2026-05-01T10:00:00.000Z' });
+  expect(answer.cells).toHaveLength(68);
+  expect(answer.cells[0]).toBe(chip(answer));
+  expect(answer.cells.reduce((sum, cell) => sum + cell.p_weakest3, 0)).toBeCloseTo(3, 2);
+  expect(answer.ignored_columns).toEqual(['mood']);
+  expect(answer.summary).toMatch(/^Most strokes go to chips from the fairway at 10–20 yd/);
+});
+
+test('of several players one is chosen by name', () => {
+  const rows = [...chips('Ada', 40, '05-01'), ...chips('Bo', 2, '05-01')];
+  expect(() => run(rows)).toThrow('it holds 2 players: choose one with --player (“Ada”, “Bo”)');
+  expect(chip(run(rows, '--player', 'Ada')).lost_per_shot).toBeGreaterThan(chip(run(rows, '--player', 'Bo')).lost_per_shot);
+  expect(() => run(rows, '--player', 'Cy')).toThrow('there is no player “Cy” in it');
+});
+
+test('old balls fade, or not; balls after the moment are not known yet', () => {
+  const rows = [...chips('Ada', 40, '01-01'), ...chips('Ada', 3, '06-01')];
+  const [fading, all] = [run(rows), run(rows, '--half-life', 'none')];
+  expect(chip(fading).lost_per_shot).toBeLessThan(chip(all).lost_per_shot);
+  expect(all.half_life_days).toBeNull();
+  const early = run(rows, '--as-of', '2026-03-01');
+  expect([early.balls, chip(early).lost_per_shot > chip(all).lost_per_shot]).toEqual([12, true]);
+  expect(run(rows, '--as-of', '2020-01-01').balls).toBe(0);
+});
+
+test.each([
+  [['--level', 'high'], '--level is a number.'],
+  [['--level', '90'], '--level is from -10 to 54.'],
+  [['--as-of', 'yesterday'], '--as-of is a day'],
+  [['--half-life', 'long'], '--half-life is a number of days, or none.'],
+  [['--speed', '9'], 'Usage: npm run -s inch -- diagnose'],
+  [['more.csv'], 'Usage: npm run -s inch -- diagnose'],
+])('options that make no sense are said: %s', (args, sentence) => {
+  expect(() => run(chips('Ada', 5, '05-01'), ...args)).toThrow(sentence);
+});
+
+test('a table without a ball is answered, one that is none is refused, and of many faults the first ten are told', () => {
+  expect(run([]).balls).toBe(0);
+  expect(() => diagnose(['x.csv'], () => 'hello,world\n1,2')).toThrow('x.csv: line 1: This is no shot table: no column is known.');
+  const wrong = Array.from({ length: 14 }, () => 'Ada,putt,sand,2,5,,');
+  expect(() => run(wrong)).toThrow(/line 11: a putt is not played from sand; and 4 more$/);
+});
