@@ -69,10 +69,17 @@ export function mixOf(player: Pick<PlayerRow, 'level' | 'roundMix'>): Map<string
 
 export type Squaddie = { player: PlayerRow; known: Known };
 
-/** What all players of an academy are known to do, one after the other. */
+/** So many players are asked about at once. */
+const AT_ONCE = 8;
+
+/** What all players of an academy are known to do. */
 export async function squadOf(desk: Desk): Promise<Squaddie[]> {
+  const players = await desk.data.listPlayers();
   const squad: Squaddie[] = [];
-  for (const { player } of await desk.data.listPlayers()) squad.push({ player, known: await knownOf(desk, player) });
+  for (let i = 0; i < players.length; i += AT_ONCE) {
+    const some = players.slice(i, i + AT_ONCE);
+    squad.push(...(await Promise.all(some.map(async ({ player }) => ({ player, known: await knownOf(desk, player) })))));
+  }
   return squad;
 }
 
