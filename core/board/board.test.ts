@@ -12,7 +12,7 @@ import { dayWeight, sayChange, scoreChange, stretches } from './over-time';
 import { makeBins, makeCurve, missesOf, puttingSkills, wilson80 } from './putting';
 import { shippedReference as reference } from '../skill/reference';
 import { sayCell, sayShots } from './say-cell';
-import { commonWeakness, helpIn, squadTable, togetherIn } from './squad';
+import { commonWeakness, helpIn, memberOf, squadTable, togetherIn } from './squad';
 
 const LEVEL = 14;
 const model = modelOf(reference);
@@ -201,31 +201,41 @@ describe('a squad', () => {
   const member = (name: string, shots: Shot[], level = LEVEL) => {
     const evidence = gather(talliesOf(shots, NOW, null));
     const diagnosis = diagnose(model, believe(evidence, model, level), evidence, { level, mix: model.mix(level) });
-    return { name, diagnosis, weights: model.cells.map(({ key }) => model.mix(level).get(key)!) };
+    return memberOf(
+      name,
+      diagnosis,
+      model.cells.map(({ key }) => model.mix(level).get(key)!),
+      true,
+    );
   };
   const chips = (feet: number) => many(40, (i) => shot({ ...chip, stationKey: `s${i % 5}` }, left(feet + (i % 5))));
 
   test('who is weak at the same could practise together, who needs fewest strokes could help', () => {
-    const squad = squadTable([member('Aoife', chips(25)), member('Bo', chips(28)), member('Cleo', chips(2)), member('Dag', [])], true);
+    const squad = squadTable(model.cells, [
+      member('Aoife', chips(25)),
+      member('Bo', chips(28)),
+      member('Cleo', chips(2)),
+      member('Dag', []),
+    ]);
     const at = squad.kinds.findIndex(({ key }) => key === 'chip|fairway');
     expect(squad.common[at]).toMatchObject({ players: 3, weak: 2 });
     expect(commonWeakness(squad)).toBe(at);
     expect(togetherIn(squad)).toEqual([{ kind: at, names: ['Aoife', 'Bo'] }]);
     expect(helpIn(squad).map(({ helper, helped }) => `${helper} ${helped}`)).toEqual(['Cleo Aoife', 'Cleo Bo']);
     // Of several who are surely better, the one whose level is nearest.
-    const more = squadTable([member('Aoife', chips(25)), member('Cleo', chips(2), 12), member('Zoe', chips(1), 2)], true);
+    const more = squadTable(model.cells, [member('Aoife', chips(25)), member('Cleo', chips(2), 12), member('Zoe', chips(1), 2)]);
     expect(helpIn(more).filter(({ helped }) => helped === 'Aoife')).toMatchObject([{ helper: 'Cleo' }]);
   });
 
   test('somebody who is good for a weak level does not teach somebody who is better', () => {
     // Both leave the same; against level 28 that is a gain, against level 2 a loss.
-    const squad = squadTable([member('strong', chips(9), 2), member('weak', chips(9), 28)], true);
+    const squad = squadTable(model.cells, [member('strong', chips(9), 2), member('weak', chips(9), 28)]);
     expect(helpIn(squad)).toEqual([]);
   });
 
   test('nobody, and nothing in common', () => {
-    expect(commonWeakness(squadTable([], true))).toBeNull();
-    expect(commonWeakness(squadTable([member('Dag', [])], true))).toBeNull();
+    expect(commonWeakness(squadTable(model.cells, []))).toBeNull();
+    expect(commonWeakness(squadTable(model.cells, [member('Dag', [])]))).toBeNull();
   });
 
   test('several cells together are the sum of their draws by weight', () => {

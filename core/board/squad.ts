@@ -1,3 +1,4 @@
+import type { Cell } from '../skill/cells';
 import type { Diagnosis } from '../skill/diagnose';
 import { chanceLess, kindsOf, together, type Kind } from './kinds';
 import { rankOfValues } from '../skill/ranks';
@@ -21,22 +22,24 @@ export type Squad = {
   common: { mean: number; interval80: [number, number]; players: number; weak: number }[];
 };
 
-/** @param weights what each cell counts, such as its uses in a round; by skill they are shared out where `perShot` */
-export function squadTable(
-  players: readonly { name: string; diagnosis: Diagnosis; weights: readonly number[] }[],
-  perShot: boolean,
-): Squad {
-  const kinds = players.length === 0 ? [] : kindsOf(players[0]!.diagnosis.findings);
-  const members = players.map(({ name, diagnosis, weights }): Member => {
-    const skills = kinds.map(({ cells }): Skill => {
-      const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
-      const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
-      const draws = together(diagnosis.lost, cells, shares);
-      const level = cells.reduce((sum, cell) => sum + shares[cell]! * diagnosis.findings[cell]!.referenceStrokes, 0);
-      return { ...rankOfValues(draws), draws, level, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
-    });
-    return { name, skills };
+/**
+ * One player's skills.
+ * @param weights what each cell counts, such as its uses in a round; shared out within each skill where `perShot`
+ */
+export function memberOf(name: string, diagnosis: Diagnosis, weights: readonly number[], perShot: boolean): Member {
+  const skills = kindsOf(diagnosis.findings).map(({ cells }): Skill => {
+    const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
+    const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
+    const draws = together(diagnosis.lost, cells, shares);
+    const level = cells.reduce((sum, cell) => sum + shares[cell]! * diagnosis.findings[cell]!.referenceStrokes, 0);
+    return { ...rankOfValues(draws), draws, level, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
   });
+  return { name, skills };
+}
+
+/** Players by the skills that the cells fall into. */
+export function squadTable(cells: readonly Cell[], members: Member[]): Squad {
+  const kinds = kindsOf(cells);
   const weakest = members.map((member) => weakestSkills(member, 3));
   const common = kinds.map((_, k) => {
     const played = members.filter(({ skills }) => skills[k]!.balls > 0);

@@ -1,3 +1,4 @@
+import { memberOf, type Member } from '@/core/board/squad';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { believe, diagnose, type Belief, type Diagnosis } from '@/core/skill/diagnose';
 import { gather, type Evidence } from '@/core/skill/evidence';
@@ -72,15 +73,44 @@ export type Squaddie = { player: PlayerRow; known: Known };
 /** So many players are asked about at once. */
 const AT_ONCE = 8;
 
+async function eachPlayer<T>({ data }: Desk, of: (player: PlayerRow) => Promise<T>): Promise<T[]> {
+  const players = await data.listPlayers();
+  const all: T[] = [];
+  for (let i = 0; i < players.length; i += AT_ONCE)
+    all.push(...(await Promise.all(players.slice(i, i + AT_ONCE).map(({ player }) => of(player)))));
+  return all;
+}
+
 /** What all players of an academy are known to do. */
-export async function squadOf(desk: Desk): Promise<Squaddie[]> {
-  const players = await desk.data.listPlayers();
-  const squad: Squaddie[] = [];
-  for (let i = 0; i < players.length; i += AT_ONCE) {
-    const some = players.slice(i, i + AT_ONCE);
-    squad.push(...(await Promise.all(some.map(async ({ player }) => ({ player, known: await knownOf(desk, player) })))));
-  }
-  return squad;
+export function squadOf(desk: Desk): Promise<Squaddie[]> {
+  return eachPlayer(desk, async (player) => ({ player, known: await knownOf(desk, player) }));
+}
+
+/** Rows of squad boards, by everything they were made from: a large squad is judged once, and then only who has played. */
+const rows = new Map<string, Member>();
+const MOST_ROWS = 2000;
+
+/** The players of a squad with their skills, a shot or a round. */
+export function membersOf(desk: Desk, perShot: boolean): Promise<{ player: PlayerRow; member: Member }[]> {
+  return eachPlayer(desk, async (player) => {
+    const { playerId, evidenceRev, level, roundMix } = player;
+    const key = JSON.stringify([desk.academy.academyId, playerId, evidenceRev, level, roundMix, desk.academy.halfLifeDays, perShot]);
+    let row = rows.get(key);
+    if (!row) {
+      const known = await knownOf(desk, player);
+      const mix = mixOf(player);
+      const diagnosis = diagnose(model, known.belief, known.evidence, { level, mix });
+      row = memberOf(
+        player.name,
+        diagnosis,
+        model.cells.map((cell) => mix.get(cell.key) ?? 0),
+        perShot,
+      );
+      if (rows.size >= MOST_ROWS) rows.clear();
+      rows.set(key, row);
+    }
+    return { player, member: { ...row, name: player.name } };
+  });
 }
 
 /** Strokes that a squad's players are expected to need on average, by cell; null of nobody with a ball. */

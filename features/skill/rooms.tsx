@@ -4,7 +4,6 @@ import { METRES_PER } from '@/core/units/length';
 import { longestM } from '@/core/golf/bands';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
-import { diagnose } from '@/core/skill/diagnose';
 import { squadTable } from '@/core/board/squad';
 import { sayDay } from '../form/when';
 import { readAsked } from './asked';
@@ -13,7 +12,7 @@ import { CellPanel } from './cell-panel';
 import { CellTrend } from './cell-trend';
 import { startOfDayIn } from './days';
 import { IntoView } from './into-view';
-import { boardOf, filterOf, mixOf, model, squadOf } from './load';
+import { boardOf, filterOf, membersOf, model } from './load';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
 import { SquadPage } from './squad-page';
@@ -126,22 +125,14 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const { data, academy } = await requireCoach(slug);
   const asked = readAsked(params);
-  const squad = await squadOf({ data, academy });
-  const table = squadTable(
-    squad.map(({ player, known }) => {
-      const mix = mixOf(player);
-      return {
-        name: player.name,
-        diagnosis: diagnose(model, known.belief, known.evidence, { level: player.level, mix }),
-        weights: model.cells.map(({ key }) => mix.get(key) ?? 0),
-      };
-    }),
-    asked.per === 'shot',
-  );
+  const squad = await membersOf({ data, academy }, asked.per === 'shot');
   return (
     <SquadPage
       slug={slug}
-      squad={table}
+      squad={squadTable(
+        model.cells,
+        squad.map(({ member }) => member),
+      )}
       ids={squad.map(({ player }) => player.playerId)}
       levels={squad.map(({ player }) => player.level)}
       asked={{ per: asked.per }}
