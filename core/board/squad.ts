@@ -89,14 +89,14 @@ export function helpIn(squad: Squad): Help[] {
     const [kind] = weakestSkills(member, 1);
     if (kind === undefined) return [];
     const own = member.skills[kind]!;
-    const better = squad.members.flatMap((other): (Help & { gap: number })[] => {
-      const theirs = other.skills[kind]!;
-      if (other === member || theirs.balls === 0) return [];
-      const gap = own.level - theirs.level;
-      const chance = chanceLess(theirs.draws, own.draws.map((value) => value + gap) as Float64Array);
-      return chance >= SURE ? [{ kind, helper: other.name, helped: member.name, chance, gap: Math.abs(gap) }] : [];
-    });
-    const [nearest] = better.toSorted((a, b) => a.gap - b.gap || b.chance - a.chance);
-    return nearest ? [{ kind, helper: nearest.helper, helped: nearest.helped, chance: nearest.chance }] : [];
+    const others = squad.members
+      .filter((other) => other !== member && other.skills[kind]!.balls > 0)
+      .map((other) => ({ other, gap: own.level - other.skills[kind]!.level }))
+      .sort((x, y) => Math.abs(x.gap) - Math.abs(y.gap));
+    for (const { other, gap } of others) {
+      const chance = chanceLess(other.skills[kind]!.draws, own.draws.map((value) => value + gap) as Float64Array);
+      if (chance >= SURE) return [{ kind, helper: other.name, helped: member.name, chance }];
+    }
+    return [];
   });
 }

@@ -67,7 +67,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
             <p className="small-print">Nobody is surely better at somebody’s weakest skill yet (nine times in ten).</p>
           ) : (
             <ul className={styles.list}>
-              {help.map(({ kind, helper, helped, chance }) => (
+              {help.slice(0, SHOWN).map(({ kind, helper, helped, chance }) => (
                 <li key={helped}>
                   <b>{helper}</b> could show <b>{helped}</b> {shots(kind)}{' '}
                   <small className="small-print">fewer strokes with them, {Math.min(99, Math.round(100 * chance))}% sure</small>
@@ -75,6 +75,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
               ))}
             </ul>
           )}
+          {help.length > SHOWN && <p className="small-print">and {help.length - SHOWN} more</p>}
           {members.some((member) => weakestSkills(member, 1).length === 0) && (
             <p className="small-print">
               Nothing is said of {listed(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))}: no
@@ -87,6 +88,13 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
   );
 }
 
-const listed = (names: readonly string[]) => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
+/** As many as a page shows of a large squad. */
+const SHOWN = 24;
+const NAMES = 8;
+const listed = (names: readonly string[]) => {
+  const some = names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names;
+  return some.length < 2 ? (some[0] ?? '') : `${some.slice(0, -1).join(', ')} and ${some.at(-1)}`;
+};
+
 const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
   shotType === 'putt' || shotType === 'bunker' ? say(shotType) : `${say(shotType)}, ${say(surface)}`;
