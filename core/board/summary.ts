@@ -1,4 +1,4 @@
-import { counted, signed } from '../units/format';
+import { counted, listed, signed } from '../units/format';
 import type { Diagnosis, Finding } from '../skill/diagnose';
 import { sayCell } from './say-cell';
 import { ballsToSettle, MOST_BALLS, rankOf, weakestOf, type Per, type Weakest } from './settle';
@@ -14,11 +14,6 @@ export const NEGLECTED_DAYS = 28;
 
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 const a = (per: Per) => (per === 'round' ? 'a round' : 'a shot');
-
-/** "a, b and c". */
-function listed(names: readonly string[]): string {
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
 
 /** What a coach could read out: where most is lost and how sure that is, what is best (nothing of few balls), and what would settle it. */
 export type Summary = { most: string; best: string; next: string };

@@ -1,4 +1,4 @@
-import { counted, formatLeft, inWords } from '../units/format';
+import { capital, counted, formatLeft, inWords } from '../units/format';
 import { toMetres, type UnitSystem } from '../units/length';
 import { phasesOf } from './phases';
 import type { RingPoints } from './scoring/ring-points';
@@ -42,7 +42,6 @@ export function goalInWords(game: GameSpec, system: UnitSystem): string | null {
 }
 
 const whole = Math.ceil;
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The evenest way to so many strokes: each in one figure, the rest in one more. */
 function strokesGoal(goal: number, balls: number, what: string): string {

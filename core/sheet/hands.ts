@@ -1,3 +1,4 @@
+import { listed } from '../units/format';
 import { METRES_PER, snap, type UnitSystem } from '../units/length';
 import { CLUB_M, FLAGSTICK_M, PACE_M, PUTTER_M } from '../golf/sticks';
 
@@ -51,7 +52,7 @@ export function inSticks(lengthM: number, measures: Measures): string | null {
           if (best && worth >= best.worth) continue;
           const rest = part === 0 ? '' : n > 0 ? after : `${alone} ${one}`;
           const words = [counted(flags, 'a flagstick', 'flagsticks'), counted(n, one, many), rest].filter(Boolean);
-          best = { words: words.length < 2 ? words.join() : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`, worth };
+          best = { words: listed(words), worth };
         }
   return best?.words ?? null;
 }

@@ -12,7 +12,7 @@ import { schemeOf } from '../game/scoring';
 import { isBodyMeasure, sayRadius } from '../game/sizes';
 import type { GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
-import { counted, formatLeft, formatLength, inWords } from '../units/format';
+import { capital, counted, formatLeft, formatLength, inWords } from '../units/format';
 import { fromMetres, type UnitSystem } from '../units/length';
 import { inSticks, known, sayPaces, type Measures } from './hands';
 
@@ -225,5 +225,3 @@ function howItGoes(spec: GameSpec, system: UnitSystem): string[] {
     ...(goal ? [`Goal: ${goal}`] : []),
   ];
 }
-
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);

@@ -50,3 +50,13 @@ const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'e
 export function inWords(n: number): string {
   return NUMBERS[n] ?? String(n);
 }
+
+/** "a", "a and b", "a, b and c". */
+export function listed(names: readonly string[]): string {
+  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+/** Words with a capital, as a sentence begins. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

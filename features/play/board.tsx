@@ -1,3 +1,4 @@
+import { listed } from '@/core/units/format';
 import type { Bundle } from '@/core/game/bundle';
 import type { Table } from '@/core/game/play';
 import { sayScore, scoreFigure } from '@/core/game/say-score';
@@ -26,7 +27,7 @@ export function Board({ bundle: { spec, players }, table, shown, onShow }: Props
           ? 'Nobody has a ball yet'
           : names.length === 1
             ? `${names[0]} ${over ? 'wins' : 'leads'}`
-            : `Level: ${names.slice(0, -1).join(', ')} and ${names.at(-1)}`}
+            : `Level: ${listed(names)}`}
         {names.length > 0 && `, ${sayScore(first.score, unit, players[ahead[0]!]!.units)}`}
       </h1>
       <ol>

@@ -6,7 +6,7 @@ import { sayCell } from '@/core/board/say-cell';
 import type { Per } from '@/core/board/settle';
 import type { Shot } from '@/core/shot/shot';
 import { settledMedian } from '@/core/shot/median-left';
-import { counted, formatLeft, formatLength, signed } from '@/core/units/format';
+import { capital, counted, formatLeft, formatLength, signed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { sayDay } from '../form/when';
@@ -30,7 +30,6 @@ type Props = {
   now: Date;
 };
 
-const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** What stands behind one cell of the board. */

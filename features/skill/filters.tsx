@@ -40,6 +40,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
     </Form.Group>
   );
   const words = (list: readonly string[]) => list.map((word) => [word, say(word)] as const);
+  const asTheyAre = (list: readonly string[]) => list.map((word) => [word, word] as const);
   const against = asked.against ?? ownLevel;
   return (
     <div className={`${styles.filters} no-print`}>
@@ -89,21 +90,9 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
           {choose('sit', 'Sit', 'any', words(SITS))}
           {choose('stance', 'Stance', 'any', words(STANCES))}
           {choose('trajectory', 'Flight', 'any', words(TRAJECTORIES))}
-          {clubs.length > 0 &&
-            choose(
-              'club',
-              'Club',
-              'any',
-              clubs.map((club) => [club, club] as const),
-            )}
+          {clubs.length > 0 && choose('club', 'Club', 'any', asTheyAre(clubs))}
           {choose('firmness', 'Green', 'any', words(FIRMNESSES))}
-          {winds.length > 0 &&
-            choose(
-              'wind',
-              'Wind',
-              'any',
-              winds.map((wind) => [wind, wind] as const),
-            )}
+          {winds.length > 0 && choose('wind', 'Wind', 'any', asTheyAre(winds))}
           <Button
             variant="link"
             size="sm"

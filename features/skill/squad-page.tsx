@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShots } from '@/core/board/say-cell';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
-import { counted, inWords, signed } from '@/core/units/format';
+import { counted, inWords, listed, signed } from '@/core/units/format';
 import { asQuery, type Asked } from './asked';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
@@ -43,7 +43,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
                 ? 'Nothing is surely lost by the squad as a whole: every player’s own weakness comes first.'
                 : `The squad as a whole loses most with ${shots(weakness)}: ${signed(common[weakness]!.mean)} a ${asked.per} on average of ${common[weakness]!.players}, among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
-            {pairs.map(({ kind, names }) => `${listed(names)} could practise ${shots(kind)} together.`).join(' ')}
+            {pairs.map(({ kind, names }) => `${cut(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
           <SquadTable
             rows={members.map(({ name, skills }, i) => ({
@@ -78,8 +78,8 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
           {help.length > SHOWN && <p className="small-print">and {help.length - SHOWN} more</p>}
           {members.some((member) => weakestSkills(member, 1).length === 0) && (
             <p className="small-print">
-              Nothing is said of {listed(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))}: no
-              ball yet, or nothing that loses.
+              Nothing is said of {cut(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))}: no ball
+              yet, or nothing that loses.
             </p>
           )}
         </>
@@ -91,10 +91,8 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
 /** As many as a page shows of a large squad. */
 const SHOWN = 24;
 const NAMES = 8;
-const listed = (names: readonly string[]) => {
-  const some = names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names;
-  return some.length < 2 ? (some[0] ?? '') : `${some.slice(0, -1).join(', ')} and ${some.at(-1)}`;
-};
+const cut = (names: readonly string[]) =>
+  listed(names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names);
 
 const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
   shotType === 'putt' || shotType === 'bunker' ? say(shotType) : `${say(shotType)}, ${say(surface)}`;

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/say-score';
-import { counted, inWords, signed } from '@/core/units/format';
+import { capital, counted, inWords, signed } from '@/core/units/format';
 import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
@@ -110,5 +110,3 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
     </div>
   );
 }
-
-const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1);

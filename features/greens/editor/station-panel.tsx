@@ -17,7 +17,7 @@ import {
   type Stance,
   type Surface,
 } from '@/core/golf/words';
-import { formatLength } from '@/core/units/format';
+import { capital, formatLength } from '@/core/units/format';
 import { fromMetres, toMetres } from '@/core/units/length';
 import { Still, useEditing } from './context';
 import styles from './editor.module.scss';
@@ -166,5 +166,3 @@ function Fact({ name, value }: { name: string; value: string }) {
     </div>
   );
 }
-
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
