@@ -52,6 +52,12 @@ export function unitM(sizes: Sizes): number {
   return sizes.of === 'fixed' && sizes.fixedM !== null ? sizes.fixedM : NOMINAL_M[sizes.unit];
 }
 
+/** The step in which a radius is suggested, in metres: half a foot, a tenth of a metre, a quarter of a pace or a stick. */
+export function sizeStepM(sizes: Sizes): number {
+  if (sizes.unit === 'ft') return METRES_PER.ft / 2;
+  return sizes.unit === 'm' ? 0.1 : unitM(sizes) / 4;
+}
+
 /** A person's own measures in metres; null where never measured. */
 export type OwnLengths = { paceM: number | null; clubM: number | null; putterM: number | null; flagstickM?: number | null };
 

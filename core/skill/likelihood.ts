@@ -31,7 +31,7 @@ export type Item =
   | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number, number, number] };
 
 /** The landing error of a shot, as a share of what it leaves: its median. A judgement. */
-const LANDING_SHARE = 0.8;
+export const LANDING_SHARE = 0.8;
 const LEAST_P = 1e-12;
 /** Farther out, in standard deviations, no ball stops. */
 const FAR = 5;

@@ -10,8 +10,14 @@ export type PuttingSkill = { angle: number; distance: number };
  */
 const HOLE_FT = 2.125 / 12;
 const BALL_FT = 0.84 / 12;
-const OVER_FT = 1;
-const TOLERANCE_FT = 3;
+export const OVER_FT = 1;
+export const TOLERANCE_FT = 3;
+
+/** How far off line, in radians, a putt from `ft` feet may start and still drop. */
+export function dropsWithin(ft: number): number {
+  const reach = HOLE_FT - BALL_FT;
+  return ft <= reach ? Math.PI / 2 : Math.asin(reach / ft);
+}
 
 /** A reference player's putting. The slopes in `level` are a judgement, to be replaced by a coach who knows better. */
 export function referencePutting(level: number): PuttingSkill {
@@ -20,8 +26,7 @@ export function referencePutting(level: number): PuttingSkill {
 
 /** Parts of the make probability at `ft` feet: on line, short of the hole, too long to drop. */
 function chances({ angle, distance }: PuttingSkill, ft: number) {
-  const reach = HOLE_FT - BALL_FT;
-  const widest = ft <= reach ? Math.PI / 2 : Math.asin(reach / ft);
+  const widest = dropsWithin(ft);
   const spread = (ft + OVER_FT) * distance;
   return {
     widest,
@@ -44,8 +49,7 @@ const density = (z: number) => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
 
 /** The probability of holing a putt, and how it changes with the logarithm of either spread. */
 export function makeParts({ angle, distance }: PuttingSkill, ft: number): { rate: number; byAngle: number; byDistance: number } {
-  const reach = HOLE_FT - BALL_FT;
-  const line = (ft <= reach ? Math.PI / 2 : Math.asin(reach / ft)) / angle;
+  const line = dropsWithin(ft) / angle;
   const spread = (ft + OVER_FT) * distance;
   const [past, before] = [(TOLERANCE_FT - OVER_FT) / spread, OVER_FT / spread];
   const onLine = 2 * normalCdf(line) - 1;
@@ -71,8 +75,7 @@ export function leaveParts({ angle, distance }: PuttingSkill, ft: number, lo: nu
   const along = (ft + OVER_FT) * distance;
   const across = ft * angle;
   const [out, near] = [inside(along, across, hi), inside(along, across, lo)];
-  const reach = HOLE_FT - BALL_FT;
-  const line = (ft <= reach ? Math.PI / 2 : Math.asin(reach / ft)) / angle;
+  const line = dropsWithin(ft) / angle;
   const onLine = 2 * normalCdf(line) - 1;
   const [from, to] = [Math.min(lo, TOLERANCE_FT), Math.min(hi, TOLERANCE_FT)].map((end) => (end - OVER_FT) / along) as [number, number];
   const dropped = normalCdf(to) - normalCdf(from);

@@ -46,6 +46,11 @@ const EDGE_M = 11;
 const EDGE_SPREAD = 0.35;
 const LOOKS = 20;
 
+/** The chance that a ball which stops so many metres from the hole lies off the green. */
+export function offGreenChance(leftM: number): number {
+  return normalCdf(Math.log(leftM / EDGE_M) / EDGE_SPREAD);
+}
+
 /**
  * What a level itself pays for balls that stop off the green, per shot, beyond their distance: the next shot from light
  * rough against a putt of that length, as often as such balls miss the green.
@@ -55,7 +60,7 @@ export function levelTrouble(mu: number, level: number, reference: Reference): n
   let sum = 0;
   for (let look = 0; look < LOOKS; look++) {
     const leftM = Math.exp(mu + Math.exp(LOG_SPREAD) * normalQuantile((look + 0.5) / LOOKS));
-    const misses = normalCdf(Math.log(leftM / EDGE_M) / EDGE_SPREAD);
+    const misses = offGreenChance(leftM);
     const next = reference.shot(level, 'chip', 'light_rough', leftM)!.expectedStrokes;
     sum += misses * Math.max(0, next - Math.max(1, reference.putts(level, leftM)));
   }

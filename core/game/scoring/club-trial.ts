@@ -73,7 +73,6 @@ export const clubTrial: Scheme<ClubTrial, State> = {
       reset: () => void (total = 0),
       take: (_at, ball) => void (total = snap(total + (ball.holed ? 0 : Math.min(ball.leftM, scoring.farM)))),
       score: () => total,
-      over: () => false,
     };
   },
 };

@@ -3,7 +3,8 @@ import { METRES_PER, toMetres, type UnitSystem } from '../../units/length';
 
 /** Parts that the schemas of several schemes share. */
 
-const WIDEST_M = 100 * METRES_PER.ft;
+/** No ring and no zone is wider, in metres. */
+export const WIDEST_M = 100 * METRES_PER.ft;
 
 export const pointsSchema = z
   .int({ error: 'Give a whole number of points.' })

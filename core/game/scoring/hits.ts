@@ -34,7 +34,6 @@ export const hits: Scheme<Hits, number> = {
       reset: () => void (count = 0),
       take: (_at, ball) => void (count += kernelInside(ball, scoring.radiusM) ? 1 : 0),
       score: () => count,
-      over: () => false,
       worked: (_at, ball) => kernelInside(ball, scoring.radiusM),
     };
   },

@@ -40,6 +40,7 @@ export const holeOut: Scheme<HoleOut, State> = {
   label: 'hole out',
   about: 'Every ball is played into the hole, against a par for each station. Fewest strokes wins.',
   allows: () => ({ ...NO_RULES, cost: true, perfect: true, allowances: true }),
+  sees: () => ['strokes'],
   takesDistance: () => false,
   unit: () => 'strokes',
   better: () => 'lower',
@@ -85,7 +86,6 @@ export const holeOut: Scheme<HoleOut, State> = {
       reset: () => void (strokes = 0),
       take: (_at, ball) => void (strokes += used(ball)),
       score: () => strokes,
-      over: () => false,
       worked: (at, ball) => used(ball) <= pars[at]!,
     };
   },

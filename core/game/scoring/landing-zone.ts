@@ -25,6 +25,7 @@ export const landingZone: Scheme<LandingZone, State> = {
   label: 'landing zone',
   about: 'The ball must land in a zone at a set carry; if you want, it must also finish near the hole.',
   allows: ({ finishM }) => ({ ...ALL_RULES, side: finishM !== null }),
+  sees: () => ['landed'],
   takesDistance: () => false,
   unit: () => 'hits',
   better: () => 'higher',
@@ -76,7 +77,6 @@ export const landingZone: Scheme<LandingZone, State> = {
       reset: () => void (count = 0),
       take: (at, ball) => void (count += worked(at, ball) ? 1 : 0),
       score: () => count,
-      over: () => false,
       worked,
     };
   },

@@ -25,6 +25,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
   about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
   players: 2,
   allows: () => ({ ...NO_RULES, allowances: true }),
+  sees: ({ callPoints }) => (callPoints === null ? [] : ['executed']),
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',

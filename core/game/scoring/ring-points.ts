@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
-import { ALL_RULES, farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Scheme } from './scheme';
+import { ALL_RULES, farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Kernel, type KernelBall, type Scheme } from './scheme';
 
 export const MOST_RINGS = 8;
 
@@ -71,25 +71,56 @@ export const ringPoints: Scheme<RingPoints, number> = {
   success: (ball, _station, { scoring }) => ball.holed || farM(ball) <= scoring.rings[0]!.radiusM,
   best: ({ scoring, turns }) => scoring.holedPoints * turns,
   verdict: (ball, _station, { scoring }) => counted(ringPointsFor(scoring, ball), 'point'),
-  compile({ scoring }) {
-    const edges = Float64Array.from(scoring.rings, (ring) => ring.radiusM);
-    const worth = Float64Array.from(scoring.rings, (ring) => ring.points);
-    let points = 0;
-    return {
-      reset: () => void (points = 0),
-      take(_at, ball) {
-        if (ball.holed) points += scoring.holedPoints;
-        else if (ball.goodSide) {
-          for (let i = 0; i < edges.length; i++)
-            if (ball.leftM <= edges[i]!) {
-              points += worth[i]!;
-              break;
-            }
-        }
-      },
-      score: () => points,
-      over: () => false,
-      worked: (_at, ball) => kernelInside(ball, edges[0]!),
-    };
-  },
+  compile: ({ scoring }) => new RingKernel(scoring),
 };
+
+/** Steps of the distance in which simulated balls are looked up. */
+const STEPS_PER_M = 64;
+
+/** What a ball earns is looked up by the step that its distance is in, so that most balls need one look. */
+class RingKernel implements Kernel {
+  private readonly edges: Float64Array;
+  private readonly worth: Int32Array;
+  /** −1 where an edge lies in the step. */
+  private readonly steps: Int32Array;
+  private points = 0;
+
+  constructor(private readonly scoring: RingPoints) {
+    const { rings } = scoring;
+    this.edges = Float64Array.from(rings, (ring) => ring.radiusM);
+    this.worth = Int32Array.from([...rings.map((ring) => ring.points), 0]);
+    this.steps = Int32Array.from({ length: Math.ceil(rings.at(-1)!.radiusM * STEPS_PER_M) + 1 }, (_, i) => {
+      const [near, far] = [this.ringAt(i / STEPS_PER_M), this.ringAt((i + 1) / STEPS_PER_M)];
+      return near === far ? this.worth[near]! : -1;
+    });
+  }
+
+  reset() {
+    this.points = 0;
+  }
+
+  take(_at: number, ball: KernelBall) {
+    if (ball.holed) this.points += this.scoring.holedPoints;
+    else if (ball.goodSide) {
+      const place = ball.leftM * STEPS_PER_M;
+      if (place >= this.steps.length) return;
+      const earned = this.steps[place | 0]!;
+      this.points += earned >= 0 ? earned : this.worth[this.ringAt(ball.leftM)]!;
+    }
+  }
+
+  score() {
+    return this.points;
+  }
+
+  worked(_at: number, ball: KernelBall) {
+    return kernelInside(ball, this.edges[0]!);
+  }
+
+  /** The place of the ring in which a distance lies; as many as there are rings outside of all. */
+  private ringAt(leftM: number): number {
+    let ring = 0;
+    while (ring < this.edges.length && leftM > this.edges[ring]!) ring += 1;
+    return ring;
+  }
+}

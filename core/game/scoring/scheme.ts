@@ -94,6 +94,9 @@ export type KernelBall = {
   executed: boolean;
 };
 
+/** What some schemes look at beyond where a ball stopped. */
+export type Seen = 'strokes' | 'landed' | 'executed';
+
 /** A phase compiled for simulation: one player's game in a few numbers, without allocation. */
 export interface Kernel {
   reset(): void;
@@ -104,7 +107,8 @@ export interface Kernel {
    */
   take(at: number, ball: KernelBall, won: number): void;
   score(): number;
-  over(): boolean;
+  /** Whether the game ends here, in schemes that may end before the last ball. */
+  over?(): boolean;
   /** Where the next ball is played from, in schemes that decide it. */
   at?(): number;
   /** Whether a ball did what was wanted, in schemes that know a perfect round. */
@@ -145,6 +149,8 @@ export interface Scheme<Scoring, State> {
   countsBalls: boolean;
   /** Which of the rules that combine with a scheme it can have. */
   allows(scoring: Scoring): Allowed;
+  /** What it looks at beyond where a ball stopped: what a simulated ball must say too. */
+  sees(scoring: Scoring): readonly Seen[];
   /** Whether a measured distance says all that is asked, so that it can be typed or tapped instead. */
   takesDistance(scoring: Scoring): boolean;
   unit(scoring: Scoring): ScoreUnit;
@@ -196,6 +202,7 @@ export interface Scheme<Scoring, State> {
 export const PLAIN = {
   players: 1,
   countsBalls: true,
+  sees: () => [],
   over: () => false,
   race: () => false,
   success: () => null,

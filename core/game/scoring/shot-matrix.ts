@@ -51,6 +51,7 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
   about: 'Every combination of flight, shape or swing width once, at each station. The score is how many worked.',
   countsBalls: false,
   allows: () => ({ ...NO_RULES, again: true }),
+  sees: () => ['executed'],
   takesDistance: () => false,
   unit: () => 'cells',
   better: () => 'higher',
@@ -71,7 +72,6 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
       reset: () => void (done = 0),
       take: (_at, ball) => void (done += ball.executed ? 1 : 0),
       score: () => done,
-      over: () => false,
     };
   },
 };

@@ -33,7 +33,6 @@ export const totalLeft: Scheme<TotalLeft, number> = {
       reset: () => void (total = 0),
       take: (_at, ball) => void (total = snap(total + (ball.holed ? 0 : Math.min(ball.leftM, scoring.farM)))),
       score: () => total,
-      over: () => false,
     };
   },
 };

@@ -1,0 +1,49 @@
+import { schemeOf } from '../game/scoring';
+import type { GameSpec } from '../game/spec';
+import type { Played } from './games';
+
+/** What a player may score in a game: of so many simulated games, in what the score counts. */
+export type Outlook = {
+  games: number;
+  mean: number;
+  /** So many in a hundred score this or less. */
+  p10: number;
+  p50: number;
+  p90: number;
+  /** The chance of meeting the goal; null where the game has none. */
+  goalChance: number | null;
+};
+
+/**
+ * The score that a share of all is at or under: one that was really scored.
+ * @param sorted ascending, at least one
+ */
+export function quantile(sorted: ArrayLike<number>, share: number): number {
+  return sorted[Math.min(sorted.length - 1, Math.max(0, Math.ceil(share * sorted.length - 1e-9) - 1))]!;
+}
+
+/** What simulated games of one player say. */
+export function outlookOf(game: GameSpec, played: Played, seat = 0): Outlook {
+  const scores = played.scores[seat]!;
+  const sorted = Float64Array.from(scores).sort();
+  return {
+    games: scores.length,
+    mean: scores.reduce((sum, score) => sum + score, 0) / scores.length,
+    p10: quantile(sorted, 0.1),
+    p50: quantile(sorted, 0.5),
+    p90: quantile(sorted, 0.9),
+    goalChance: game.goal === null ? null : chanceOf(game, played, game.goal, seat),
+  };
+}
+
+/** The chance of a score that is at least as good as `goal`; a perfect round that ends a game reaches any. */
+export function chanceOf(game: GameSpec, played: Played, goal: number, seat = 0): number {
+  const higher = schemeOf(game.scoring).better(game.scoring) === 'higher';
+  const [scores, perfect] = [played.scores[seat]!, played.perfect[seat]!];
+  let met = 0;
+  for (let g = 0; g < scores.length; g++) if (perfect[g] === 1 || (higher ? scores[g]! >= goal - TINY : scores[g]! <= goal + TINY)) met += 1;
+  return met / scores.length;
+}
+
+/** Scores of lengths are sums of rounded figures. */
+const TINY = 1e-9;

@@ -1,0 +1,185 @@
+import type { Side } from '../game/rules';
+import type { BallSource } from '../game/compile';
+import type { KernelBall, Seen } from '../game/scoring/scheme';
+import type { Normals } from '../math/normals';
+import { swiftExp } from '../math/swift-exp';
+import { LANDING_SHARE } from '../skill/likelihood';
+import type { Draw } from '../skill/posterior';
+import { LOG_SPREAD, type Prior } from '../skill/prior';
+import { dropsWithin, OVER_FT, TOLERANCE_FT } from '../skill/putting';
+import { offGreenChance } from '../skill/trouble';
+import { METRES_PER } from '../units/length';
+import type { Spot } from './spots';
+
+/** By how much a day's form moves all shots, as a standard deviation of the logarithm of what is left. A judgement. */
+export const FORM_SD = 0.1;
+/** On which side of the hole balls from off the green stop. A judgement: more come up short than long. */
+export const SHARE_ON: Readonly<Record<Side, number>> = { long: 0.44, short: 0.56, left: 0.5, right: 0.5 };
+/** How far landing where it should and finishing near the hole go together: a correlation. A judgement. */
+const LANDED_AND_NEAR = 0.5;
+/** More strokes than that nobody takes from a green. */
+const MOST_PUTTS = 12;
+
+/** What is asked of balls beyond where they stop. */
+export type Wanted = {
+  seen: readonly Seen[];
+  /** The side of the hole that counts. */
+  side: Side | null;
+  /** Whether it matters that a ball stays off the green. */
+  offGreen: boolean;
+  /** How far from its middle a landing zone reaches, in metres. */
+  zoneM: number;
+};
+
+/** Distances at which a draw's putting is kept at hand, log-spaced: between them it is read linearly. */
+const NODES = 24;
+const FROM_FT = 0.25;
+const NODE_STEP = Math.log(200 / FROM_FT) / (NODES - 1);
+
+/** A player as the model believes them, hitting balls from the spots of a game: as one draw at a time, on one day at a time. */
+export class Shooter implements BallSource {
+  private readonly prior: Prior;
+  private readonly spots: readonly Spot[];
+  private readonly random: Normals;
+  private readonly side: Side | null;
+  private readonly offGreen: boolean;
+  private readonly strokes: boolean;
+  private readonly landed: boolean;
+  private readonly executed: boolean;
+  private readonly zoneM: number;
+  private readonly isPutt: Uint8Array;
+  /** ln of the distance under which a ball is holed, in metres. */
+  private readonly cap: Float64Array;
+  private readonly feet: Float64Array;
+  /** ln of what the draw leaves in the middle, in metres; and the same today. */
+  private readonly centre: Float64Array;
+  private readonly today: Float64Array;
+  /** Spreads of direction and length of the draw's putts: from each spot, and at each distance kept at hand. */
+  private readonly angle: Float64Array;
+  private readonly length: Float64Array;
+  private readonly nodeBands: readonly Float64Array[];
+  private readonly nodeAngle = new Float64Array(NODES);
+  private readonly nodeLength = new Float64Array(NODES);
+  private spread = 0.5;
+  private wider = 0.5;
+  private executes = 0.5;
+  /** How far from where it should the last ball landed, in metres, where that is wanted. */
+  landedM = 0;
+  /** Where the last putt stopped that did not drop. */
+  private stopFt = 0.5;
+  private past = false;
+  private right = false;
+
+  constructor(spots: readonly Spot[], prior: Prior, wanted: Wanted, random: Normals) {
+    this.spots = spots;
+    this.prior = prior;
+    this.random = random;
+    this.side = wanted.side;
+    this.offGreen = wanted.offGreen;
+    this.strokes = wanted.seen.includes('strokes');
+    this.landed = wanted.seen.includes('landed');
+    this.executed = wanted.seen.includes('executed');
+    this.zoneM = wanted.zoneM;
+    this.isPutt = Uint8Array.from(spots, (spot) => (spot.putt ? 1 : 0));
+    this.cap = Float64Array.from(spots, (spot) => (spot.putt ? 0 : spot.logCap));
+    this.feet = Float64Array.from(spots, (spot) => (spot.putt ? spot.ft : 0));
+    [this.centre, this.today, this.angle, this.length] = [0, 1, 2, 3].map(() => new Float64Array(spots.length)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array,
+      Float64Array,
+    ];
+    this.nodeBands = Array.from({ length: NODES }, (_, i) => prior.bandsAt(FROM_FT * Math.exp(i * NODE_STEP) * METRES_PER.ft));
+  }
+
+  /**
+   * Becomes one of the players that the evidence allows.
+   * @param executes how often their shots come off as asked
+   */
+  be({ delta, rest }: Draw, executes: number): void {
+    const { putting, bands } = this.prior;
+    this.spread = Math.exp(LOG_SPREAD + rest[0]!);
+    this.executes = executes;
+    this.spots.forEach((spot, at) => {
+      if (spot.putt) {
+        this.angle[at] = putting.angle * Math.exp(deviation(rest, 1, spot.bands));
+        this.length[at] = putting.distance * Math.exp(deviation(rest, 2 + bands, spot.bands));
+      } else this.centre[at] = spot.mu + delta[spot.cell]!;
+    });
+    if (!this.strokes) return;
+    this.nodeBands.forEach((at, i) => {
+      this.nodeAngle[i] = putting.angle * Math.exp(deviation(rest, 1, at));
+      this.nodeLength[i] = putting.distance * Math.exp(deviation(rest, 2 + bands, at));
+    });
+  }
+
+  /** A new game on a new day: its form, as an addition to the logarithm of what is left and of how far putts start off line. */
+  day(form: number): void {
+    for (let at = 0; at < this.today.length; at++) this.today[at] = this.centre[at]! + form;
+    this.wider = Math.exp(form);
+  }
+
+  /** Hits a ball from a spot, and fills in what is wanted of it. */
+  hit(at: number, ball: KernelBall): void {
+    if (this.isPutt[at] === 1) {
+      ball.holed = this.drops(this.feet[at]!, this.angle[at]!, this.length[at]!);
+      ball.leftM = ball.holed ? 0 : this.stopFt * METRES_PER.ft;
+      if (this.side !== null) ball.goodSide = this.stoppedOn(this.side);
+    } else {
+      const z = this.random.normal();
+      const logLeft = this.today[at]! + this.spread * z;
+      ball.holed = logLeft < this.cap[at]!;
+      ball.leftM = swiftExp(logLeft);
+      if (this.side !== null) ball.goodSide = this.random.uniform() < SHARE_ON[this.side];
+      if (this.offGreen) ball.onGreen = this.random.uniform() >= offGreenChance(ball.leftM);
+      if (this.landed) {
+        const error = LANDED_AND_NEAR * z + Math.sqrt(1 - LANDED_AND_NEAR ** 2) * this.random.normal();
+        this.landedM = LANDING_SHARE * swiftExp(this.today[at]! + this.spread * error);
+        ball.landed = this.landedM <= this.zoneM;
+      }
+    }
+    if (this.strokes) ball.strokes = ball.holed ? 1 : 1 + this.putts(ball.leftM / METRES_PER.ft);
+    if (this.executed) ball.executed = this.random.uniform() < this.executes;
+  }
+
+  /** Rolls a putt: whether it drops. Where it stops otherwise is kept. */
+  private drops(ft: number, angle: number, length: number): boolean {
+    const direction = angle * this.wider * this.random.normal();
+    const rolled = Math.max(0, (ft + OVER_FT) * (1 + length * this.random.normal()));
+    if (Math.abs(direction) < dropsWithin(ft) && rolled >= ft && rolled < ft + TOLERANCE_FT) return true;
+    const along = rolled * Math.cos(direction) - ft;
+    const across = rolled * Math.sin(direction);
+    this.stopFt = Math.sqrt(along * along + across * across);
+    this.past = along >= 0;
+    this.right = across >= 0;
+    return false;
+  }
+
+  private stoppedOn(side: Side): boolean {
+    if (side === 'long' || side === 'short') return this.past === (side === 'long');
+    return this.right === (side === 'right');
+  }
+
+  /** Putts to hole out from so many feet. */
+  private putts(from: number): number {
+    let ft = from;
+    for (let putts = 1; putts < MOST_PUTTS; putts++) {
+      if (ft < FROM_FT) return putts;
+      const place = Math.min(NODES - 1.000001, Math.log(ft / FROM_FT) / NODE_STEP);
+      const low = Math.floor(place);
+      const share = place - low;
+      const angle = this.nodeAngle[low]! + share * (this.nodeAngle[low + 1]! - this.nodeAngle[low]!);
+      const length = this.nodeLength[low]! + share * (this.nodeLength[low + 1]! - this.nodeLength[low]!);
+      if (this.drops(ft, angle, length)) return putts;
+      ft = this.stopFt;
+    }
+    return MOST_PUTTS;
+  }
+}
+
+/** How far a spread of a draw's putts lies from the level's, as a logarithm: the shared part and those of the bands. */
+function deviation(rest: Float64Array, from: number, bands: Float64Array): number {
+  let sum = rest[from]!;
+  for (let b = 0; b < bands.length; b++) sum += bands[b]! * rest[from + 1 + b]!;
+  return sum;
+}

@@ -1,0 +1,18 @@
+import type { Part, Question } from '@/core/forecast/forecast';
+import type { Entrant } from '@/core/game/entrant';
+
+/** A row as it is asked: what is believed of a player is sent once, before; without that, the entrant's level stands for it. */
+export type AskedRow = { key: string; entrant: Entrant };
+export type Asked = Omit<Question, 'rows'> & { rows: readonly AskedRow[] };
+
+export type ToForecast =
+  /** What is believed of a player: draws, packed. */
+  | { know: string; level: number; draws: Float32Array }
+  /** A question; what was asked before is given up. */
+  | { ask: number; question: Asked };
+
+export type FromForecast =
+  | { ask: number; part: Part }
+  | { ask: number; done: true }
+  /** It could not be answered. */
+  | { ask: number; failed: string };
