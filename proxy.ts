@@ -15,6 +15,7 @@ function policy(scripts: string): string {
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
+    "worker-src 'self'",
     "connect-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",

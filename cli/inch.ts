@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { diagnose, USAGE as DIAGNOSE } from './diagnose';
+import { forecast, USAGE as FORECAST } from './forecast';
 import { score } from './score';
 
 /**
@@ -11,6 +12,7 @@ type Command = { run: (files: readonly string[], read: (path: string) => string)
 const COMMANDS: Record<string, Command> = {
   score: { run: score, usage: 'score GAME.json SHOTS.csv' },
   diagnose: { run: diagnose, usage: DIAGNOSE },
+  forecast: { run: forecast, usage: FORECAST },
 };
 
 function read(path: string): string {

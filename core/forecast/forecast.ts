@@ -68,7 +68,7 @@ export function* forecast(question: Question, model: SkillModel): Generator<Part
   const stops = stopsOf(game, target, model, { balls: ZONE_BALLS, seed: SEED });
   const zones = ratesOf(game, target, stops);
   yield { kind: 'zones', now: zones, suggested: sizesFor(game, target, stops, question.wantedRate) };
-  yield { kind: 'tells', tells: tellsOf(game, target.belief, model, circleFor(stops.leftM)) };
+  yield { kind: 'tells', tells: tellsOf(game, target, model, circleFor(stops.leftM)) };
   if (game.scoring.scheme === 'hole_out') {
     const pars = parsFor(game, target, model, question.wantedPar, { balls: PAR_BALLS, seed: SEED });
     yield { kind: 'pars', pars };

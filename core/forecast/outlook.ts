@@ -41,7 +41,8 @@ export function chanceOf(game: GameSpec, played: Played, goal: number, seat = 0)
   const higher = schemeOf(game.scoring).better(game.scoring) === 'higher';
   const [scores, perfect] = [played.scores[seat]!, played.perfect[seat]!];
   let met = 0;
-  for (let g = 0; g < scores.length; g++) if (perfect[g] === 1 || (higher ? scores[g]! >= goal - TINY : scores[g]! <= goal + TINY)) met += 1;
+  for (let g = 0; g < scores.length; g++)
+    if (perfect[g] === 1 || (higher ? scores[g]! >= goal - TINY : scores[g]! <= goal + TINY)) met += 1;
   return met / scores.length;
 }
 

@@ -1,3 +1,4 @@
+import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf, type Scoring } from '../game/scoring';
 import type { AnswerKey } from '../game/scoring/scheme';
@@ -12,6 +13,7 @@ import { SDS, type Prior } from '../skill/prior';
 import { afterMiss } from '../skill/putters';
 import { makeRate } from '../skill/putting';
 import { METRES_PER } from '../units/length';
+import type { Player } from './games';
 import { playedAs, spotOf } from './spots';
 
 /*
@@ -38,7 +40,11 @@ function middleOf({ draws }: Belief): Middle {
  * Information per ball of a game about one player, against a measured ball: the mean over its balls.
  * @throws RangeError for a game without stations
  */
-export function informationOf(game: GameSpec, belief: Belief, model: SkillModel): number {
+export function informationOf(game: GameSpec, { entrant, belief }: Player, model: SkillModel): number {
+  return perBall(gameFor(game, entrant), belief, model);
+}
+
+function perBall(game: GameSpec, belief: Belief, model: SkillModel): number {
   const middle = middleOf(belief);
   const { lots, stations } = phasesOf(game).at(-1)!;
   if (stations.length === 0) throw new RangeError('a game without stations tells nothing');
@@ -54,10 +60,11 @@ export function informationOf(game: GameSpec, belief: Belief, model: SkillModel)
 }
 
 /** The same balls, recorded otherwise: in one circle that catches half of them, or by strokes to hole out. */
-export function tellsOf(game: GameSpec, belief: Belief, model: SkillModel, circleM: number): Tells {
-  const as = (scoring: Scoring) => informationOf({ ...game, scoring }, belief, model);
+export function tellsOf(game: GameSpec, { entrant, belief }: Player, model: SkillModel, circleM: number): Tells {
+  const own = gameFor(game, entrant);
+  const as = (scoring: Scoring) => perBall({ ...own, scoring }, belief, model);
   return {
-    game: informationOf(game, belief, model),
+    game: as(own.scoring),
     circle: { radiusM: circleM, tells: as({ scheme: 'hits', radiusM: circleM }) },
     strokes: as({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null }),
   };
@@ -105,6 +112,16 @@ function measured(station: Station, farM: number): Said[] {
   return said;
 }
 
+/** An ordinary ball at a hole. */
+const ORDINARY: Pick<Ball, 'counts' | 'target' | 'penalty' | 'finish' | 'nBalls' | 'sumLeftM'> = {
+  counts: 'ordinary',
+  target: 'hole',
+  penalty: 0,
+  finish: null,
+  nBalls: 1,
+  sumLeftM: null,
+};
+
 /** What balls from a station tell: of each list of answers, by how much a first ball narrows the expected strokes. */
 function placeOf(station: Station, belief: Belief, middle: Middle, model: SkillModel) {
   const prior = model.prior(belief.level);
@@ -112,12 +129,12 @@ function placeOf(station: Station, belief: Belief, middle: Middle, model: SkillM
   const [cell, weights] = spot.putt
     ? [null, puttWeights(spot.ft, spot.bands, prior, middle)]
     : [spot.cell, shotWeights(spot.cell, prior, model.judge(belief.level, belief.level), middle)];
-  const ball = { ...asPlayed(station, cell, prior), counts: 'ordinary', target: 'hole', penalty: 0, finish: null, nBalls: 1, sumLeftM: null };
+  const ball = { ...ORDINARY, ...asPlayed(station, cell, prior) };
   return {
     gain(said: readonly Said[]): number {
       const groups = new Map<string, Group>();
       for (const one of said) {
-        const group = groupOf({ ...(ball as unknown as Ball), ...one });
+        const group = groupOf({ ...ball, ...one });
         if (group) groups.set(JSON.stringify(group), { ...group, n: 1 });
       }
       let [mass, gain] = [0, 0];
@@ -136,7 +153,11 @@ function placeOf(station: Station, belief: Belief, middle: Middle, model: SkillM
 }
 
 /** The shot under whose name it is known to the model, in a band that the model has. */
-function asPlayed(station: Station, cell: number | null, prior: Prior): Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'distanceM'> {
+function asPlayed(
+  station: Station,
+  cell: number | null,
+  prior: Prior,
+): Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'distanceM'> {
   const { surface, sit, stance, distanceM } = station;
   const shotType = cell === null ? station.shotType : playedAs(station);
   const band = cell === null ? null : prior.cells[cell]!.band;

@@ -14,6 +14,7 @@ import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '../form/when';
 import { Designer } from './designer/designer';
+import type { Candidate } from './forecast/use-beliefs';
 import { copyOf, gameOn, newGame } from './designer/new-game';
 import { GameList } from './game-list';
 import { GamePage } from './game-page';
@@ -82,8 +83,9 @@ export async function NewGameRoom({ slug, start }: { slug: string; start: Start 
   const { data, academy } = await requireCoach(slug);
   const begun = await beginGame(data, academy.units, start);
   if (!begun) notFound();
-  const green = await greenOf(data, begun.greenId);
-  return <Designer slug={slug} gameId={randomUUID()} initial={begun.initial} units={academy.units} isNew green={green} />;
+  const [green, players] = await Promise.all([greenOf(data, begun.greenId), candidates(data)]);
+  const shared = { slug, units: academy.units, coach: { ...lengthsOf(academy), flagstickM: academy.flagstickM }, green, players };
+  return <Designer {...shared} gameId={randomUUID()} initial={begun.initial} isNew />;
 }
 
 export async function GameRoom({ slug, gameId }: { slug: string; gameId: string }) {
@@ -98,8 +100,9 @@ export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: str
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  const green = await greenOf(data, game.greenId);
-  return <Designer slug={slug} gameId={game.gameId} initial={game.spec} units={academy.units} isNew={false} green={green} />;
+  const [green, players] = await Promise.all([greenOf(data, game.greenId), candidates(data)]);
+  const shared = { slug, units: academy.units, coach: { ...lengthsOf(academy), flagstickM: academy.flagstickM }, green, players };
+  return <Designer {...shared} gameId={game.gameId} initial={game.spec} isNew={false} />;
 }
 
 export async function LibraryRoom({ slug }: { slug: string }) {
@@ -205,6 +208,17 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
       }))}
     />
   );
+}
+
+/** Players for whom a game can be forecast. */
+async function candidates(data: Data): Promise<Candidate[]> {
+  return (await data.listPlayers()).map(({ player, balls }) => ({
+    playerId: player.playerId,
+    name: player.name,
+    level: player.level,
+    balls,
+    ...lengthsOf(player),
+  }));
 }
 
 async function somebodies(data: Data) {

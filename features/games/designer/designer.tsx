@@ -14,6 +14,9 @@ import { schemeOf } from '@/core/game/scoring';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import type { OwnLengths } from '@/core/game/sizes';
+import { ForecastPanel } from '../forecast/forecast-panel';
+import type { Candidate } from '../forecast/use-beliefs';
 import { TargetPlan } from '../target-plan';
 import { FormAlert } from '../../form/form-alert';
 import type { GreenPlan } from '@/core/green/plan';
@@ -36,10 +39,15 @@ type Props = {
   isNew: boolean;
   /** The green on whose plan its stations stand. */
   green?: { greenId: string; plan: GreenPlan } | null;
+  /** Players for whom it can be forecast, and the coach's own measures. */
+  players?: readonly Candidate[];
+  coach?: OwnLengths;
 };
 
+const UNMEASURED: OwnLengths = { paceM: null, clubM: null, putterM: null };
+
 /** Designs a game: stations, what is aimed at and how it is scored, the rules and what they come to, side by side. */
-export function Designer({ slug, gameId, initial, units, isNew, green = null }: Props) {
+export function Designer({ slug, gameId, initial, units, isNew, green = null, players = [], coach = UNMEASURED }: Props) {
   const resolver = zodResolver(gameSpecSchema) as unknown as Resolver<GameSpec>;
   const form = useForm<GameSpec>({ resolver, defaultValues: initial, mode: 'onTouched' });
   const { control, formState, getValues } = form;
@@ -85,15 +93,28 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null }: 
               <SizesFields units={units} />
             </div>
           )}
+          <h2 className="mt-4 mb-2">Rules</h2>
+          <RulesFields />
           <h2 className="mt-4 mb-2">Phases before it</h2>
           <LeadInFields units={units} />
         </section>
-        <section aria-label="Rules" className={styles.right}>
-          <h2 className="mb-2">Rules</h2>
-          <RulesFields />
-          <h2 className="mt-4 mb-2">Goal</h2>
-          <GoalField />
-          <Outcome spec={spec} units={units} />
+        <section aria-label="What it comes to" className={styles.right}>
+          <Outcome
+            spec={spec}
+            units={units}
+            forecast={(game, problem) => (
+              <ForecastPanel
+                slug={slug}
+                game={game}
+                problem={problem}
+                units={units}
+                candidates={players}
+                coach={coach}
+                onSet={(path, value) => form.setValue(path as 'goal', value, { shouldDirty: true, shouldValidate: true })}
+                goalField={<GoalField />}
+              />
+            )}
+          />
         </section>
         <div className={styles.foot}>
           <Totals spec={spec} />
@@ -130,20 +151,26 @@ function GoalField() {
   );
 }
 
-/** What the design comes to, as long as it is a game: the goal in words, what a player is asked. */
-function Outcome({ spec, units }: { spec: GameSpec; units: UnitSystem }) {
+/** What the design comes to, as long as it is a game: a good score, the goal in words, what a player is asked. */
+function Outcome({
+  spec,
+  units,
+  forecast,
+}: {
+  spec: GameSpec;
+  units: UnitSystem;
+  forecast: (game: GameSpec | null, problem: string | null) => React.ReactNode;
+}) {
   const parsed = gameSpecSchema.safeParse({ ...useDeferredValue(spec), title: spec.title || 'x' });
   const game = parsed.success ? parsed.data : null;
+  const problem = parsed.success ? null : parsed.error.issues[0]!.message;
   const words = game && goalInWords(game, units);
   return (
     <>
-      {words && <p className="mt-1 mb-0">{words}</p>}
+      {forecast(game, problem)}
+      {words && <p className="mt-2 mb-0">{words}</p>}
       <h2 className="mt-4 mb-2">What a player is asked</h2>
-      {game ? (
-        <AskedPreview spec={game} units={units} />
-      ) : (
-        <p className="small-print">Shown once nothing is missing: {parsed.error!.issues[0]!.message}</p>
-      )}
+      {game ? <AskedPreview spec={game} units={units} /> : <p className="small-print">Shown once nothing is missing: {problem}</p>}
     </>
   );
 }

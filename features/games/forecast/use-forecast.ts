@@ -4,23 +4,27 @@ import { useEffect, useRef, useState } from 'react';
 import type { Part } from '@/core/forecast/forecast';
 import type { Outlook } from '@/core/forecast/outlook';
 import type { Asked, FromForecast, ToForecast } from '@/workers/messages';
+import { startForecastWorker } from './start-worker';
 
-/** What has been answered so far; what was answered to an older question is marked so until its own piece comes. */
+/** A piece of an answer, with the number of the question that it answers. */
+type Of<T> = T & { ask: number };
+type Piece<Kind extends Part['kind']> = Of<Extract<Part, { kind: Kind }>>;
+
+/** What has been answered so far. Pieces of an older question stay until their own come; `ask` tells them apart. */
 export type Answer = {
-  rows: Record<string, { outlook: Outlook; rough: boolean }>;
-  goal?: Extract<Part, { kind: 'goal' }>;
-  zones?: Extract<Part, { kind: 'zones' }>;
-  pars?: Extract<Part, { kind: 'pars' }>;
-  tells?: Extract<Part, { kind: 'tells' }>;
-  together?: Extract<Part, { kind: 'together' }>;
-  /** Of an older question: all of it will be replaced. */
-  stale: boolean;
-  /** Still at work. */
+  ask: number;
+  rows: Record<string, Of<{ outlook: Outlook; rough: boolean }>>;
+  goal?: Piece<'goal'>;
+  zones?: Piece<'zones'>;
+  pars?: Piece<'pars'>;
+  tells?: Piece<'tells'>;
+  together?: Piece<'together'>;
   busy: boolean;
   failed: string | null;
 };
 
-const NOTHING: Answer = { rows: {}, stale: false, busy: false, failed: null };
+const NOTHING: Answer = { ask: 0, rows: {}, busy: false, failed: null };
+const NOT_STARTED = 'The forecast did not start. Load the page again to see it; what you typed can be saved first.';
 
 /** What is believed of a player, as it is sent to the worker. */
 export type Known = { key: string; level: number; draws: Float32Array };
@@ -31,23 +35,29 @@ const SETTLED_MS = 40;
 /**
  * Answers a question in a worker, piece by piece, and drops what is outdated.
  * @param question as JSON, so that the same question is not asked again; null asks nothing
+ * @param subject what the question is about: answers about another subject are not shown at all
  */
-export function useForecast(question: string | null, known: readonly Known[]): Answer {
+export function useForecast(question: string | null, subject: string, known: readonly Known[]): Answer {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const told = useRef(new Set<string>());
-  const [answer, setAnswer] = useState<Answer>(NOTHING);
+  const [answer, setAnswer] = useState<{ subject: string; answer: Answer }>({ subject, answer: NOTHING });
 
   useEffect(() => {
     const sent = told.current;
-    const made = new Worker(new URL('../../../workers/forecast.ts', import.meta.url), { type: 'module' });
-    made.onmessage = ({ data }: MessageEvent<FromForecast>) => {
-      if (data.ask === asked.current) setAnswer((now) => withMessage(now, data));
-    };
-    made.onerror = () => setAnswer((now) => ({ ...now, busy: false, failed: 'The forecast did not start. Load the page again to see it.' }));
-    worker.current = made;
+    const fail = () => setAnswer((now) => ({ ...now, answer: { ...NOTHING, failed: NOT_STARTED } }));
+    try {
+      const made = startForecastWorker();
+      made.onmessage = ({ data }: MessageEvent<FromForecast>) => {
+        if (data.ask === asked.current) setAnswer((now) => ({ ...now, answer: withMessage(now.answer, data) }));
+      };
+      made.onerror = fail;
+      worker.current = made;
+    } catch {
+      queueMicrotask(fail);
+    }
     return () => {
-      made.terminate();
+      worker.current?.terminate();
       worker.current = null;
       sent.clear();
     };
@@ -64,21 +74,23 @@ export function useForecast(question: string | null, known: readonly Known[]): A
     if (question === null) return;
     const ask = asked.current;
     const timer = setTimeout(() => {
-      setAnswer((now) => ({ ...now, stale: true, busy: true, failed: null }));
+      if (!worker.current) return;
+      setAnswer((now) => {
+        const before = now.subject === subject ? now.answer : NOTHING;
+        return { subject, answer: { ...before, ask, busy: true, failed: null } };
+      });
       send({ ask, question: JSON.parse(question) as Asked });
     }, SETTLED_MS);
     return () => clearTimeout(timer);
-  }, [question, known]);
+  }, [question, subject, known]);
 
-  return question === null ? NOTHING : answer;
+  return answer.subject === subject || answer.answer.failed ? answer.answer : NOTHING;
 }
 
 function withMessage(now: Answer, message: FromForecast): Answer {
-  if ('failed' in message) return { ...NOTHING, failed: message.failed };
+  if ('failed' in message) return { ...NOTHING, failed: `This can’t be forecast: ${message.failed}.` };
   if ('done' in message) return { ...now, busy: false };
-  const { part } = message;
-  // The first piece of an answer takes the place of all that was answered before.
-  const before = now.stale ? { ...now, rows: {}, stale: false } : now;
-  if (part.kind === 'row') return { ...before, rows: { ...before.rows, [part.key]: { outlook: part.outlook, rough: part.rough } } };
-  return { ...before, [part.kind]: part };
+  const { ask, part } = message;
+  if (part.kind === 'row') return { ...now, rows: { ...now.rows, [part.key]: { outlook: part.outlook, rough: part.rough, ask } } };
+  return { ...now, [part.kind]: { ...part, ask } };
 }

@@ -1,0 +1,48 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { Known } from './use-forecast';
+
+/** A player who can be asked about. */
+export type Candidate = {
+  playerId: string;
+  name: string;
+  level: number;
+  balls: number;
+  paceM: number | null;
+  clubM: number | null;
+  putterM: number | null;
+};
+
+export type Beliefs = { known: readonly Known[]; failed: readonly string[] };
+
+/** Fetches what is believed of chosen players, once each; of players without a ball there is nothing to fetch. */
+export function useBeliefs(slug: string, chosen: readonly Candidate[]): Beliefs {
+  const [beliefs, setBeliefs] = useState<Beliefs>({ known: [], failed: [] });
+  const wanted = chosen.filter(
+    ({ playerId, balls }) => balls > 0 && !beliefs.known.some(({ key }) => key === playerId) && !beliefs.failed.includes(playerId),
+  );
+  const next = wanted[0];
+  useEffect(() => {
+    if (!next) return;
+    let alive = true;
+    fetchDraws(slug, next.playerId).then(
+      (draws) => alive && setBeliefs((now) => ({ ...now, known: [...now.known, { key: next.playerId, level: next.level, draws }] })),
+      () => alive && setBeliefs((now) => ({ ...now, failed: [...now.failed, next.playerId] })),
+    );
+    return () => void (alive = false);
+  }, [slug, next]);
+  // What could not be fetched without a network is tried again with one.
+  useEffect(() => {
+    const again = () => setBeliefs((now) => (now.failed.length > 0 ? { ...now, failed: [] } : now));
+    window.addEventListener('online', again);
+    return () => window.removeEventListener('online', again);
+  }, []);
+  return beliefs;
+}
+
+async function fetchDraws(slug: string, playerId: string): Promise<Float32Array> {
+  const response = await fetch(`/a/${slug}/players/${playerId}/belief`);
+  if (!response.ok) throw new Error(String(response.status));
+  return new Float32Array(await response.arrayBuffer());
+}
