@@ -17,7 +17,7 @@ export type SuggestedAllowances = {
 
 const HALF = 0.5;
 /** Nobody is given more. */
-const MOST = 100;
+const MOST = 1000;
 
 /**
  * Head starts with which everybody beats the strongest about every second time, in halves of what the score counts (of a
@@ -42,13 +42,38 @@ export function allowancesFor(game: GameSpec, players: readonly Pick<Player, 'en
     const halves = low > 0 && HALF - chance(low - 1) < chance(low) - HALF ? low - 1 : low;
     return { allowance: halves * HALF, chance: chance(halves) };
   });
-  let worstPair = HALF;
-  for (let a = 0; a < leads.length; a++)
+  const starts = found.map(({ allowance }) => allowance);
+  const chanceOf = (a: number, b: number) => beats(leads[a]!, leads[b]!, (starts[a]! - starts[b]!) * unit);
+  // Pairs of those with head starts may be less even: half a step up or down, as long as the least even pair gets more even.
+  for (let better = players.length > 2; better;) {
+    better = false;
+    for (let seat = 0; seat < starts.length; seat++)
+      for (const step of [HALF, -HALF]) {
+        if (seat === scratch || starts[seat]! + step < 0) continue;
+        const before = off(leastEven(starts.length, chanceOf));
+        starts[seat]! += step;
+        if (off(leastEven(starts.length, chanceOf)) < before - TINY) better = true;
+        else starts[seat]! -= step;
+      }
+  }
+  return {
+    players: starts.map((allowance, seat) => ({ allowance, chance: seat === scratch ? HALF : chanceOf(seat, scratch) })),
+    scratch,
+    worstPair: leastEven(starts.length, chanceOf),
+  };
+}
+
+const off = (chance: number) => Math.abs(chance - HALF);
+
+/** Of all pairs the chance that is farthest from even. */
+function leastEven(players: number, chanceOf: (a: number, b: number) => number): number {
+  let least = HALF;
+  for (let a = 0; a < players; a++)
     for (let b = 0; b < a; b++) {
-      const chance = beats(leads[a]!, leads[b]!, (found[a]!.allowance - found[b]!.allowance) * unit);
-      if (Math.abs(chance - HALF) > Math.abs(worstPair - HALF)) worstPair = chance;
+      const chance = chanceOf(a, b);
+      if (off(chance) > off(least)) least = chance;
     }
-  return { players: found, scratch, worstPair };
+  return least;
 }
 
 /** How often one player's figures, with a head start, are above another's in the same game; half of those that are level. */

@@ -3,10 +3,10 @@ import { gameFor, type Entrant } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
+import { normalQuantile } from '../math/normal';
 import { Normals } from '../math/normals';
 import type { Belief } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';
-import type { Draw } from '../skill/posterior';
 import { executesAt } from './executes';
 import { FORM_SD, Shooter } from './shooter';
 import { spotOf } from './spots';
@@ -99,23 +99,31 @@ export function seatOf(game: GameSpec, { entrant, belief }: Player, model: Skill
     },
     random,
   );
-  // Two players of one level have the same draws: the second and later ones take theirs in another order.
-  const draws = seat === 0 ? belief.draws : shuffled(belief.draws, random);
+  const { draws } = belief;
   let current = -1;
   const be = (g: number) => {
-    const at = Math.floor((g * draws.length) / games);
+    const at = drawFor(g, games, draws.length, seat);
     if (at === current) return;
     current = at;
-    shooter.be(draws[at]!, executesAt(belief.level, random.normal()));
+    shooter.be(draws[at]!, executesAt(belief.level, spreadOut(at, seat)));
   };
   return { shooter, be };
 }
 
-function shuffled(draws: readonly Draw[], random: Normals): Draw[] {
-  const list = [...draws];
-  for (let i = list.length - 1; i > 0; i--) {
-    const j = Math.floor(random.uniform() * (i + 1));
-    [list[i], list[j]] = [list[j]!, list[i]!];
-  }
-  return list;
+/**
+ * Which draw plays a game. The first player's take turns in their order; the others' in orders of their own, so that two
+ * players of one level, whose draws are the same, know nothing of each other.
+ */
+function drawFor(game: number, games: number, draws: number, seat: number): number {
+  if (seat === 0) return Math.floor((game * draws) / games);
+  const stride = STRIDES[seat % STRIDES.length]!;
+  return (game * stride + Math.floor(game / draws) * (seat + 1)) % draws;
+}
+/** Primes: steps that come by every draw. */
+const STRIDES = [163, 167, 173, 179, 181, 191, 193, 197];
+
+/** A standard normal for each draw, evenly spread over all of them, and for each seat in an order of its own. */
+function spreadOut(at: number, seat: number): number {
+  const u = (at + 0.5) * Math.sqrt(STRIDES[seat % STRIDES.length]!);
+  return normalQuantile(u - Math.floor(u));
 }

@@ -58,7 +58,17 @@ function compareBoth(spec: GameSpec, people: Entrant[], outcomes: readonly Outco
     { people, seed },
   );
   expect(stepper.turn()).toBe(-1);
-  table.standings.forEach((standing, seat) => expect(stepper.score(seat)).toBeCloseTo(standing.score, 8));
+  const asPlayed = () =>
+    table.standings.forEach((standing, seat) => {
+      expect(stepper.score(seat)).toBeCloseTo(standing.score, 8);
+      expect(stepper.perfect(seat)).toBe(standing.early === 'perfect');
+    });
+  asPlayed();
+  // The same balls in one go.
+  let n = 0;
+  const source = { hit: (_at: number, into: KernelBall) => void asKernel(outcomes[n++ % outcomes.length]!, spec.rules, into) };
+  expect(stepper.play(people.map(() => source))).toBe(n);
+  asPlayed();
 }
 
 const radius = fc.constantFrom(0, ft(3), ft(6));
