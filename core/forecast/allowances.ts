@@ -1,4 +1,4 @@
-import { gameFor, type Entrant } from '../game/entrant';
+import { gameFor, MOST_ALLOWANCE, type Entrant } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
@@ -16,8 +16,6 @@ export type SuggestedAllowances = {
 };
 
 const HALF = 0.5;
-/** Nobody is given more. */
-const MOST = 1000;
 
 /**
  * Head starts with which everybody beats the strongest about every second time, in halves of what the score counts (of a
@@ -33,7 +31,7 @@ export function allowancesFor(game: GameSpec, players: readonly Pick<Player, 'en
     if (seat === scratch) return { allowance: 0, chance: HALF };
     const chance = (halves: number) => beats(list, leads[scratch]!, halves * HALF * unit);
     // More of a head start never wins less often: the first that wins at least half of the games, or the one before.
-    let [low, high] = [0, MOST / HALF];
+    let [low, high] = [0, MOST_ALLOWANCE / HALF];
     while (low < high) {
       const middle = (low + high) >> 1;
       if (chance(middle) >= HALF) high = middle;

@@ -40,6 +40,8 @@ export type Question = {
   goalStepM: number;
   /** Rows that play against each other, by their keys: fewer than two for none. */
   together: readonly string[];
+  /** Whether only what makes those even is asked. */
+  onlyTogether?: boolean;
 };
 
 /** Pieces of an answer, as they come. */
@@ -58,7 +60,17 @@ export type Part =
  * @throws RangeError for a game without stations
  */
 export function* forecast(question: Question, model: SkillModel): Generator<Part | null, void, void> {
-  const { game, rows, wantedChance, goalStepM } = question;
+  if (!question.onlyTogether) yield* alone(question, model);
+  const { game, rows } = question;
+  const together = question.together.flatMap((key) => rows.find((row) => row.key === key) ?? []);
+  if (together.length < 2) return;
+  const played = yield* breathing(playGames(game, together, model, { games: FINE_GAMES, seed: SEED }));
+  yield { kind: 'together', games: FINE_GAMES, allowances: allowancesFor(game, together, played) };
+}
+
+/** What is answered of each row, and for the one that goals and sizes are suggested for. */
+function* alone(question: Question, model: SkillModel): Generator<Part | null, void, void> {
+  const { game, rows } = question;
   const target = rows.find(({ key }) => key === question.target) ?? rows[0];
   if (!target) return;
   for (const row of rows) {
@@ -66,8 +78,7 @@ export function* forecast(question: Question, model: SkillModel): Generator<Part
     yield { kind: 'row', key: row.key, rough: true, outlook: outlookOf(game, played) };
   }
   const stops = stopsOf(game, target, model, { balls: ZONE_BALLS, seed: SEED });
-  const zones = ratesOf(game, target, stops);
-  yield { kind: 'zones', now: zones, suggested: sizesFor(game, target, stops, question.wantedRate) };
+  yield { kind: 'zones', now: ratesOf(game, target, stops), suggested: sizesFor(game, target, stops, question.wantedRate) };
   yield { kind: 'tells', tells: tellsOf(game, target, model, circleFor(stops.leftM)) };
   if (game.scoring.scheme === 'hole_out') {
     const pars = parsFor(game, target, model, question.wantedPar, { balls: PAR_BALLS, seed: SEED });
@@ -77,12 +88,7 @@ export function* forecast(question: Question, model: SkillModel): Generator<Part
   for (const row of [target, ...rows.filter((one) => one !== target)]) {
     const played = yield* playRow(game, row, model, FINE_GAMES);
     yield { kind: 'row', key: row.key, rough: false, outlook: outlookOf(game, played) };
-    if (row === target) yield { kind: 'goal', goal: goalFor(game, played, wantedChance, goalStepM) };
-  }
-  const together = question.together.flatMap((key) => rows.find((row) => row.key === key) ?? []);
-  if (together.length > 1) {
-    const played = yield* breathing(playGames(game, together, model, { games: FINE_GAMES, seed: SEED }));
-    yield { kind: 'together', games: FINE_GAMES, allowances: allowancesFor(game, together, played) };
+    if (row === target) yield { kind: 'goal', goal: goalFor(game, played, question.wantedChance, question.goalStepM) };
   }
 }
 

@@ -21,6 +21,9 @@ export const entrantSchema = z.strictObject({
 });
 export type Entrant = z.infer<typeof entrantSchema>;
 
+/** Nobody is given a larger head start, in what the score counts (of a length: in feet or metres). */
+export const MOST_ALLOWANCE = 1000;
+
 /** Somebody of whom the game takes nothing: zones as drawn, no allowance. */
 export function plainEntrant(playerId: string, level = 18): Entrant {
   return { playerId, level, unitM: null, scale: 1, allowance: 0 };

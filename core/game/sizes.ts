@@ -98,6 +98,7 @@ export function saySizeUnit(unit: SizeUnit): string {
  */
 export function sayRadius(radiusM: number, sizes: Sizes, system: UnitSystem): string {
   if (!isBodyMeasure(sizes.unit)) return formatLength(radiusM, system === 'metric' || sizes.unit === 'm' ? 'm' : 'ft');
-  const n = Math.round((radiusM / unitM(sizes)) * 10) / 10;
+  const quarters = Math.round((radiusM / unitM(sizes)) * 4) / 4;
+  const n = Math.abs(radiusM / unitM(sizes) - quarters) < 0.005 ? quarters : Math.round((radiusM / unitM(sizes)) * 10) / 10;
   return `${n} ${SHORT[sizes.unit]}${n === 1 ? '' : 's'}`;
 }

@@ -3,6 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { readGameFile } from '@/core/game/file';
+import { MOST_ALLOWANCE } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { gameSpecSchema } from '@/core/game/spec';
 import { requireCoach } from '@/server/actor';
@@ -45,8 +46,8 @@ const entrantsSchema = z
       playerId: z.uuid(),
       allowance: z
         .number({ error: 'Give the head start as a number, or leave it empty.' })
-        .min(-100, 'A head start is at most 100.')
-        .max(100, 'A head start is at most 100.')
+        .min(-MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
+        .max(MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
         .refine((value) => Number.isInteger(value * 2), 'A head start is a whole or a half figure.'),
     }),
   )

@@ -8,7 +8,9 @@ import { HowItIsPlayed, StationLines } from './game-sheet';
 import { sayGame } from './game-meta';
 import { ShortVersion } from './short-version';
 import { SIDE } from './side';
-import { StartPlay, type Somebody } from './start-play';
+import type { OwnLengths } from '@/core/game/sizes';
+import type { Candidate } from './forecast/use-beliefs';
+import { StartPlay } from './start-play';
 
 type Props = {
   slug: string;
@@ -16,12 +18,13 @@ type Props = {
   /** The plan on which it is played. */
   green: { greenId: string; plan: GreenPlan } | null;
   units: UnitSystem;
-  players: Somebody[];
+  players: Candidate[];
+  coach: OwnLengths;
   shortId: string;
 };
 
 /** A game as it will be played: what to set up, what it is worth, and who plays it now. */
-export function GamePage({ slug, game, green, units, players, shortId }: Props) {
+export function GamePage({ slug, game, green, units, players, coach, shortId }: Props) {
   const { spec, gameId } = game;
   return (
     <div className="desk" style={SIDE}>
@@ -48,7 +51,7 @@ export function GamePage({ slug, game, green, units, players, shortId }: Props) 
           {game.archivedAt && ' · put away'}
         </p>
         {spec.about && <p className="mb-3">{spec.about}</p>}
-        <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} />
+        <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} coach={coach} />
         <h2 className="mt-4 mb-1">Stations</h2>
         {green && (
           <div className="mb-2" style={{ maxWidth: '35rem' }}>

@@ -5,7 +5,9 @@ import type { UnitSystem } from '@/core/units/length';
 import { HowItIsPlayed, StationLines } from './game-sheet';
 import { sayGame } from './game-meta';
 import { SIDE } from './side';
-import { StartPlay, type Somebody } from './start-play';
+import type { OwnLengths } from '@/core/game/sizes';
+import type { Candidate } from './forecast/use-beliefs';
+import { StartPlay } from './start-play';
 
 const AUDIENCES: readonly Audience[] = ['first-timers', 'improvers', 'strong players', 'everybody'];
 const HEADINGS: Readonly<Record<Audience, string>> = {
@@ -46,10 +48,10 @@ export function LibraryPage({ slug, games, units }: { slug: string; games: reado
   );
 }
 
-type Props = { slug: string; game: LibraryGame; units: UnitSystem; players: Somebody[]; gameId: string };
+type Props = { slug: string; game: LibraryGame; units: UnitSystem; players: Candidate[]; coach: OwnLengths; gameId: string };
 
 /** A ready game: play it at once, or change a copy of it. */
-export function LibraryGamePage({ slug, game: { key, spec }, units, players, gameId }: Props) {
+export function LibraryGamePage({ slug, game: { key, spec }, units, players, coach, gameId }: Props) {
   return (
     <div className="desk" style={SIDE}>
       <section>
@@ -61,7 +63,7 @@ export function LibraryGamePage({ slug, game: { key, spec }, units, players, gam
         </div>
         <p className="small-print mb-2">library · {sayGame(spec, units)}</p>
         <p className="mb-3">{spec.about}</p>
-        <StartPlay slug={slug} source={{ library: key, gameId }} spec={spec} players={players} />
+        <StartPlay slug={slug} source={{ library: key, gameId }} spec={spec} players={players} coach={coach} />
         <h2 className="mt-4 mb-1">Stations</h2>
         <StationLines spec={spec} units={units} />
       </section>

@@ -84,7 +84,7 @@ export async function NewGameRoom({ slug, start }: { slug: string; start: Start 
   const begun = await beginGame(data, academy.units, start);
   if (!begun) notFound();
   const [green, players] = await Promise.all([greenOf(data, begun.greenId), candidates(data)]);
-  const shared = { slug, units: academy.units, coach: { ...lengthsOf(academy), flagstickM: academy.flagstickM }, green, players };
+  const shared = { slug, units: academy.units, coach: measuresOf(academy), green, players };
   return <Designer {...shared} gameId={randomUUID()} initial={begun.initial} isNew />;
 }
 
@@ -92,8 +92,9 @@ export async function GameRoom({ slug, gameId }: { slug: string; gameId: string 
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  const [players, green] = await Promise.all([somebodies(data), greenOf(data, game.greenId, game.greenVersion)]);
-  return <GamePage slug={slug} game={game} green={green} units={academy.units} players={players} shortId={randomUUID()} />;
+  const [players, green] = await Promise.all([candidates(data), greenOf(data, game.greenId, game.greenVersion)]);
+  const coach = measuresOf(academy);
+  return <GamePage slug={slug} game={game} green={green} units={academy.units} players={players} coach={coach} shortId={randomUUID()} />;
 }
 
 export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: string }) {
@@ -101,7 +102,7 @@ export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: str
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
   const [green, players] = await Promise.all([greenOf(data, game.greenId), candidates(data)]);
-  const shared = { slug, units: academy.units, coach: { ...lengthsOf(academy), flagstickM: academy.flagstickM }, green, players };
+  const shared = { slug, units: academy.units, coach: measuresOf(academy), green, players };
   return <Designer {...shared} gameId={game.gameId} initial={game.spec} isNew={false} />;
 }
 
@@ -114,7 +115,8 @@ export async function LibraryGameRoom({ slug, libraryKey }: { slug: string; libr
   const { data, academy } = await requireCoach(slug);
   const game = LIBRARY.find((entry) => entry.key === libraryKey);
   if (!game) notFound();
-  return <LibraryGamePage slug={slug} game={game} units={academy.units} players={await somebodies(data)} gameId={randomUUID()} />;
+  const shared = { slug, game, units: academy.units, coach: measuresOf(academy) };
+  return <LibraryGamePage {...shared} players={await candidates(data)} gameId={randomUUID()} />;
 }
 
 /** A green as a game sees it: of a given version, or the newest; null for a game on none. */
@@ -151,7 +153,7 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
       version={game.version}
       plan={green?.plan ?? null}
       system={person?.units ?? academy.units}
-      by={{ name: person?.name ?? 'the coach', measures: { ...lengthsOf(person ?? academy), flagstickM: academy.flagstickM } }}
+      by={{ name: person?.name ?? 'the coach', measures: { ...measuresOf(academy), ...lengthsOf(person ?? academy) } }}
       gameAddress={base + address}
       stationAddress={(key) => `${base}${address}/at/${encodeURIComponent(key)}`}
       zonesNote={zonesNote(spec, person?.name ?? null)}
@@ -172,6 +174,9 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
 
 const lengthsOf = (own: OwnLengths | null) => ({ paceM: own?.paceM ?? null, clubM: own?.clubM ?? null, putterM: own?.putterM ?? null });
 
+/** The coach's own measures. */
+const measuresOf = (academy: OwnLengths) => ({ ...lengthsOf(academy), flagstickM: academy.flagstickM ?? null });
+
 /** What is said about zones that differ from player to player. */
 function zonesNote({ sizes }: GameSpec, name: string | null): string | null {
   if (sizes.scaled)
@@ -188,7 +193,7 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
   const game = await data.getGame(uuidOr404(gameId));
   const at = game?.spec.stations.findIndex((station) => station.key === stationKey) ?? -1;
   if (!game) notFound();
-  const [players, unfinished] = await Promise.all([somebodies(data), data.unfinishedSessions(200)]);
+  const [players, unfinished] = await Promise.all([candidates(data), data.unfinishedSessions(200)]);
   const running = unfinished.filter(
     (line) => line.session.gameId === game.gameId && line.session.spec.stations.some((one) => one.key === stationKey),
   );
@@ -200,6 +205,7 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
       stationKey={stationKey}
       units={academy.units}
       players={players}
+      coach={measuresOf(academy)}
       running={running.map(({ session, players: who, balls }) => ({
         sessionId: session.sessionId,
         names: who.map((one) => one.name).join(', '),

@@ -9,10 +9,19 @@ jest.mock('./actions', () => ({ startAction: jest.fn() }));
 jest.mock('../shell/go', () => ({ goTo: jest.fn() }));
 const started = jest.mocked(startAction);
 const specOf = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;
-const players = ['Otto', 'Mia', 'Bo'].map((name) => ({ playerId: `id-${name}`, name }));
+const players = ['Otto', 'Mia', 'Bo'].map((name) => ({
+  playerId: `id-${name}`,
+  name,
+  level: 12,
+  balls: 0,
+  paceM: null,
+  clubM: null,
+  putterM: null,
+}));
+const coach = { paceM: null, clubM: null, putterM: null };
 
 function show(key: string, people = players) {
-  render(<StartPlay slug="here" source={{ gameId: 'g' }} spec={specOf(key)} players={people} />);
+  render(<StartPlay slug="here" source={{ gameId: 'g' }} spec={specOf(key)} players={people} coach={coach} />);
   return userEvent.setup();
 }
 const tap = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) => user.click(screen.getByRole('button', { name }));

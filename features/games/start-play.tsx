@@ -11,21 +11,25 @@ import { newId } from '../play/device/ids';
 import { playAddress } from '../play/address';
 import { goTo } from '../shell/go';
 import { startAction } from './actions';
+import type { OwnLengths } from '@/core/game/sizes';
+import { HeadStarts } from './forecast/head-starts';
+import type { Candidate } from './forecast/use-beliefs';
 import styles from './games.module.scss';
 
-export type Somebody = { playerId: string; name: string };
 type Props = {
   slug: string;
   /** A game of the academy, or one of the library, which becomes one of the academy under this id. */
   source: { gameId: string } | { library: string; gameId: string };
   spec: GameSpec;
-  players: Somebody[];
+  players: Candidate[];
+  /** The coach's own measures, for zones that are measured with them. */
+  coach: OwnLengths;
   /** The station at which it is begun, by its key; without it, as the game says. */
   at?: string;
 };
 
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
-export function StartPlay({ slug, source, spec, players, at }: Props) {
+export function StartPlay({ slug, source, spec, players, coach, at }: Props) {
   const fewest = schemeOf(spec.scoring).players;
   const [sessionId] = useState(newId);
   const [several, setSeveral] = useState(fewest > 1);
@@ -79,6 +83,15 @@ export function StartPlay({ slug, source, spec, players, at }: Props) {
       </div>
       {several && spec.rules.allowances && chosen.length > 0 && (
         <div className={styles.allowances}>
+          {chosen.length > 1 && spec.stations.length > 0 && (
+            <HeadStarts
+              slug={slug}
+              game={spec}
+              players={chosen.flatMap((id) => players.find(({ playerId }) => playerId === id) ?? [])}
+              coach={coach}
+              onSuggested={(starts) => setAllowances((now) => ({ ...now, ...starts }))}
+            />
+          )}
           {chosen.map((playerId) => (
             <Form.Group key={playerId} controlId={`allowance-${playerId}`}>
               <Form.Label>Head start, {players.find((one) => one.playerId === playerId)?.name}</Form.Label>

@@ -6,7 +6,9 @@ import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
 import { playAddress } from '../play/address';
 import styles from './games.module.scss';
-import { StartPlay, type Somebody } from './start-play';
+import type { OwnLengths } from '@/core/game/sizes';
+import type { Candidate } from './forecast/use-beliefs';
+import { StartPlay } from './start-play';
 
 type Props = {
   slug: string;
@@ -15,13 +17,14 @@ type Props = {
   at: number;
   stationKey: string;
   units: UnitSystem;
-  players: Somebody[];
+  players: Candidate[];
+  coach: OwnLengths;
   /** Sessions of this game that are not finished. */
   running: { sessionId: string; names: string; balls: number; when: string }[];
 };
 
 /** Where the code on a station's card leads: on with the game at this station, or into a new one that begins here. */
-export function StationDoor({ slug, game, at, stationKey, units, players, running }: Props) {
+export function StationDoor({ slug, game, at, stationKey, units, players, coach, running }: Props) {
   const { spec, gameId } = game;
   const station = spec.stations[at];
   const decides = phasesOf(spec).every((phase) => phase.lots === null);
@@ -59,7 +62,7 @@ export function StationDoor({ slug, game, at, stationKey, units, players, runnin
           </ul>
         </section>
       )}
-      {station && <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} at={stationKey} />}
+      {station && <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} coach={coach} at={stationKey} />}
     </div>
   );
 }

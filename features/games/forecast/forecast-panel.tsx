@@ -242,17 +242,19 @@ function Notes({ game }: { game: GameSpec }) {
     ...new Set(stations.filter((one) => playedAs(one) !== one.shotType).map((one) => `${say(one.shotType)}s as ${say(playedAs(one))}s`)),
   ];
   const notes = [
-    ...(scheme.players > 1 || scheme.race(scoring) ? ['each row against another player of the same level'] : []),
+    ...(scheme.players > 1 || scheme.race(scoring) ? ['each plays against somebody of the same level'] : []),
     ...(scheme.sees(scoring).includes('executed')
-      ? ['how often a shot comes off as asked is a guess by level: 70% at level 0, a point less each level']
+      ? ['how often a shot comes off as asked, by level: 70% at level 0 and a point less each level, a judgement and no measurement']
       : []),
     ...(standIns.length > 0 ? [`${listed(standIns)}, which the reference does not know`] : []),
     ...(rules.timeLimitS !== null ? ['as if time were enough for all balls'] : []),
     ...(game.order === 'choice' ? ['stations in the order of the list'] : []),
-    ...(rules.goodSide !== null ? ['44 of 100 balls from off the green stop past the hole, half on either side'] : []),
+    ...(rules.goodSide !== null && stations.some(({ shotType }) => shotType !== 'putt')
+      ? ['44 of 100 balls from off the green stop past the hole, and half on either side']
+      : []),
   ];
   if (notes.length === 0) return null;
-  return <p className="small-print mt-1 mb-0">Forecast {notes.join('; ')}.</p>;
+  return <p className="small-print mt-1 mb-0">Taken for granted: {notes.join('; ')}.</p>;
 }
 const say = (word: string) => word.replaceAll('_', ' ');
 

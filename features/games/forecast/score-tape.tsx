@@ -11,6 +11,8 @@ type Props = {
   own: boolean;
 };
 
+/** Figures stand out from the goal's line. */
+const FIGURE = { fontSize: 11.5, fill: 'var(--ink)', stroke: 'var(--paper)', strokeWidth: 3, paintOrder: 'stroke' } as const;
 const WIDTH = 170;
 const HEIGHT = 26;
 const TOP = 6;
@@ -36,10 +38,10 @@ export function ScoreTape({ outlook: { p10, p50, p90 }, axis, goal, say, own }: 
       {goal !== null && (
         <line x1={x(goal)} x2={x(goal)} y1={0} y2={HEIGHT} stroke="var(--flag)" strokeWidth={1.8} strokeDasharray="4 2.5" />
       )}
-      <text x={low - 4} y={TOP + BAR - 2.5} textAnchor="end" fontSize={11.5} fill="var(--ink)">
+      <text x={low - 4} y={TOP + BAR - 2.5} textAnchor="end" {...FIGURE}>
         {say(p10)}
       </text>
-      <text x={Math.max(low + 3, high) + 4} y={TOP + BAR - 2.5} fontSize={11.5} fill="var(--ink)">
+      <text x={Math.max(low + 3, high) + 4} y={TOP + BAR - 2.5} {...FIGURE}>
         {say(p90)}
       </text>
     </svg>

@@ -41,7 +41,11 @@ export function useForecast(question: string | null, subject: string, known: rea
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const told = useRef(new Set<string>());
-  const [answer, setAnswer] = useState<{ subject: string; answer: Answer }>({ subject, answer: NOTHING });
+  const [answer, setAnswer] = useState<{ subject: string; question: string | null; answer: Answer }>({
+    subject,
+    question: null,
+    answer: NOTHING,
+  });
 
   useEffect(() => {
     const sent = told.current;
@@ -77,15 +81,20 @@ export function useForecast(question: string | null, subject: string, known: rea
       if (!worker.current) return;
       setAnswer((now) => {
         const before = now.subject === subject ? now.answer : NOTHING;
-        return { subject, answer: { ...before, ask, busy: true, failed: null } };
+        return { subject, question, answer: { ...before, ask, busy: true, failed: null } };
       });
       send({ ask, question: JSON.parse(question) as Asked });
     }, SETTLED_MS);
     return () => clearTimeout(timer);
   }, [question, subject, known]);
 
-  return answer.subject === subject || answer.answer.failed ? answer.answer : NOTHING;
+  if (answer.subject !== subject && !answer.answer.failed) return NOTHING;
+  // What was answered to another question is nobody's answer now, though it is still shown.
+  return answer.question === question ? answer.answer : { ...answer.answer, ask: NO_ASK };
 }
+
+/** The number of no question. */
+const NO_ASK = -1;
 
 function withMessage(now: Answer, message: FromForecast): Answer {
   if ('failed' in message) return { ...NOTHING, failed: `This can’t be forecast: ${message.failed}.` };
