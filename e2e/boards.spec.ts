@@ -1,15 +1,10 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import Papa from 'papaparse';
 import { DEMO_PLAYERS } from '@/core/demo/people';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/skill/reference';
 import { sayCell } from '@/core/board/say-cell';
-import { METRES_PER } from '@/core/units/length';
-import { ask } from './database';
+import { shotFileOf } from './shot-file';
 import { addPlayer, designGame, press, signUp, startPlay } from './steps';
 
 /** The boards: what a player's records say, and that the command line says the same. */
@@ -29,39 +24,14 @@ test('each demo player’s planted weakness is named first, or among those that 
 
 test('the command line says of the same balls what the board says', async ({ page }) => {
   test.setTimeout(90_000);
-  const [player] = await ask<{ player_id: string; level: number }>(
-    `select player_id, level from player join auth_organization o on o.id = academy_id where o.slug = 'lantern-hollow' and player.name = 'Maren'`,
-  );
-  const shots = await ask<Record<string, unknown>>('select * from shot where player_id = $1', player!.player_id);
-  const feet = (metres: unknown) => (metres === null ? '' : Number(metres) / METRES_PER.ft);
-  const csv = Papa.unparse(
-    shots.map((shot) => ({
-      shot_type: shot.shot_type,
-      surface: shot.surface,
-      sit: shot.sit,
-      stance: shot.stance,
-      distance_m: shot.distance_m,
-      holed: shot.holed,
-      left_m: shot.left_m ?? '',
-      left_min_ft: feet(shot.left_min_m),
-      left_max_ft: feet(shot.left_max_m),
-      strokes: shot.strokes ?? '',
-      penalty: shot.penalty,
-      finish: shot.finish ?? '',
-      measured: shot.measured,
-      counts: shot.counts,
-      played_at: (shot.played_at as Date).toISOString(),
-    })),
-  );
-  const path = join(mkdtempSync(join(tmpdir(), 'inch-boards-')), 'shots.csv');
-  writeFileSync(path, csv);
-  const run = spawnSync('npm', ['run', '-s', 'inch', '--', 'diagnose', path, '--level', String(player!.level)], { encoding: 'utf8' });
+  const { path, playerId, level } = await shotFileOf('Maren');
+  const run = spawnSync('npm', ['run', '-s', 'inch', '--', 'diagnose', path, '--level', String(level)], { encoding: 'utf8' });
   const answer = JSON.parse(run.stdout) as {
     balls: number;
     summary: string;
     cells: { shot_type: string; surface: string; band_min: number; balls: number; lost_per_shot: number; p_weakest3: number }[];
   };
-  await page.goto(`${HOME}/players/${player!.player_id}?all=1`);
+  await page.goto(`${HOME}/players/${playerId}?all=1`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls.toLocaleString('en')} balls`);
   await expect(page.getByText(/^Most strokes go to /)).toBeVisible();
   expect(answer.cells).toHaveLength(68);

@@ -8,6 +8,7 @@ import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { ranksOf } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/skill/reference';
+import { calibration } from './calibration';
 
 /**
  * How well the model finds what is known of made-up players: `npm run bench:model -- --seed 1 --players 200`. Twenty-four
@@ -21,6 +22,7 @@ const { values } = parseArgs({
     uneven: { type: 'string', default: '1' },
     off: { type: 'string', default: '0' },
     day: { type: 'string', default: '0.1' },
+    games: { type: 'string', default: '2000' },
   },
 });
 const DRAWS = 400;
@@ -122,3 +124,6 @@ for (const balls of values.balls.split(',').map(Number)) {
       .join(' · ')}`,
   );
 }
+
+// Forecasts made before games that were then played: `--games 0` leaves them out.
+if (Number(values.games) > 0) calibration(Number(values.games), Number(values.balls.split(',')[0]), Number(values.seed));

@@ -1,16 +1,21 @@
-import { blankBall, compile } from '@/core/game/compile';
+import { playAll, seatOf } from '@/core/forecast/games';
+import { playerOfLevel } from '@/core/forecast/levels';
+import { compile } from '@/core/game/compile';
 import { plainEntrant } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { playSession } from '@/core/game/play';
 import { recordOf } from '@/core/game/record';
 import { UNKNOWN } from '@/core/game/scoring/scheme';
-import { gameSpecSchema } from '@/core/game/spec';
+import { schemeOf } from '@/core/game/scoring';
+import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';
 import { cholesky } from '@/core/math/linear';
+import { Normals } from '@/core/math/normals';
 import { seededRandom } from '@/core/math/random';
 import { cellsOf } from '@/core/skill/cells';
 import { fit } from '@/core/skill/fit';
 import { Judge } from '@/core/skill/judge';
+import { modelOf } from '@/core/skill/model';
 import { evidenceOf, madeUp } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
@@ -54,39 +59,46 @@ const shots = turnsOf(long).map((turn, i): Shot => ({
 const reduced = medianMs(() => playSession(long, [plainEntrant(PLAYER)], shots));
 console.log(`reducer: ${shots.length} balls in ${reduced.toFixed(2)} ms (median of 200)`);
 
-console.log('\ncompiled games, one core:    games/s   time against drawing the same random numbers alone');
-for (const { spec } of LIBRARY.filter((entry) => !entry.spec.open)) {
-  const stepper = compile(spec, [plainEntrant(PLAYER), plainEntrant(PLAYER)].slice(0, spec.scoring.scheme === 'nearest_wins' ? 2 : 1));
-  const ball = blankBall();
-  const draw = () => {
-    ball.leftM = 6 * random.uniform();
-    ball.holed = random.uniform() < 0.1;
-    ball.landed = ball.executed = ball.leftM < 3;
-    ball.strokes = ball.holed ? 1 : 2;
-  };
-  let balls = 0;
-  const game = () => {
-    stepper.reset();
-    for (let seat = stepper.turn(); seat >= 0; seat = stepper.turn()) {
-      draw();
-      stepper.take(seat, ball);
-      balls += 1;
-    }
-  };
-  const GAMES = 300;
-  const played = medianMs(() => {
-    balls = 0;
-    for (let i = 0; i < GAMES; i++) game();
-  }, 30);
-  const count = balls;
-  const drawn = medianMs(() => {
-    for (let i = 0; i < count; i++) draw();
-  }, 30);
-  console.log(
-    `${spec.title.padEnd(24)} ${Math.round((1000 * GAMES) / played)
-      .toLocaleString('en')
-      .padStart(12)}   ${(played / drawn).toFixed(2)}`,
+/** A ring game of 40 balls, as it is forecast: every ball hit, every game scored, 400 players that the level allows. */
+const model = modelOf(shippedReference);
+const forty = gameSpecSchema.parse({
+  ...rings,
+  order: 'serial',
+  stations: rings.stations.slice(0, 2).map((one) => ({ ...one, balls: 20 })),
+});
+console.log('\nforecasts, one core:         games/s   time against drawing the same random numbers alone');
+for (const spec of [forty, ...LIBRARY.filter((entry) => !entry.spec.open).map((entry) => entry.spec)]) {
+  const seats = schemeOf(spec.scoring).players;
+  const players = Array.from({ length: seats }, () => playerOfLevel(spec, 10, model));
+  const games = spec === forty ? 50_000 : 5000;
+  // Balls and random numbers of a game, counted on a few.
+  const stepper = compile(
+    spec,
+    players.map(({ entrant }) => entrant),
   );
+  const drawn = numbersDrawn(spec, players.length, stepper);
+  const played = medianMs(() => playAll(spec, players, model, { games, seed: 1 }), spec === forty ? 9 : 5);
+  const numbers = new Normals(1);
+  const alone = medianMs(() => {
+    for (let i = 0; i < drawn * games; i++) numbers.normal();
+  }, 9);
+  console.log(
+    `${(spec === forty ? 'two stations, 40 balls' : spec.title).padEnd(24)} ${Math.round((1000 * games) / played)
+      .toLocaleString('en')
+      .padStart(12)}   ${(played / alone).toFixed(2)}`,
+  );
+}
+
+/** How many normal numbers a game of level-10 players takes on average. */
+function numbersDrawn(spec: GameSpec, seats: number, stepper: ReturnType<typeof compile>): number {
+  const numbers = new Normals(2);
+  const { shooter, be } = seatOf(spec, playerOfLevel(spec, 10, model), model, 0, 200, numbers);
+  for (let g = 0; g < 200; g++) {
+    be(g);
+    shooter.day(0);
+    stepper.play(Array.from({ length: seats }, () => shooter));
+  }
+  return numbers.taken / 200;
 }
 
 /** The skill model: a made-up player of all cells, fitted from nothing, and again after ten more balls. */

@@ -17,6 +17,7 @@ test('normal numbers have the moments and the tails of the standard normal, the 
   expect(Math.abs(list.reduce((sum, z, i) => sum + z * (list[i + 1] ?? 0), 0) / N)).toBeLessThan(5 / Math.sqrt(N));
   const again = new Normals(7);
   expect(Array.from({ length: 5 }, () => again.normal())).toEqual([...list.slice(0, 5)]);
+  expect([random.taken, again.taken, new Normals(1).taken]).toEqual([N, 5, 0]);
   const other = new Normals(8);
   expect(other.normal()).not.toBe(list[0]);
 });

@@ -19,6 +19,7 @@ export class Normals {
   private readonly generator;
   private readonly batch = new Float64Array(BATCH);
   private used = BATCH;
+  private batches = 0;
 
   /** @param seed a whole number; the same seed gives the same stream on every machine */
   constructor(seed: number) {
@@ -30,6 +31,11 @@ export class Normals {
   normal(): number {
     if (this.used === BATCH) this.draw();
     return this.batch[this.used++]!;
+  }
+
+  /** How many normal numbers were taken so far. */
+  get taken(): number {
+    return (this.batches - 1) * BATCH + this.used;
   }
 
   /** Uniform in [0, 1), 32 bits. */
@@ -47,5 +53,6 @@ export class Normals {
       batch[i + 1] = table[(drawn >>> (32 - 2 * PARTS_BITS)) & (PARTS - 1)]!;
     }
     this.used = 0;
+    this.batches += 1;
   }
 }
