@@ -130,6 +130,8 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await page.getByLabel('Shots').selectOption({ label: 'chips from the fairway' });
   await page.getByRole('button', { name: 'Rate' }).click();
   await expect(page.getByText(/dreads it\. The records (agree|don’t): .* 4 balls/)).toBeVisible();
+  // Shown at once, and kept when it can be rated again.
+  await expect(page.getByRole('button', { name: 'Rate' })).toBeEnabled();
   await page.reload();
   await expect(page.getByText(/dreads it\./)).toBeVisible();
 

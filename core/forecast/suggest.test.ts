@@ -1,6 +1,6 @@
 import { game, station, yd } from '../testing/make';
 import { plainEntrant, type Entrant } from '../game/entrant';
-import { LIBRARY } from '../game/library';
+import { LEVEL_OF, LIBRARY } from '../game/library';
 import { schemeOf, type Scoring } from '../game/scoring';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { seededRandom } from '../math/random';
@@ -52,6 +52,15 @@ describe('goals', () => {
     else
       for (const score of new Set(found.scores[0]!))
         if (score >= 0) expect(Math.abs(chanceOf(spec, found, score) - 0.4)).toBeGreaterThanOrEqual(Math.abs(goal.chance - 0.4) - 1e-12);
+  });
+
+  test('the goals of the ready games are worth trying for: met in a quarter to two thirds of the games, or as near as scores allow', () => {
+    for (const { key, audience, spec } of playable.filter(({ spec: { goal } }) => goal !== null)) {
+      const played = rowOf(spec, playerOfLevel(spec, LEVEL_OF[audience], model), 4000, FOUND);
+      const chance = chanceOf(spec, played, spec.goal!);
+      const nearest = goalFor(spec, played, 0.4, METRES_PER.ft)!;
+      if (nearest.goal !== spec.goal) expect([key, chance > 0.25 && chance < 0.67]).toEqual([key, true]);
+    }
   });
 
   test('a harder wish is a harder goal; what is never scored can be no goal', () => {

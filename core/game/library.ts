@@ -37,6 +37,9 @@ function ready(key: string, audience: Audience, title: string, about: string, li
   return { key, audience, spec };
 }
 
+/** Players for whom a ready game is meant, by the level that stands for them. */
+export const LEVEL_OF: Readonly<Record<Audience, number>> = { 'first-timers': 28, improvers: 18, 'strong players': 5, everybody: 14 };
+
 /** Ready games of our own invention: every way of scoring, every family of shots, every form of practice. */
 export const LIBRARY: readonly LibraryGame[] = [
   ready(
@@ -49,7 +52,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [5, 'putt', 'green', 2],
       [8, 'putt', 'green', 2],
     ],
-    { scoring: { scheme: 'hits', radiusM: yd(1) }, sizes: { unit: 'pace', of: 'player' }, goal: 4 },
+    { scoring: { scheme: 'hits', radiusM: yd(1) }, sizes: { unit: 'pace', of: 'player' }, goal: 6 },
   ),
   ready(
     'doorstep',
@@ -72,7 +75,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [13, 'chip', 'fairway', 4],
       [17, 'chip', 'light_rough', 4],
     ],
-    { order: 'serial', scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 4], [6, 2], [10, 1]) }, goal: 16 },
+    { order: 'serial', scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 4], [6, 2], [10, 1]) }, goal: 15 },
   ),
   ready(
     'roll-call',
@@ -84,7 +87,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [14, 'bump_and_run', 'fringe', 3],
       [20, 'bump_and_run', 'fairway', 4],
     ],
-    { order: 'random', scoring: { scheme: 'hits', radiusM: 2 * 0.889 }, sizes: { unit: 'club', of: 'fixed' }, goal: 6 },
+    { order: 'random', scoring: { scheme: 'hits', radiusM: 2 * 0.889 }, sizes: { unit: 'club', of: 'fixed' }, goal: 4 },
   ),
   ready(
     'reckoning',
@@ -102,7 +105,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [24, 'lob', 'light_rough', 1, { trajectory: 'high' }],
       [40, 'pitch', 'fairway'],
     ],
-    { order: 'random', scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(72) },
+    { order: 'random', scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(100) },
   ),
   ready(
     'stepping-stones',
@@ -114,7 +117,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [20, 'pitch', 'fairway', 4, { carryM: yd(11) }],
       [28, 'pitch', 'light_rough', 4, { carryM: yd(18) }],
     ],
-    { order: 'serial', scoring: { scheme: 'landing_zone', shape: 'circle', sizeM: ft(3), finishM: null }, goal: 6 },
+    { order: 'serial', scoring: { scheme: 'landing_zone', shape: 'circle', sizeM: ft(6), finishM: null }, goal: 4 },
   ),
   ready(
     'stone-and-hearth',
@@ -126,7 +129,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [24, 'pitch', 'fairway', 4, { carryM: yd(15), trajectory: 'medium' }],
       [30, 'pitch', 'light_rough', 4, { carryM: yd(24), trajectory: 'high' }],
     ],
-    { order: 'random', scoring: { scheme: 'landing_zone', shape: 'strip', sizeM: ft(4), finishM: ft(8) }, goal: 4 },
+    { order: 'random', scoring: { scheme: 'landing_zone', shape: 'strip', sizeM: ft(4), finishM: ft(8) }, goal: 3 },
   ),
   ready(
     'seven-doors',
@@ -142,7 +145,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [26, 'pitch', 'light_rough', 1, { par: 2 }],
       [18, 'bump_and_run', 'fairway', 1, { par: 2 }],
     ],
-    { scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: 18 }, goal: 17 },
+    { scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: 18 }, goal: 18 },
   ),
   ready(
     'long-evening',
@@ -161,11 +164,11 @@ export const LIBRARY: readonly LibraryGame[] = [
   ),
   ready(
     'rope-ladder',
-    'improvers',
+    'strong players',
     'Rope Ladder',
     'Putts from 3 to 9 ft: hole one and step back, miss and step forward. For nerves over short putts.',
     [3, 4, 5, 6, 7, 8, 9].map((feet): Line => [feet, 'putt', 'green']),
-    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 30, byTurns: false }, goal: 17 },
+    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 30, byTurns: false }, goal: 23 },
   ),
   ready(
     'cliff-walk',
@@ -173,7 +176,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'Cliff Walk',
     'Chips from nearer to farther; a miss on the first step is the end. How high can you get? For strong players.',
     [6, 9, 12, 16, 20, 25].map((yards): Line => [yards, 'chip', 'light_rough']),
-    { scoring: { scheme: 'ladder', radiusM: ft(5), drop: 2, bottom: 'end', counts: 'rungs', mostBalls: 24, byTurns: false }, goal: 4 },
+    { scoring: { scheme: 'ladder', radiusM: ft(5), drop: 2, bottom: 'end', counts: 'rungs', mostBalls: 24, byTurns: false }, goal: 2 },
   ),
   ready(
     'two-stairs',
@@ -221,7 +224,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     {
       order: 'random',
       scoring: { scheme: 'shot_matrix', trajectory: ['low', 'medium', 'high'], shape: ['straight', 'draw', 'fade'], swingWidth: [] },
-      goal: 5,
+      goal: 7,
     },
   ),
   ready(
@@ -265,7 +268,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [4, 'putt', 'green', 6],
       [4, 'putt', 'green', 6],
     ],
-    { order: 'serial', scoring: { scheme: 'streak', radiusM: 0, until: 5, counts: 'balls' }, goal: 12 },
+    { order: 'serial', scoring: { scheme: 'streak', radiusM: 0, until: 5, counts: 'balls' }, goal: 9 },
   ),
   ready(
     'past-the-cup',
@@ -282,7 +285,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       sizes: { unit: 'flagstick', of: 'fixed' },
       rules: { goodSide: 'long' },
       scoring: { scheme: 'hits', radiusM: ft(7) },
-      goal: 6,
+      goal: 8,
     },
   ),
   ready(
@@ -332,7 +335,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [16, 'pitch', 'fairway'],
       [8, 'bunker', 'sand'],
     ],
-    { rules: { attempts: 'until_works' }, scoring: { scheme: 'hits', radiusM: ft(9) }, goal: 4 },
+    { rules: { attempts: 'until_works' }, scoring: { scheme: 'hits', radiusM: ft(9) }, goal: 3 },
   ),
   ready(
     'clean-sheet',
@@ -345,7 +348,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [10, 'fringe_putt', 'fringe', 3],
       [6, 'putt', 'green', 3],
     ],
-    { order: 'serial', rules: { endOnPerfectRound: true }, scoring: { scheme: 'hits', radiusM: ft(4) }, goal: 9 },
+    { order: 'serial', rules: { endOnPerfectRound: true }, scoring: { scheme: 'hits', radiusM: ft(4) }, goal: 7 },
   ),
   ready('wander', 'everybody', 'Wander', 'No plan: walk, drop, call the shot, play it. What came of it can be kept as a game.', [], {
     open: true,
