@@ -9,6 +9,7 @@ import { sayGame } from './game-meta';
 import { ShortVersion } from './short-version';
 import { SIDE } from './side';
 import type { OwnLengths } from '@/core/game/sizes';
+import { GoodScore } from './forecast/good-score';
 import type { Candidate } from './forecast/use-beliefs';
 import { StartPlay } from './start-play';
 
@@ -71,6 +72,7 @@ export function GamePage({ slug, game, green, units, players, coach, shortId }: 
       </section>
       <section>
         <HowItIsPlayed spec={spec} units={units} />
+        {spec.stations.length > 0 && <GoodScore game={spec} desk={{ slug, units, candidates: players, coach }} />}
       </section>
     </div>
   );

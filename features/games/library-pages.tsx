@@ -6,6 +6,7 @@ import { HowItIsPlayed, StationLines } from './game-sheet';
 import { sayGame } from './game-meta';
 import { SIDE } from './side';
 import type { OwnLengths } from '@/core/game/sizes';
+import { GoodScore } from './forecast/good-score';
 import type { Candidate } from './forecast/use-beliefs';
 import { StartPlay } from './start-play';
 
@@ -69,6 +70,7 @@ export function LibraryGamePage({ slug, game: { key, spec }, units, players, coa
       </section>
       <section>
         <HowItIsPlayed spec={spec} units={units} />
+        {spec.stations.length > 0 && <GoodScore game={spec} desk={{ slug, units, candidates: players, coach }} />}
       </section>
     </div>
   );

@@ -104,12 +104,9 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null, pl
             units={units}
             forecast={(game, problem) => (
               <ForecastPanel
-                slug={slug}
                 game={game}
                 problem={problem}
-                units={units}
-                candidates={players}
-                coach={coach}
+                desk={{ slug, units, candidates: players, coach }}
                 onSet={(path, value) => form.setValue(path as 'goal', value, { shouldDirty: true, shouldValidate: true })}
                 goalField={<GoalField />}
               />

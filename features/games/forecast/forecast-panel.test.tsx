@@ -36,12 +36,9 @@ beforeEach(() => {
 
 const panel = (game: GameSpec | null, problem: string | null = null) => (
   <ForecastPanel
-    slug="here"
     game={game}
     problem={problem}
-    units="imperial"
-    candidates={people}
-    coach={coach}
+    desk={{ slug: 'here', units: 'imperial', candidates: people, coach }}
     onSet={onSet}
     goalField={<input aria-label="Goal" />}
   />

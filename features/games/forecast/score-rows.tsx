@@ -1,0 +1,99 @@
+'use client';
+
+import { useId } from 'react';
+import { sayScore, sayUnit } from '@/core/game/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import { counted } from '@/core/units/format';
+import styles from './forecast.module.scss';
+import { axisOf, bareFigure } from './score-axis';
+import { percent, type Shared } from './shared';
+import { ScoreTape } from './score-tape';
+import type { Beliefs, Candidate } from './use-beliefs';
+
+/** A level, or a player. */
+export type RowOf = { key: string; name: string; player: Candidate | null };
+
+type Props = Pick<Shared, 'game' | 'units' | 'answer'> & {
+  rows: readonly RowOf[];
+  beliefs: Beliefs;
+  /** For which row something is suggested, and what changes that; null where nothing is. */
+  target: { key: string; onChange: (key: string) => void } | null;
+  onLeaveOut: (player: Candidate) => void;
+};
+
+/** What each level and each chosen player scores, on one axis, with the chance of the goal. */
+export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed }, target, onLeaveOut }: Props) {
+  const group = useId();
+  const scheme = schemeOf(game.scoring);
+  const unit = scheme.unit(game.scoring);
+  const axis = axisOf(
+    rows.flatMap(({ key }) => answer.rows[key]?.outlook ?? []),
+    game.goal,
+  );
+  const games = Math.min(...rows.map(({ key }) => answer.rows[key]?.outlook.games ?? 0));
+  const say = (score: number) => bareFigure(score, game, units);
+  return (
+    <>
+      <p className="small-print mb-1" aria-live="polite">
+        <b>{sayUnit(unit, units)}</b>
+        {scheme.better(game.scoring) === 'lower' && ', fewer is better'} · bar: 8 of 10 games · mark: the middle one ·{' '}
+        {games > 0 ? `${games.toLocaleString('en')} games a row` : 'playing it through'}
+      </p>
+      <div className={styles.rows} {...(target ? { role: 'radiogroup', 'aria-label': 'For whom goals and sizes are suggested' } : {})}>
+        <div className={styles.head} aria-hidden="true">
+          <span />
+          <span />
+          <span>middle</span>
+          <span>{game.goal === null ? '' : `goal ${say(game.goal)}`}</span>
+        </div>
+        {rows.map(({ key, name, player }) => {
+          const row = answer.rows[key];
+          const old = row && row.ask !== answer.ask;
+          return (
+            <div
+              key={key}
+              className={key === target?.key ? `${styles.row} ${styles.target}` : styles.row}
+              data-row={key}
+              data-rough={row?.rough ?? true}
+              data-old={old ?? true}
+            >
+              <label className={styles.who}>
+                {target && <input type="radio" name={group} checked={key === target.key} onChange={() => target.onChange(key)} />}
+                <span title={name}>{name}</span>
+              </label>
+              <div style={old ? { opacity: 0.55 } : undefined}>
+                {row && <ScoreTape outlook={row.outlook} axis={axis} goal={game.goal} say={say} own={player !== null} />}
+              </div>
+              <b className="fig">{row ? say(row.outlook.p50) : '…'}</b>
+              <b className="fig">{row?.outlook.goalChance == null ? '' : percent(row.outlook.goalChance)}</b>
+              {row && (
+                <span className="visually-hidden">
+                  {`${name}: ${sayScore(row.outlook.p10, unit, units)} in the lowest tenth, ${sayScore(row.outlook.p50, unit, units)} in the middle, ${sayScore(row.outlook.p90, unit, units)} in the highest tenth`}
+                </span>
+              )}
+              {player && (
+                <p className={styles.of}>
+                  {ofWhom(
+                    player,
+                    known.some((one) => one.key === key),
+                    failed.includes(key),
+                  )}
+                  <button type="button" className={styles.drop} onClick={() => onLeaveOut(player)}>
+                    ×<span className="visually-hidden"> Leave out {player.name}</span>
+                  </button>
+                </p>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </>
+  );
+}
+
+/** On what a player's row stands. */
+function ofWhom({ level, balls }: Candidate, known: boolean, failed: boolean): string {
+  if (balls === 0) return `no ball yet: as any player of level ${level}`;
+  if (failed) return `the records can’t be fetched now: as any player of level ${level}`;
+  return known ? `by ${counted(balls, 'ball')}` : 'reading the records …';
+}

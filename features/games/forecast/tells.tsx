@@ -1,0 +1,41 @@
+import { schemeOf } from '@/core/game/scoring';
+import { sayRadius } from '@/core/game/sizes';
+import type { GameSpec } from '@/core/game/spec';
+import styles from './forecast.module.scss';
+import { percent, type Shared } from './shared';
+
+/** How much a ball of the game tells about a player, and how much it would, recorded otherwise. */
+export function HowMuchItTells({ game, units, answer, targetName }: Shared) {
+  const { tells: piece } = answer;
+  if (!piece) return null;
+  const { game: own, circle, strokes } = piece.tells;
+  const lines = [
+    { name: 'this game', share: own },
+    { name: `one circle of ${sayRadius(circle.radiusM, game.sizes, units)}`, share: circle.tells },
+    { name: 'strokes to hole out', share: strokes },
+  ];
+  return (
+    <>
+      <h3 className={styles.title}>How much it tells</h3>
+      <p className="small-print mb-1">about the skill of {targetName}, a ball, against a taped one</p>
+      <ul className={styles.tells}>
+        {lines.map(({ name, share }, i) => (
+          <li key={name}>
+            <span>{name}</span>
+            <span className={styles.meter} aria-hidden="true">
+              <span style={{ width: `${100 * share}%`, background: i === 0 ? 'var(--ink)' : 'var(--line-2)' }} />
+            </span>
+            <b className="fig">{percent(share)}</b>
+          </li>
+        ))}
+      </ul>
+      {own < 0.35 && <p className="small-print mb-0">{adviceFor(game)}</p>}
+    </>
+  );
+}
+
+function adviceFor({ scoring }: GameSpec): string {
+  if (schemeOf(scoring).sees(scoring).includes('executed')) return 'What comes off as asked says nothing of the distance left.';
+  if (scoring.scheme === 'hole_out') return 'Ringing or taping the first ball too would tell far more.';
+  return 'A zone that nearly all or hardly any balls reach tells little: size it to the player.';
+}
