@@ -55,6 +55,8 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null, pl
   const router = useRouter();
   useLeaveWarning(formState.isDirty && !formState.isSubmitSuccessful);
   const spec = useWatch({ control }) as GameSpec;
+  const setField = (path: string, value: number | null) =>
+    form.setValue(path as 'goal', value, { shouldDirty: true, shouldValidate: true });
   const address = `/a/${slug}/games/${gameId}`;
   const save = useSave(
     form,
@@ -80,12 +82,7 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null, pl
             path="scoring"
             units={units}
             plan={
-              <TargetPlan
-                spec={spec}
-                units={units}
-                chosen={spec.stations?.find((station) => station.key === chosen)}
-                onChange={(path, metres) => form.setValue(path as 'goal', metres, { shouldDirty: true, shouldValidate: true })}
-              />
+              <TargetPlan spec={spec} units={units} chosen={spec.stations?.find((station) => station.key === chosen)} onChange={setField} />
             }
           />
           {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && (
@@ -107,7 +104,7 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null, pl
                 game={game}
                 problem={problem}
                 desk={{ slug, units, candidates: players, coach }}
-                onSet={(path, value) => form.setValue(path as 'goal', value, { shouldDirty: true, shouldValidate: true })}
+                onSet={setField}
                 goalField={<GoalField />}
               />
             )}

@@ -55,7 +55,7 @@ test('every level gets its scores and its chance of the goal, a better one a bet
   expect(row('level-10')).toHaveTextContent(
     'Level 10: 8 points in the lowest tenth, 17 points in the middle, 29 points in the highest tenth',
   );
-  expect(screen.getByText(/10,000 games a row/)).toBeVisible();
+  expect(screen.getByText(/10,000 games a row$/)).toBeVisible();
 });
 
 test('a goal and ring sizes are offered for whom one chooses, with their own chance, and set what they say', async () => {
@@ -68,11 +68,12 @@ test('a goal and ring sizes are offered for whom one chooses, with their own cha
   await user.click(goal());
   expect(onSet).toHaveBeenLastCalledWith('goal', 20);
   await user.click(screen.getByRole('button', { name: /^Set .* ft/ }));
-  expect(onSet.mock.calls.slice(1).map(([path]) => path as string)).toEqual([
-    'scoring.rings.0.radiusM',
-    'scoring.rings.1.radiusM',
-    'scoring.rings.2.radiusM',
-  ]);
+  const rings = [0, 1, 2].map((ring) => `scoring.rings.${ring}.radiusM`);
+  expect(onSet.mock.calls.slice(1).map(([path]) => path as string)).toEqual(rings);
+  // What was there before can be had again.
+  await user.click(screen.getByRole('button', { name: 'Put back what they were before' }));
+  expect(onSet.mock.calls.slice(4)).toEqual(rings.map((path, i) => [path, [0.9144, 1.8288, 3.048][i]]));
+  expect(screen.queryByRole('button', { name: /^Put back/ })).toBeNull();
   await user.click(screen.getByLabelText('Level 28'));
   await waitFor(() => expect(screen.getByText('for level 28')).toBeVisible());
   await waitFor(() => expect(goal()).toBeEnabled(), { timeout: 20_000 });

@@ -1,11 +1,13 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
+import { Button } from 'react-bootstrap';
+import { get } from 'react-hook-form';
 import { WANTED_CHANCE } from '@/core/forecast/goal';
 import type { GameSpec } from '@/core/game/spec';
 import styles from './forecast.module.scss';
 import { ScoreTable } from './good-score';
-import { GoalSuggestion, Pars, Together, Zones } from './suggestions';
+import { GoalSuggestion, Pars, Together, Zones, type Change } from './suggestions';
 import { HowMuchItTells } from './tells';
 import { useGoodScore, type Desk } from './use-good-score';
 
@@ -14,8 +16,8 @@ type Props = {
   game: GameSpec | null;
   problem: string | null;
   desk: Desk;
-  /** Sets a field of the game, by its path. */
-  onSet: (path: string, value: number) => void;
+  /** Sets a field of the game, by its path; null leaves it empty. */
+  onSet: (path: string, value: number | null) => void;
   /** The field of the goal. */
   goalField: ReactNode;
 };
@@ -28,6 +30,7 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
   const [chance, setChance] = useState(WANTED_CHANCE);
   const [asked, setRate] = useState<number | null>(null);
   const [par, setPar] = useState(0.5);
+  const [before, setBefore] = useState<readonly { path: string; value: number | null }[]>([]);
   const rate = asked ?? (game?.scoring.scheme === 'ring_points' ? RINGS_CATCH : 0.5);
   const playable = game && game.stations.length > 0 ? game : null;
   const score = useGoodScore(playable, desk, { chance, rate, par });
@@ -43,6 +46,10 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
         <div className="mb-3">{goalField}</div>
       </>
     );
+  const set = (changes: readonly Change[]) => {
+    setBefore(changes.map(({ path }) => ({ path, value: get(playable, path) as number | null })));
+    for (const { path, value } of changes) onSet(path, value);
+  };
   const shared = { game: playable, units: desk.units, answer: score.answer, targetName: score.targetName };
   return (
     <>
@@ -50,10 +57,23 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
       <ScoreTable game={playable} desk={desk} score={score} suggests />
       <div className={styles.goal}>
         {goalField}
-        <GoalSuggestion {...shared} wanted={chance} onWanted={setChance} onSet={onSet} />
+        <GoalSuggestion {...shared} wanted={chance} onWanted={setChance} onSet={set} />
       </div>
-      <Zones {...shared} wanted={rate} onWanted={setRate} onSet={onSet} />
-      <Pars {...shared} wanted={par} onWanted={setPar} onSet={onSet} />
+      {before.length > 0 && before.every(({ path }) => get(playable, path) !== undefined) && (
+        <Button
+          size="sm"
+          variant="link"
+          className="px-0"
+          onClick={() => {
+            for (const { path, value } of before) onSet(path, value);
+            setBefore([]);
+          }}
+        >
+          Put back {before.length === 1 ? 'what was' : 'what they were'} before
+        </Button>
+      )}
+      <Zones {...shared} wanted={rate} onWanted={setRate} onSet={set} />
+      <Pars {...shared} wanted={par} onWanted={setPar} onSet={set} />
       <Together {...shared} names={score.players.map(({ name }) => name)} />
       <HowMuchItTells {...shared} />
     </>

@@ -12,7 +12,7 @@ const WISHES = { chance: 0.4, rate: 0.5, par: 0.5 };
 export function GoodScore({ game, desk }: { game: GameSpec; desk: Desk }) {
   const score = useGoodScore(game, desk, WISHES);
   return (
-    <section className="no-print mt-4" style={{ maxWidth: '30rem' }}>
+    <section className="no-print mt-4" style={{ maxWidth: '24rem' }}>
       <h2 className="mb-1">What a good score is</h2>
       <ScoreTable game={game} desk={desk} score={score} suggests={false} />
     </section>

@@ -31,6 +31,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
     game.goal,
   );
   const games = Math.min(...rows.map(({ key }) => answer.rows[key]?.outlook.games ?? 0));
+  const full = rows.filter(({ key }) => answer.rows[key]?.rough === false && answer.rows[key].ask === answer.ask).length;
   const say = (score: number) => bareFigure(score, game, units);
   return (
     <>
@@ -38,6 +39,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
         <b>{sayUnit(unit, units)}</b>
         {scheme.better(game.scoring) === 'lower' && ', fewer is better'} · bar: 8 of 10 games · mark: the middle one ·{' '}
         {games > 0 ? `${games.toLocaleString('en')} games a row` : 'playing it through'}
+        {games > 0 && full < rows.length && `, ${full} of ${rows.length} rows in full`}
       </p>
       <div className={styles.rows} {...(target ? { role: 'radiogroup', 'aria-label': 'For whom goals and sizes are suggested' } : {})}>
         <div className={styles.head} aria-hidden="true">

@@ -32,7 +32,9 @@ function ChanceSelect({ label, value, onChange }: { label: string; value: number
   );
 }
 
-type Setter = { wanted: number; onWanted: (value: number) => void; onSet: (path: string, value: number) => void };
+/** A field of the game, by its path, and what it is set to. */
+export type Change = { path: string; value: number };
+type Setter = { wanted: number; onWanted: (value: number) => void; onSet: (changes: readonly Change[]) => void };
 
 export function GoalSuggestion({ game, units, answer, targetName, wanted, onWanted, onSet }: Shared & Setter) {
   const { goal: piece } = answer;
@@ -44,7 +46,7 @@ export function GoalSuggestion({ game, units, answer, targetName, wanted, onWant
         <ChanceSelect label="Chance of meeting the suggested goal" value={wanted} onChange={onWanted} />
         <span>for {targetName}</span>
       </span>
-      <Button size="sm" variant="outline-dark" disabled={!current || !found} onClick={() => onSet('goal', found!.goal)}>
+      <Button size="sm" variant="outline-dark" disabled={!current || !found} onClick={() => onSet([{ path: 'goal', value: found!.goal }])}>
         {!piece ? '…' : !found ? 'no goal fits' : `Set ${bareFigure(found.goal, game, units)}: ${sayChance(found.chance, wanted)}`}
       </Button>
     </div>
@@ -76,7 +78,7 @@ export function Zones({ game, units, answer, targetName, wanted, onWanted, onSet
           size="sm"
           variant="outline-dark"
           disabled={!current}
-          onClick={() => zones.suggested.forEach((zone) => onSet(zonePath(zone), zone.radiusM))}
+          onClick={() => onSet(zones.suggested.map((zone) => ({ path: zonePath(zone), value: zone.radiusM })))}
         >
           Set {zones.suggested.map(({ radiusM }) => sayRadius(radiusM, game.sizes, units)).join(', ')}:{' '}
           {sayChance(zones.suggested.at(-1)!.rate, wanted)}
@@ -106,7 +108,7 @@ export function Pars({ game, answer, targetName, wanted, onWanted, onSet }: Shar
           size="sm"
           variant="outline-dark"
           disabled={!current}
-          onClick={() => pars.pars.forEach(({ par }, i) => onSet(`stations.${i}.par`, par))}
+          onClick={() => onSet(pars.pars.map(({ par }, i) => ({ path: `stations.${i}.par`, value: par })))}
         >
           Set these: par {pars.pars.reduce((sum, { par }, i) => sum + par * (game.stations[i]?.balls ?? 1), 0)} in all
         </Button>
