@@ -1,5 +1,6 @@
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { z } from 'zod';
+import type { Executed } from '@/core/forecast/executes';
 import { shotsOfTable } from '@/core/formats/shot-rows';
 import { readShotTable, type TableProblem } from '@/core/formats/shot-table';
 import { newPlayer } from '@/core/people/player';
@@ -47,7 +48,7 @@ export function readOptions<S extends z.ZodType>(
 }
 
 /** What the balls of a table say of one player. */
-export type Known = { evidence: Evidence; player: string; asOf: Date | null; ignored: readonly string[] };
+export type Known = { evidence: Evidence; executed: Executed; player: string; asOf: Date | null; ignored: readonly string[] };
 
 /** Reads a table of shots as what is known of one player in it. */
 export function knownOf(path: string, text: string, { 'as-of': until, 'half-life': halfLifeDays, player }: EvidenceOptions): Known {
@@ -72,7 +73,9 @@ export function knownOf(path: string, text: string, { 'as-of': until, 'half-life
     const lastAt = new Date(shot.playedAt);
     return { ball: { ...shot, zoneM }, balls: 1, weight: weightOf(asOf!.getTime() - lastAt.getTime(), halfLifeDays), lastAt };
   });
-  return { evidence: gather(tallies), player: player ?? players[0] ?? '', asOf, ignored: table.ignored };
+  const judged = evidence.filter(({ shot }) => shot.executed !== null);
+  const executed = { shots: judged.length, asAsked: judged.filter(({ shot }) => shot.executed).length };
+  return { evidence: gather(tallies), executed, player: player ?? players[0] ?? '', asOf, ignored: table.ignored };
 }
 
 /** As many problems as help; the rest are counted. */

@@ -20,7 +20,7 @@ const run = (...args: string[]) => forecast(args, (path) => files[path]!) as unk
 
 test('a level: where eight of ten games end, the chance of the goal, a goal to try for, and what a ball tells', () => {
   const answer = run('game.json', '--level', '10', '--games', '4000');
-  expect(answer).toMatchObject({ level: 10, games: 4000, seed: 1, unit: 'points', goal: 16 });
+  expect(answer).toMatchObject({ level: 10, games: 4000, seed: 1, unit: 'points', goal: 15 });
   const [p10, p50, p90] = [answer.p10, answer.p50, answer.p90] as number[];
   expect(p10).toBeLessThan(p50!);
   expect(p50).toBeLessThan(p90!);
@@ -36,6 +36,17 @@ test('records say more than the level: near ones make it easier, far ones harder
   const [near, far] = ['near.csv', 'far.csv'].map((shots) => run('game.json', '--shots', shots, '--games', '2000'));
   expect(near).toMatchObject({ player: 'Ada', balls: 40 });
   expect(near!.mean).toBeGreaterThan(far!.mean as number);
+});
+
+test('shots that came off as asked count in a game of such shots', () => {
+  const matrix = (asAsked: string) => {
+    const rows = Array.from({ length: 30 }, () => `Ada,pitch,fairway,30,9,2026-05-01T10:00:00Z,${asAsked}`);
+    const table = [`${HEAD},executed`, ...rows].join('\n');
+    const game = writeGameFile(LIBRARY.find(({ key }) => key === 'nine-windows')!.spec);
+    const read = (path: string) => (path === 'm.json' ? game : table);
+    return (forecast(['m.json', '--shots', 't.csv', '--games', '1000'], read) as unknown as Answer).mean as number;
+  };
+  expect(matrix('true')).toBeGreaterThan(matrix('false') + 2);
 });
 
 test('what does not fit is refused with a sentence', () => {

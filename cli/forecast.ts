@@ -40,7 +40,7 @@ export function forecast(args: readonly string[], read: (path: string) => string
   const model = modelOf(shippedReference);
   const known = asked.shots === undefined ? null : knownOf(asked.shots, read(asked.shots), asked);
   const belief = known ? believe(known.evidence, model, level) : beliefOfLevel(model, level);
-  const row = { entrant: entrantOfLevel(game, level), belief };
+  const row = { entrant: entrantOfLevel(game, level), belief, ...(known ? { executed: known.executed } : {}) };
   const steps = playRow(game, row, model, games, seed);
   let step = steps.next();
   while (!step.done) step = steps.next();

@@ -1,3 +1,4 @@
+import type { Executed } from '@/core/forecast/executes';
 import { forecast, type Question } from '@/core/forecast/forecast';
 import { beliefOfLevel } from '@/core/forecast/levels';
 import type { Belief } from '@/core/skill/diagnose';
@@ -18,7 +19,7 @@ const model = modelOf(shippedReference);
  * @returns takes what is asked
  */
 export function answering(post: (message: FromForecast) => void, breath: () => Promise<void>): (message: ToForecast) => void {
-  const known = new Map<string, Belief>();
+  const known = new Map<string, { belief: Belief; executed: Executed }>();
   let latest = 0;
 
   const answer = async ({ ask, question: asked }: Extract<ToForecast, { ask: number }>) => {
@@ -26,7 +27,11 @@ export function answering(post: (message: FromForecast) => void, breath: () => P
       let since = performance.now();
       const question: Question = {
         ...asked,
-        rows: asked.rows.map(({ key, entrant }) => ({ key, entrant, belief: known.get(key) ?? beliefOfLevel(model, entrant.level) })),
+        rows: asked.rows.map(({ key, entrant }) => ({
+          key,
+          entrant,
+          ...(known.get(key) ?? { belief: beliefOfLevel(model, entrant.level) }),
+        })),
       };
       for (const part of forecast(question, model)) {
         if (part) post({ ask, part });
@@ -43,8 +48,9 @@ export function answering(post: (message: FromForecast) => void, breath: () => P
 
   return (message) => {
     if ('know' in message) {
-      const draws = unpackDraws(message.draws, model.prior(message.level));
-      if (draws) known.set(message.know, { level: message.level, draws });
+      const { level, executed } = message;
+      const draws = unpackDraws(message.draws, model.prior(level));
+      if (draws) known.set(message.know, { belief: { level, draws }, executed });
       return;
     }
     latest = message.ask;

@@ -1,3 +1,4 @@
+import type { Executed } from '@/core/forecast/executes';
 import type { Part, Question } from '@/core/forecast/forecast';
 import type { Entrant } from '@/core/game/entrant';
 
@@ -5,9 +6,11 @@ import type { Entrant } from '@/core/game/entrant';
 export type AskedRow = { key: string; entrant: Entrant };
 export type Asked = Omit<Question, 'rows'> & { rows: readonly AskedRow[] };
 
+export type KnownOfPlayer = { level: number; draws: Float32Array; executed: Executed };
+
 export type ToForecast =
-  /** What is believed of a player: draws, packed. */
-  | { know: string; level: number; draws: Float32Array }
+  /** What is known of a player: draws of what is believed, packed, and shots that were to be hit as asked. */
+  | ({ know: string } & KnownOfPlayer)
   /** A question; what was asked before is given up. */
   | { ask: number; question: Asked };
 

@@ -7,12 +7,17 @@ import { normalQuantile } from '../math/normal';
 import { Normals } from '../math/normals';
 import type { Belief } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';
-import { executesAt } from './executes';
+import { executesAt, type Executed } from './executes';
 import { FORM_SD, Shooter } from './shooter';
 import { spotOf } from './spots';
 
 /** Somebody in a game that is forecast: what the game takes from them, and what is believed of them. */
-export type Player = { entrant: Entrant; belief: Belief };
+export type Player = {
+  entrant: Entrant;
+  belief: Belief;
+  /** What the records say of shots that were to be hit as asked. */
+  executed?: Executed;
+};
 
 /** What simulated games came to: by player, the score of each game, and whether a perfect first round ended it. */
 export type Played = { scores: Float64Array[]; perfect: Uint8Array[] };
@@ -83,7 +88,14 @@ export function playAll(game: GameSpec, players: readonly Player[], model: Skill
  * A player at their place: who hits, and which of their draws plays which game.
  * @param games how many are played: all draws play equally many
  */
-export function seatOf(game: GameSpec, { entrant, belief }: Player, model: SkillModel, seat: number, games: number, random: Normals) {
+export function seatOf(
+  game: GameSpec,
+  { entrant, belief, executed }: Player,
+  model: SkillModel,
+  seat: number,
+  games: number,
+  random: Normals,
+) {
   const prior = model.prior(belief.level);
   const own = gameFor(game, entrant);
   const phase = phasesOf(own).at(-1)!;
@@ -105,7 +117,7 @@ export function seatOf(game: GameSpec, { entrant, belief }: Player, model: Skill
     const at = drawFor(g, games, draws.length, seat);
     if (at === current) return;
     current = at;
-    shooter.be(draws[at]!, executesAt(belief.level, spreadOut(at, seat)));
+    shooter.be(draws[at]!, executesAt(belief.level, spreadOut(at, seat), executed));
   };
   return { shooter, be };
 }

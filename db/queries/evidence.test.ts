@@ -9,6 +9,7 @@ import { game, holed, idOf, left, recordTurn, station, yd } from '@/core/testing
 import { shot } from '../schema';
 import { academies, own } from '../testing/academy';
 import {
+  executedShots,
   heldPosterior,
   keepPosterior,
   narrowings,
@@ -205,4 +206,20 @@ test('scores are of games played to their end, oldest first', async () => {
   await takeIn(db, at.actor, at.sessionId, events);
   // Six balls inside 3 ft, four points each.
   expect((await scoresOf(db, at.actor, at.playerId)).map(({ score }) => score)).toEqual([24]);
+});
+
+test('shots that were to be hit as asked are counted: ordinary ones, of one player of one academy', async () => {
+  const at = await recorded(4, 5);
+  expect(await executedShots(db, at.actor, at.playerId)).toEqual({ shots: 0, asAsked: 0 });
+  const [row] = await db.select().from(shot).where(eq(shot.academyId, at.actor.academyId)).limit(1);
+  const judged = [true, false, true, null, true].map((executed, i) => ({
+    ...row!,
+    shotId: idOf(at.n * 100_000 + 30_000 + i),
+    executed,
+    counts: i === 4 ? ('rehit' as const) : ('ordinary' as const),
+  }));
+  await db.insert(shot).values(judged);
+  expect(await executedShots(db, at.actor, at.playerId)).toEqual({ shots: 3, asAsked: 2 });
+  const other = await academy();
+  expect(await executedShots(db, other.actor, at.playerId)).toEqual({ shots: 0, asAsked: 0 });
 });

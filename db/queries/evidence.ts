@@ -1,3 +1,4 @@
+import type { Executed } from '@/core/forecast/executes';
 import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
 import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@/core/golf/words';
 import type { Shot } from '@/core/shot/shot';
@@ -109,6 +110,15 @@ export async function sessionsWithBalls(db: Db, actor: Actor, playerId: string, 
     .from(shot)
     .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), gte(shot.playedAt, from), lte(shot.playedAt, to)));
   return row!.sessions;
+}
+
+/** How many of a player's ordinary shots were to be hit as asked, and how many came off so. */
+export async function executedShots(db: Db, actor: Actor, playerId: string): Promise<Executed> {
+  const [row] = await db
+    .select({ shots: count(), asAsked: sql<number>`count(*) filter (where ${shot.executed})::int` })
+    .from(shot)
+    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), eq(shot.counts, 'ordinary'), isNotNull(shot.executed)));
+  return row!;
 }
 
 /** From when to when a player's balls were played that are evidence; null before there is one. */

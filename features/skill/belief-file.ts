@@ -9,9 +9,17 @@ export async function answerBelief(slug: string, playerId: string): Promise<Resp
   const { data, academy } = await requireCoach(slug);
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
-  const { belief } = await knownOf({ data, academy }, found.player);
+  const [{ belief }, { asAsked, shots }] = await Promise.all([
+    knownOf({ data, academy }, found.player),
+    data.executedShots(found.player.playerId),
+  ]);
   const draws = packDraws(belief.draws);
   return new Response(draws.buffer as ArrayBuffer, {
-    headers: { 'content-type': 'application/octet-stream', 'cache-control': 'private, no-cache' },
+    headers: {
+      'content-type': 'application/octet-stream',
+      'cache-control': 'private, no-cache',
+      // Shots that came off as they were asked for, of so many.
+      'as-asked': `${asAsked}/${shots}`,
+    },
   });
 }

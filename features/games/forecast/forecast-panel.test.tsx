@@ -31,7 +31,11 @@ const onSet = jest.fn();
 beforeEach(() => {
   onSet.mockReset();
   start.mockReset().mockImplementation(() => (worker = new WorkerInTest()) as unknown as Worker);
-  globalThis.fetch = jest.fn(async () => ({ ok: true, arrayBuffer: async () => draws.slice().buffer })) as unknown as typeof fetch;
+  globalThis.fetch = jest.fn(async () => ({
+    ok: true,
+    headers: new Headers({ 'as-asked': '3/4' }),
+    arrayBuffer: async () => draws.slice().buffer,
+  })) as unknown as typeof fetch;
 });
 
 const panel = (game: GameSpec | null, problem: string | null = null) => (

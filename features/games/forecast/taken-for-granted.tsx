@@ -14,7 +14,9 @@ export function TakenForGranted({ game }: { game: GameSpec }) {
   const notes = [
     ...(scheme.players > 1 || scheme.race(scoring) ? ['each plays against somebody of the same level'] : []),
     ...(scheme.sees(scoring).includes('executed')
-      ? ['how often a shot comes off as asked, by level: 70% at level 0 and a point less each level, a judgement and no measurement']
+      ? [
+          'how often a shot comes off as asked, by level: 70% at level 0 and a point less each level, a judgement; a player’s own shots count against it',
+        ]
       : []),
     ...(standIns.length > 0 ? [`${listed(standIns)}, which the reference does not know`] : []),
     ...(rules.timeLimitS !== null ? ['as if time were enough for all balls'] : []),

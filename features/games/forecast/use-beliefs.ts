@@ -26,8 +26,8 @@ export function useBeliefs(slug: string, chosen: readonly Candidate[]): Beliefs 
   useEffect(() => {
     if (!next) return;
     let alive = true;
-    fetchDraws(slug, next.playerId).then(
-      (draws) => alive && setBeliefs((now) => ({ ...now, known: [...now.known, { key: next.playerId, level: next.level, draws }] })),
+    fetchKnown(slug, next).then(
+      (known) => alive && setBeliefs((now) => ({ ...now, known: [...now.known, known] })),
       () => alive && setBeliefs((now) => ({ ...now, failed: [...now.failed, next.playerId] })),
     );
     return () => void (alive = false);
@@ -41,8 +41,9 @@ export function useBeliefs(slug: string, chosen: readonly Candidate[]): Beliefs 
   return beliefs;
 }
 
-async function fetchDraws(slug: string, playerId: string): Promise<Float32Array> {
+async function fetchKnown(slug: string, { playerId, level }: Candidate): Promise<Known> {
   const response = await fetch(`/a/${slug}/players/${playerId}/belief`);
   if (!response.ok) throw new Error(String(response.status));
-  return new Float32Array(await response.arrayBuffer());
+  const [asAsked = 0, shots = 0] = (response.headers.get('as-asked') ?? '').split('/').map(Number);
+  return { key: playerId, level, draws: new Float32Array(await response.arrayBuffer()), executed: { shots, asAsked } };
 }

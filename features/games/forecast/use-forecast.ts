@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Part } from '@/core/forecast/forecast';
 import type { Outlook } from '@/core/forecast/outlook';
-import type { Asked, FromForecast, ToForecast } from '@/workers/messages';
+import type { Asked, FromForecast, KnownOfPlayer, ToForecast } from '@/workers/messages';
 import { startForecastWorker } from './start-worker';
 
 /** A piece of an answer, with the number of the question that it answers. */
@@ -26,8 +26,8 @@ export type Answer = {
 const NOTHING: Answer = { ask: 0, rows: {}, busy: false, failed: null };
 const NOT_STARTED = 'The forecast did not start. Load the page again to see it; what you typed can be saved first.';
 
-/** What is believed of a player, as it is sent to the worker. */
-export type Known = { key: string; level: number; draws: Float32Array };
+/** What is known of a player, as it is sent to the worker. */
+export type Known = { key: string } & KnownOfPlayer;
 
 /** Changes that follow each other faster than this are one. */
 const SETTLED_MS = 40;
@@ -69,10 +69,10 @@ export function useForecast(question: string | null, subject: string, known: rea
 
   useEffect(() => {
     const send = (message: ToForecast) => worker.current?.postMessage(message);
-    for (const { key, level, draws } of known)
+    for (const { key, ...rest } of known)
       if (!told.current.has(key)) {
         told.current.add(key);
-        send({ know: key, level, draws });
+        send({ know: key, ...rest });
       }
     asked.current += 1;
     if (question === null) return;
