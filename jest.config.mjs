@@ -12,6 +12,8 @@ async function project(name, testEnvironment, testMatch, more = {}) {
     testMatch,
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1', '^server-only$': '<rootDir>/node_modules/next/dist/compiled/server-only/empty.js' },
     modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
+    // Tests that play games ask for it by the million, and a look at a global is slow in a test's sandbox.
+    sandboxInjectedGlobals: ['Math'],
     ...more,
   })();
   return { ...config, transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`, '^.+\\.module\\.(css|sass|scss)$'] };

@@ -11,9 +11,6 @@ import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
 import type { Spot } from './spots';
 
-// Called by the million: looked up once.
-const { abs, cos, floor, log, max, min, sin, sqrt } = Math;
-
 /** By how much a day's form moves all shots, as a standard deviation of the logarithm of what is left. A judgement. */
 export const FORM_SD = 0.1;
 /** On which side of the hole balls from off the green stop. A judgement: more come up short than long. */
@@ -136,7 +133,7 @@ export class Shooter implements BallSource {
       if (this.side !== null) ball.goodSide = this.random.uniform() < SHARE_ON[this.side];
       if (this.offGreen) ball.onGreen = this.random.uniform() >= offGreenChance(ball.leftM);
       if (this.landed) {
-        const error = LANDED_AND_NEAR * z + sqrt(1 - LANDED_AND_NEAR ** 2) * this.random.normal();
+        const error = LANDED_AND_NEAR * z + Math.sqrt(1 - LANDED_AND_NEAR ** 2) * this.random.normal();
         this.landedM = LANDING_SHARE * swiftExp(this.today[at]! + this.spread * error);
         ball.landed = this.landedM <= this.zoneM;
       }
@@ -148,11 +145,11 @@ export class Shooter implements BallSource {
   /** Rolls a putt: whether it drops. Where it stops otherwise is kept. */
   private drops(ft: number, angle: number, length: number): boolean {
     const direction = angle * this.wider * this.random.normal();
-    const rolled = max(0, (ft + OVER_FT) * (1 + length * this.random.normal()));
-    if (abs(direction) < dropsWithin(ft) && rolled >= ft && rolled < ft + TOLERANCE_FT) return true;
-    const along = rolled * cos(direction) - ft;
-    const across = rolled * sin(direction);
-    this.stopFt = sqrt(along * along + across * across);
+    const rolled = Math.max(0, (ft + OVER_FT) * (1 + length * this.random.normal()));
+    if (Math.abs(direction) < dropsWithin(ft) && rolled >= ft && rolled < ft + TOLERANCE_FT) return true;
+    const along = rolled * Math.cos(direction) - ft;
+    const across = rolled * Math.sin(direction);
+    this.stopFt = Math.sqrt(along * along + across * across);
     this.past = along >= 0;
     this.right = across >= 0;
     return false;
@@ -168,8 +165,8 @@ export class Shooter implements BallSource {
     let ft = from;
     for (let putts = 1; putts < MOST_PUTTS; putts++) {
       if (ft < FROM_FT) return putts;
-      const place = min(NODES - 1.000001, log(ft / FROM_FT) / NODE_STEP);
-      const low = floor(place);
+      const place = Math.min(NODES - 1.000001, Math.log(ft / FROM_FT) / NODE_STEP);
+      const low = Math.floor(place);
       const share = place - low;
       const angle = this.nodeAngle[low]! + share * (this.nodeAngle[low + 1]! - this.nodeAngle[low]!);
       const length = this.nodeLength[low]! + share * (this.nodeLength[low + 1]! - this.nodeLength[low]!);

@@ -1,7 +1,19 @@
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
-import { ALL_RULES, farM, holedKey, kernelInside, outsideKey, PLAIN, ringKey, type Ball, type Kernel, type KernelBall, type Scheme } from './scheme';
+import {
+  ALL_RULES,
+  farM,
+  holedKey,
+  kernelInside,
+  outsideKey,
+  PLAIN,
+  ringKey,
+  type Ball,
+  type Kernel,
+  type KernelBall,
+  type Scheme,
+} from './scheme';
 
 export const MOST_RINGS = 8;
 
