@@ -18,9 +18,10 @@ test('the desk', async ({ page }) => {
   await page.goto(`${base}/games`);
   await page.getByRole('link', { name: /Lantern Six/ }).click();
   await expect(page.getByText('Play it now')).toBeVisible();
+  await expect(page.getByText(/10,000 games a row$/)).toBeVisible();
   await shoot(page, 'game');
   await page.getByRole('link', { name: 'Change' }).click();
-  await expect(page.getByText(/10,000 games a row$/)).toBeVisible();
+  await expect(page.getByLabel('Title')).toBeVisible();
   for (const name of ['Ottilie', 'Teodor']) await page.getByLabel('Forecast it for a player').selectOption({ label: name });
   await expect(page.locator('[data-rough="false"][data-old="false"]')).toHaveCount(7);
   await shoot(page, 'designer');
