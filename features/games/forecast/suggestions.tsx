@@ -137,7 +137,8 @@ export function Together({ game, units, answer, names }: Shared & { names: reado
         ))}
       </ul>
       <p className="small-print mb-0">
-        Head starts; being level counts half. {players.length > 2 && `Of all pairs the least even is ${percent(worstPair)}. `}
+        {game.rules.allowances ? 'Head starts' : 'Head starts, once the rules allow them'}; being level counts half.{' '}
+        {players.length > 2 && `Of all pairs the least even is ${percent(worstPair)}. `}
         {together.games.toLocaleString('en')} games.
       </p>
     </>

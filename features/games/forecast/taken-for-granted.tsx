@@ -19,6 +19,7 @@ export function TakenForGranted({ game }: { game: GameSpec }) {
         ]
       : []),
     ...(standIns.length > 0 ? [`${listed(standIns)}, which the reference does not know`] : []),
+    ...(game.open ? ['only the stations that are there already'] : []),
     ...(rules.timeLimitS !== null ? ['as if time were enough for all balls'] : []),
     ...(game.order === 'choice' ? ['stations in the order of the list'] : []),
     ...(rules.goodSide !== null && stations.some(({ shotType }) => shotType !== 'putt')
