@@ -27,6 +27,7 @@ const projects = [
     '<rootDir>/scripts/**/*.test.ts',
     '<rootDir>/features/**/*.test.ts',
     '<rootDir>/cli/**/*.test.ts',
+    '<rootDir>/workers/**/*.test.ts',
   ]),
   await project('screens', 'jsdom', ['<rootDir>/features/**/*.test.tsx', '<rootDir>/ui/**/*.test.tsx'], {
     setupFilesAfterEnv: ['@testing-library/jest-dom'],

@@ -51,7 +51,8 @@ export type Part =
   | { kind: 'zones'; now: { path: string; rate: number }[]; suggested: SuggestedSize[] }
   | { kind: 'pars'; pars: SuggestedPar[] }
   | { kind: 'tells'; tells: Tells }
-  | { kind: 'together'; games: number; allowances: SuggestedAllowances };
+  /** For the rows of these keys, in their order. */
+  | { kind: 'together'; keys: readonly string[]; games: number; allowances: SuggestedAllowances };
 
 /**
  * Answers a question piece by piece: rough rows first, then what the game tells and the zones, then every row in full,
@@ -65,7 +66,7 @@ export function* forecast(question: Question, model: SkillModel): Generator<Part
   const together = question.together.flatMap((key) => rows.find((row) => row.key === key) ?? []);
   if (together.length < 2) return;
   const played = yield* breathing(playGames(game, together, model, { games: FINE_GAMES, seed: SEED }));
-  yield { kind: 'together', games: FINE_GAMES, allowances: allowancesFor(game, together, played) };
+  yield { kind: 'together', keys: together.map(({ key }) => key), games: FINE_GAMES, allowances: allowancesFor(game, together, played) };
 }
 
 /** What is answered of each row, and for the one that goals and sizes are suggested for. */

@@ -1,12 +1,15 @@
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LIBRARY } from '@/core/game/library';
 import { goTo } from '../shell/go';
 import { startAction } from './actions';
+import { startForecastWorker } from './forecast/start-worker';
+import { WorkerInTest } from './forecast/worker-in-test';
 import { StartPlay } from './start-play';
 
 jest.mock('./actions', () => ({ startAction: jest.fn() }));
 jest.mock('../shell/go', () => ({ goTo: jest.fn() }));
+jest.mock('./forecast/start-worker', () => ({ startForecastWorker: jest.fn() }));
 const started = jest.mocked(startAction);
 const specOf = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;
 const players = ['Otto', 'Mia', 'Bo'].map((name) => ({
@@ -29,6 +32,7 @@ const tap = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) =>
 beforeEach(() => {
   started.mockReset().mockResolvedValue({ ok: true });
   jest.mocked(goTo).mockReset();
+  jest.mocked(startForecastWorker).mockImplementation(() => new WorkerInTest() as unknown as Worker);
 });
 
 test('one tap on a name starts', async () => {
@@ -61,6 +65,29 @@ test('a duel takes two, and a head start as it is typed', async () => {
     { playerId: 'id-Mia', allowance: 1.5 },
   ]);
 });
+
+test('head starts are suggested for those who are chosen, can be changed, and are filled in again when asked again', async () => {
+  const unequal = players.map((one, i) => ({ ...one, level: [2, 24, 12][i]! }));
+  const user = show('nearest-the-lamp', unequal);
+  for (const name of ['Otto', 'Mia']) await tap(user, name);
+  await tap(user, 'Suggest head starts');
+  const mia = () => screen.getByLabelText('Head start, Mia');
+  await waitFor(() => expect(mia()).not.toHaveValue(''), { timeout: 20_000 });
+  const suggested = (mia() as HTMLInputElement).value;
+  expect(Number(suggested) * 2).toBeGreaterThanOrEqual(2);
+  expect(Number.isInteger(Number(suggested) * 2)).toBe(true);
+  expect(screen.getByLabelText('Head start, Otto')).toHaveValue('');
+  expect(screen.getByText(/of all pairs the least even is \d\d to \d\d, by 10,000 games\. By the level alone: Otto, Mia\./)).toBeVisible();
+  await user.clear(mia());
+  await user.type(mia(), '7');
+  await tap(user, 'Suggest head starts');
+  expect(mia()).toHaveValue(suggested);
+  // Somebody more is another question.
+  await tap(user, 'Bo');
+  expect(screen.queryByText(/of all pairs/)).toBeNull();
+  await tap(user, 'Suggest head starts');
+  await waitFor(() => expect(screen.getByLabelText('Head start, Bo')).not.toHaveValue(''), { timeout: 20_000 });
+}, 60_000);
 
 test('who is missing is said', () => {
   show('nearest-the-lamp', players.slice(0, 1));

@@ -74,7 +74,7 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
       )}
       <Zones {...shared} wanted={rate} onWanted={setRate} onSet={set} />
       <Pars {...shared} wanted={par} onWanted={setPar} onSet={set} />
-      <Together {...shared} names={score.players.map(({ name }) => name)} />
+      <Together {...shared} players={score.players} />
       <HowMuchItTells {...shared} />
     </>
   );

@@ -42,16 +42,16 @@ export function HeadStarts({ slug, game, players, coach, onSuggested }: Props) {
   };
   const { together, ask, busy, failed: problem } = useForecast(wanted.length > 1 && settled ? JSON.stringify(question) : null, who, known);
   const found = together && together.ask === ask ? together : null;
-  const suggest = useEffectEvent((allowances: number[]) =>
-    onSuggested(Object.fromEntries(wanted.map(({ playerId }, i) => [playerId, allowances[i] === 0 ? '' : String(allowances[i])]))),
-  );
+  const fillIn = ({ keys, allowances }: NonNullable<typeof found>) =>
+    onSuggested(Object.fromEntries(allowances.players.map(({ allowance }, i) => [keys[i]!, allowance === 0 ? '' : String(allowance)])));
+  const arrived = useEffectEvent(fillIn);
   useEffect(() => {
-    if (found) suggest(found.allowances.players.map(({ allowance }) => allowance));
+    if (found) arrived(found);
   }, [found]);
   const guessed = wanted.filter(({ balls, playerId }) => balls === 0 || failed.includes(playerId)).map(({ name }) => name);
   return (
     <div className={styles.headStarts}>
-      <Button variant="outline-dark" disabled={asked === who && busy} onClick={() => setAsked(who)}>
+      <Button variant="outline-dark" disabled={asked === who && busy} onClick={() => (found ? fillIn(found) : setAsked(who))}>
         Suggest head starts
       </Button>
       <span className="small-print" aria-live="polite">

@@ -24,6 +24,7 @@ type Props = Pick<Shared, 'game' | 'units' | 'answer'> & {
 /** What each level and each chosen player scores, on one axis, with the chance of the goal. */
 export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed }, target, onLeaveOut }: Props) {
   const group = useId();
+  const Who = target ? 'label' : 'span';
   const scheme = schemeOf(game.scoring);
   const unit = scheme.unit(game.scoring);
   const axis = axisOf(
@@ -59,10 +60,10 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
               data-rough={row?.rough ?? true}
               data-old={old ?? true}
             >
-              <label className={styles.who}>
+              <Who className={styles.who}>
                 {target && <input type="radio" name={group} checked={key === target.key} onChange={() => target.onChange(key)} />}
                 <span title={name}>{name}</span>
-              </label>
+              </Who>
               <div style={old ? { opacity: 0.55 } : undefined}>
                 {row && <ScoreTape outlook={row.outlook} axis={axis} goal={game.goal} say={say} own={player !== null} />}
               </div>

@@ -8,6 +8,7 @@ import { sayRadius } from '@/core/game/sizes';
 import styles from './forecast.module.scss';
 import { bareFigure } from './score-axis';
 import { percent, type Shared } from './shared';
+import type { Candidate } from './use-beliefs';
 
 const CHANCES = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8];
 /** A chance farther than that from the one that was asked for is said to be the nearest there is. */
@@ -118,9 +119,10 @@ export function Pars({ game, answer, targetName, wanted, onWanted, onSet }: Shar
 }
 
 /** Players against each other: head starts that make it even. */
-export function Together({ game, units, answer, names }: Shared & { names: readonly string[] }) {
+export function Together({ game, units, answer, players: chosen }: Shared & { players: readonly Candidate[] }) {
   const { together } = answer;
-  if (names.length < 2 || !together || together.allowances.players.length !== names.length) return null;
+  const names = together?.keys.map((key) => chosen.find(({ playerId }) => playerId === key)?.name);
+  if (!together || !names || chosen.length !== names.length || names.includes(undefined)) return null;
   const { players, scratch, worstPair } = together.allowances;
   const unit = schemeOf(game.scoring).unit(game.scoring);
   const inWhat = unit === 'length' ? (units === 'metric' ? 'm' : 'ft') : sayUnit(unit, units);
