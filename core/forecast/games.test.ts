@@ -232,6 +232,21 @@ test('the spread is that of the distributions averaged over draws: averaging the
   expect(convolve(narrow, { from: 0, p: Float64Array.of(1) }).p).toEqual(narrow.p);
 });
 
+test('chips drop as often as their cap says', () => {
+  const spec = gameSpecSchema.parse({
+    ...game(),
+    stations: [station('a', { balls: 60, distanceM: yd(5) })],
+    scoring: { scheme: 'hits', radiusM: 0 },
+  });
+  const belief = certain(0);
+  const prior = model.prior(0);
+  const rate = new BallAt(spotOf(spec.stations[0]!, prior, shippedReference), prior, belief.draws[0]!, 0).holed();
+  const { scores } = playAll(spec, [{ entrant: plainEntrant('a', 0), belief }], model, { games: 4000, seed: 2, formSd: 0 });
+  const holed = scores[0]!.reduce((a, b) => a + b, 0) / (4000 * 60);
+  expect(rate).toBeGreaterThan(0.02);
+  expect(Math.abs(holed - rate)).toBeLessThan(5 * Math.sqrt((rate * (1 - rate)) / (4000 * 60)) + 1 / 8192);
+});
+
 test('the same seed plays the same games, however it is broken up; another seed others', () => {
   const spec = library('three-hoops');
   const players = [playerOfLevel(spec, 10, model)];
