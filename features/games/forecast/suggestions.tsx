@@ -2,7 +2,7 @@
 
 import { Button, Form } from 'react-bootstrap';
 import type { SuggestedSize } from '@/core/forecast/sizes';
-import { sayUnit } from '@/core/game/say-score';
+import { sayScore, sayUnit } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { sayRadius } from '@/core/game/sizes';
 import styles from './forecast.module.scss';
@@ -125,7 +125,11 @@ export function Together({ game, units, answer, players: chosen }: Shared & { pl
   if (!together || !names || chosen.length !== names.length || names.includes(undefined)) return null;
   const { players, scratch, worstPair } = together.allowances;
   const unit = schemeOf(game.scoring).unit(game.scoring);
-  const inWhat = unit === 'length' ? (units === 'metric' ? 'm' : 'ft') : sayUnit(unit, units);
+  const sayStart = (start: number) => {
+    const inWhat =
+      unit === 'length' ? (units === 'metric' ? 'm' : 'ft') : start > 1 ? sayUnit(unit, units) : sayScore(1, unit, units).slice(2);
+    return `${sayHalves(start)} ${inWhat}`;
+  };
   return (
     <>
       <h3 className={styles.title}>Evenly against each other</h3>
@@ -133,7 +137,7 @@ export function Together({ game, units, answer, players: chosen }: Shared & { pl
         {players.map(({ allowance, chance }, i) => (
           <li key={i}>
             <span>{names[i]}</span>
-            <b className="fig">{i === scratch ? 'from scratch' : `${sayHalves(allowance)} ${inWhat}`}</b>
+            <b className="fig">{i === scratch ? 'from scratch' : sayStart(allowance)}</b>
             <span className="small-print">{i === scratch ? '' : `beats ${names[scratch]} ${percent(chance)}`}</span>
           </li>
         ))}
