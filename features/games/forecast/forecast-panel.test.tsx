@@ -97,7 +97,7 @@ test('a player is read from the records, one without a ball stands as the level,
   expect(row('Bo')).toHaveTextContent('no ball yet: as any player of level 8');
   await waitFor(() => expect(screen.getByText('from scratch')).toBeVisible(), { timeout: 20_000 });
   expect(screen.getByText(/beats Bo \d+%/)).toBeVisible();
-  expect(screen.getByText(/^(½ point|\d+½? points)$/)).toBeVisible();
+  expect(screen.getByText(/^((½|1) point|\d+½? points)$/)).toBeVisible();
   await user.click(screen.getByRole('button', { name: /Leave out Ada/ }));
   expect(row('Ada')).toBeNull();
   expect(screen.queryByText('from scratch')).toBeNull();
