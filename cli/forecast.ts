@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FINE_GAMES, playRow, SEED } from '@/core/forecast/forecast';
+import { toTheEnd } from '@/core/forecast/games';
 import { goalFor, WANTED_CHANCE } from '@/core/forecast/goal';
 import { beliefOfLevel, entrantOfLevel } from '@/core/forecast/levels';
 import { outlookOf } from '@/core/forecast/outlook';
@@ -41,11 +42,9 @@ export function forecast(args: readonly string[], read: (path: string) => string
   const known = asked.shots === undefined ? null : knownOf(asked.shots, read(asked.shots), asked);
   const belief = known ? believe(known.evidence, model, level) : beliefOfLevel(model, level);
   const row = { entrant: entrantOfLevel(game, level), belief, ...(known ? { executed: known.executed } : {}) };
-  const steps = playRow(game, row, model, games, seed);
-  let step = steps.next();
-  while (!step.done) step = steps.next();
-  const outlook = outlookOf(game, step.value);
-  const suggested = goalFor(game, step.value, WANTED_CHANCE, costUnitM(game.sizes));
+  const played = toTheEnd(playRow(game, row, model, games, seed));
+  const outlook = outlookOf(game, played);
+  const suggested = goalFor(game, played, WANTED_CHANCE, costUnitM(game.sizes));
   const unit = schemeOf(game.scoring).unit(game.scoring);
   return {
     ...(known ? { player: known.player, balls: known.evidence.balls } : {}),

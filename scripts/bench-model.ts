@@ -8,7 +8,7 @@ import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { ranksOf } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/skill/reference';
-import { calibration } from './calibration';
+import { calibration, someOf } from './calibration';
 
 /**
  * How well the model finds what is known of made-up players: `npm run bench:model -- --seed 1 --players 200`. Twenty-four
@@ -26,7 +26,6 @@ const { values } = parseArgs({
   },
 });
 const DRAWS = 400;
-const CELLS = 24;
 const all = cellsOf(reference);
 const meanOf = (list: ArrayLike<number>) => Array.from(list).reduce((a, b) => a + b, 0) / list.length;
 
@@ -54,13 +53,7 @@ for (const balls of values.balls.split(',').map(Number)) {
   const said = Array.from({ length: STEPS }, () => ({ of: 0, said: 0, was: 0 }));
   for (let p = 0; p < players; p++) {
     const random = seededRandom(Number(values.seed) * 100_003 + p);
-    const chosen = all
-      .filter((cell) => cell.shotType !== 'putt')
-      .map((cell) => ({ cell, at: random.uniform() }))
-      .sort((a, b) => a.at - b.at)
-      .slice(0, CELLS)
-      .map(({ cell }) => cell);
-    const cells = [...chosen, ...all.filter((cell) => cell.shotType === 'putt')];
+    const cells = someOf(all, random);
     const player = madeUp(cells, random, uneven);
     const truth = trueLost(player, cells, reference, 4000, random);
     const { groups, exactOnly, raw } = evidenceOf(player, cells, reference, balls, random, uneven);

@@ -1,4 +1,5 @@
 import { playRow, type Row } from '@/core/forecast/forecast';
+import { toTheEnd } from '@/core/forecast/games';
 import { playerOfLevel } from '@/core/forecast/levels';
 import { FORM_SD } from '@/core/forecast/shooter';
 import { compile } from '@/core/game/compile';
@@ -48,7 +49,7 @@ export function calibration(players: number, balls: number, seed: number): void 
     const belief = believe({ groups }, model, truth.level);
     specs.forEach((spec, i) => {
       const row: Row = { key: '', entrant: plainEntrant('', truth.level), belief };
-      const forecast = allOf(playRow(spec, row, model, FORECAST, p + 1)).scores[0]!;
+      const forecast = toTheEnd(playRow(spec, row, model, FORECAST, p + 1)).scores[0]!;
       const scheme = schemeOf(spec.scoring);
       // Whom they play against is of their level, of whom nothing else is known.
       const others = scheme.players > 1 ? [playerOfLevel(spec, truth.level, model)] : [];
@@ -75,7 +76,8 @@ export function calibration(players: number, balls: number, seed: number): void 
   });
 }
 
-function someOf(cells: readonly Cell[], random: Random): Cell[] {
+/** The cells that a made-up player plays: some off the green, and all putts. */
+export function someOf(cells: readonly Cell[], random: Random): Cell[] {
   const chosen = cells
     .filter((cell) => cell.shotType !== 'putt')
     .map((cell) => ({ cell, at: random.uniform() }))
@@ -83,13 +85,6 @@ function someOf(cells: readonly Cell[], random: Random): Cell[] {
     .slice(0, CELLS)
     .map(({ cell }) => cell);
   return [...chosen, ...cells.filter((cell) => cell.shotType === 'putt')];
-}
-
-function allOf<T>(steps: Generator<null, T, void>): T {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
 }
 
 /** The tenth of the forecast in which a score lies. */

@@ -77,7 +77,11 @@ export function* playGames(
 
 /** The same in one go. */
 export function playAll(game: GameSpec, players: readonly Player[], model: SkillModel, how: HowMany): Played {
-  const steps = playGames(game, players, model, how);
+  return toTheEnd(playGames(game, players, model, how));
+}
+
+/** What comes of steps when nobody stops them. */
+export function toTheEnd<T>(steps: Generator<unknown, T, void>): T {
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;

@@ -11,7 +11,7 @@ import { shippedReference } from '../skill/reference';
 import { METRES_PER } from '../units/length';
 import { allowancesFor, parInAll } from './allowances';
 import { forecast, playRow, type Part, type Question } from './forecast';
-import { playAll, type Player } from './games';
+import { playAll, toTheEnd, type Player } from './games';
 import { goalFor } from './goal';
 import { beliefOfLevel, entrantOfLevel, playerOfLevel } from './levels';
 import { chanceOf, quantile } from './outlook';
@@ -30,13 +30,7 @@ const truth = madeUp(model.cells, seededRandom(21));
 const belief: Belief = believe(evidenceOf(truth, model.cells, shippedReference, 500, seededRandom(22)), model, truth.level);
 const known = (spec: GameSpec): Player => ({ entrant: entrantOfLevel(spec, truth.level, 'known'), belief });
 
-const rowOf = (spec: GameSpec, player: Player, games: number, seed: number) => {
-  const steps = playRow(spec, player, model, games, seed);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
-};
+const rowOf = (spec: GameSpec, player: Player, games: number, seed: number) => toTheEnd(playRow(spec, player, model, games, seed));
 const playable = LIBRARY.filter(({ spec }) => !spec.open);
 
 describe('goals', () => {
