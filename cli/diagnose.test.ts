@@ -28,7 +28,7 @@ const chip = ({ cells }: Answer) => cells.find((cell) => cell.shot_type === 'chi
 test('one player’s balls: every skill, the likeliest weakness first, and columns that nobody knows are named', () => {
   const answer = run(chips('Ada', 40, '05-01', 30), '--level', '12');
   expect(answer).toMatchObject({ player: 'Ada', level: 12, balls: 30, half_life_days: 60, as_of: '2026-05-01T10:00:00.000Z' });
-  expect(answer.cells).toHaveLength(68);
+  expect(answer.cells).toHaveLength(77);
   expect(answer.cells[0]).toBe(chip(answer));
   expect(answer.cells.reduce((sum, cell) => sum + cell.p_weakest3, 0)).toBeCloseTo(3, 2);
   expect(answer.ignored_columns).toEqual(['mood']);
@@ -53,8 +53,10 @@ test('old balls fade, or not; balls after the moment are not known yet', () => {
 });
 
 test.each([
-  [['--level', 'high'], '--level is a number.'],
-  [['--level', '90'], '--level is from -10 to 54.'],
+  [['--level', 'high'], '--level: Enter a level such as 18, or +2'],
+  [['--level', ''], '--level: Enter a level such as 18'],
+  [['--level', '0x10'], '--level: Enter a level such as 18'],
+  [['--level', '90'], '--level: Levels run from +10 to 54.'],
   [['--as-of', 'yesterday'], '--as-of is a day'],
   [['--half-life', 'long'], '--half-life is a number of days, or none.'],
   [['--speed', '9'], 'Usage: npm run -s inch -- diagnose'],

@@ -16,7 +16,7 @@ export function diagnose(args: readonly string[], read: (path: string) => string
   const model = modelOf(shippedReference);
   const diagnosis = diagnoseBy(model, believe(evidence, model, level), evidence, { level, mix: model.mix(level) });
   return {
-    ...diagnosisAnswer({ player, level, balls: evidence.balls, asOf, halfLifeDays }, diagnosis),
+    ...diagnosisAnswer({ player, level, balls: evidence.balls, silent: evidence.silent, asOf, halfLifeDays }, diagnosis),
     ...(ignored.length > 0 ? { ignored_columns: ignored } : {}),
   };
 }

@@ -57,6 +57,7 @@ export function forecast(args: readonly string[], read: (path: string) => string
     p50: round(outlook.p50),
     p90: round(outlook.p90),
     goal: game.goal,
+    not_done_chance: outlook.undone === null ? null : round(outlook.undone.chance),
     goal_chance: outlook.goalChance === null ? null : round(outlook.goalChance),
     suggested_goal: suggested && { goal: round(suggested.goal), chance: round(suggested.chance) },
     information_per_ball: round(informationOf(game, row, model)),

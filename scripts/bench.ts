@@ -16,7 +16,7 @@ import { cellsOf } from '@/core/skill/cells';
 import { fit } from '@/core/skill/fit';
 import { Judge } from '@/core/skill/judge';
 import { modelOf } from '@/core/skill/model';
-import { evidenceOf, madeUp } from '@/core/skill/players';
+import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { shippedReference } from '@/core/skill/reference';
@@ -104,6 +104,7 @@ function numbersDrawn(spec: GameSpec, seats: number, stepper: ReturnType<typeof 
 /** The skill model: a made-up player of all cells, fitted from nothing, and again after ten more balls. */
 const cells = cellsOf(shippedReference);
 const player = madeUp(cells, seededRandom(5));
+const hits = hitterOf(player, shippedReference, seededRandom(6));
 const prior = priorOf(cells, shippedReference, player.level);
 const square = Float64Array.from({ length: 84 * 84 }, (_, i) => (i % 85 === 0 ? 84 : 1 / (1 + (i % 7))));
 for (let i = 0; i < 84; i++) for (let j = 0; j < i; j++) square[j * 84 + i] = square[i * 84 + j]!;
@@ -114,8 +115,8 @@ const say = (what: string, ms: number) =>
 for (const balls of [1000, 10_000]) {
   // A player plays some of the cells: twenty-four off the green, and all putts.
   const some = cells.filter(({ shotType }, i) => shotType === 'putt' || i % 5 < 2).slice(-30);
-  const { groups } = evidenceOf(player, some, shippedReference, balls, seededRandom(balls));
-  const more = evidenceOf(player, some, shippedReference, 10, seededRandom(balls + 1)).groups;
+  const { groups } = evidenceOf(hits, some, shippedReference, balls, seededRandom(balls));
+  const more = evidenceOf(hits, some, shippedReference, 10, seededRandom(balls + 1)).groups;
   const fitted = fit(groups, prior);
   say(
     `${balls.toLocaleString('en')} balls, cold`,
@@ -126,7 +127,7 @@ for (const balls of [1000, 10_000]) {
     medianMs(() => fit([...groups, ...more], prior, fitted), 20),
   );
 }
-const everywhere = evidenceOf(player, cells, shippedReference, 10_000, seededRandom(3)).groups;
+const everywhere = evidenceOf(hits, cells, shippedReference, 10_000, seededRandom(3)).groups;
 say(
   '10,000 balls, all cells',
   medianMs(() => fit(everywhere, prior), 20),

@@ -10,7 +10,7 @@ import { seededRandom, type Random } from '@/core/math/random';
 import type { Cell } from '@/core/skill/cells';
 import { believe } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
-import { evidenceOf, madeUp } from '@/core/skill/players';
+import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
 import { shippedReference as reference } from '@/core/skill/reference';
 import type { PlayerTruth } from '@/core/skill/simulate';
 import { reallyHits } from '@/core/testing/later-game';
@@ -45,7 +45,7 @@ export function calibration(players: number, balls: number, seed: number): void 
   for (let p = 0; p < players; p++) {
     const random = seededRandom(seed * 100_003 + p);
     const truth = madeUp(model.cells, random);
-    const { groups } = evidenceOf(truth, someOf(model.cells, random), reference, balls, random);
+    const { groups } = evidenceOf(hitterOf(truth, reference, random), someOf(model.cells, random), reference, balls, random);
     const belief = believe({ groups }, model, truth.level);
     specs.forEach((spec, i) => {
       const row: Row = { key: '', entrant: plainEntrant('', truth.level), belief };
@@ -79,7 +79,7 @@ export function calibration(players: number, balls: number, seed: number): void 
 /** The cells that a made-up player plays: some off the green, and all putts. */
 export function someOf(cells: readonly Cell[], random: Random): Cell[] {
   const chosen = cells
-    .filter((cell) => cell.shotType !== 'putt')
+    .filter((cell) => cell.shotType !== 'putt' && cell.inRound)
     .map((cell) => ({ cell, at: random.uniform() }))
     .sort((a, b) => a.at - b.at)
     .slice(0, CELLS)

@@ -212,8 +212,8 @@ describe('a squad', () => {
 
   test('who is weak at the same could practise together, who needs fewest strokes could help', () => {
     const squad = squadTable(model.cells, [
-      member('Aoife', chips(25)),
-      member('Bo', chips(28)),
+      member('Aoife', chips(40)),
+      member('Bo', chips(44)),
       member('Cleo', chips(2)),
       member('Dag', []),
     ]);
@@ -241,7 +241,7 @@ describe('a squad', () => {
   test('several cells together are the sum of their draws by weight', () => {
     const lost = [Float64Array.from([1, 2]), Float64Array.from([10, 20]), Float64Array.from([5, 5])];
     expect([...together(lost, [0, 1], [2, 0.5, 9])]).toEqual([7, 14]);
-    expect(kindsOf(model.cells).flatMap(({ cells }) => cells)).toHaveLength(68);
+    expect(kindsOf(model.cells).flatMap(({ cells }) => cells)).toHaveLength(model.cells.length);
   });
 });
 

@@ -32,7 +32,7 @@ function skillsAt(model: SkillModel, { level, draws }: Belief, distanceM: number
 
 /** The fitted curve of the make rate, from 2 to 60 ft. */
 export function makeCurve(model: SkillModel, belief: Belief, level: number): MakePoint[] {
-  const of = referencePutting(model.reference.clamp(level));
+  const of = referencePutting(level);
   const feet = [2, 3, 4, 5, 6, 7, 8, 10, 12, 15, 18, 22, 27, 33, 40, 50, FARTHEST_FT];
   return feet.map((ft) => {
     const rates = skillsAt(model, belief, ft * METRES_PER.ft).map((skill) => makeRate(skill, ft));
@@ -72,7 +72,7 @@ export type Spread80 = { mean: number; interval80: [number, number]; level: numb
 /** How wide a player's putts spread in direction and in length, over all distances. */
 export function puttingSkills(model: SkillModel, { level: own, draws }: Belief, level: number): { line: Spread80; pace: Spread80 } {
   const { putting, bands } = model.prior(own);
-  const of = referencePutting(model.reference.clamp(level));
+  const of = referencePutting(level);
   const degrees = 180 / Math.PI;
   const line = rankOfValues(Float64Array.from(draws, ({ rest }) => putting.angle * Math.exp(rest[1]!) * degrees));
   const pace = rankOfValues(Float64Array.from(draws, ({ rest }) => putting.distance * Math.exp(rest[2 + bands]!)));

@@ -32,7 +32,7 @@ export function weakestOf(diagnosis: { findings: readonly Finding[]; lost: Lost 
   const { findings } = diagnosis;
   const weights = findings.map((finding) => (per === 'shot' ? 1 : finding.uses));
   const order = findings
-    .map((_, i) => i)
+    .flatMap(({ ranked }, i) => (ranked ? [i] : []))
     .sort((a, b) => {
       const [one, other] = [rankOf(findings[a]!, per), rankOf(findings[b]!, per)];
       return other.weakest3 - one.weakest3 || other.mean - one.mean;

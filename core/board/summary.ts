@@ -12,6 +12,10 @@ const MANY = 4;
 /** A cell that was not practised for so long is neglected. */
 export const NEGLECTED_DAYS = 28;
 
+/** Less than this is no headline: strokes a shot and a round, and how sure it is to be among the three weakest. */
+const LEAST = { shot: 0.03, round: 0.05 } as const;
+const LEAST_SURE = 0.1;
+
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 const a = (per: Per) => (per === 'round' ? 'a round' : 'a shot');
 
@@ -37,6 +41,10 @@ function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, aga
   if (!weakest) return `Nothing is likelier to lose strokes than to gain them against ${against}.`;
   const first = findings[weakest.first]!;
   const { mean, weakest3 } = rankOf(first, per);
+  if (mean < LEAST[per] || weakest3 < LEAST_SURE) {
+    const likeliest = [weakest.first, ...weakest.near].slice(0, 2).map((i) => sayCell(findings[i]!));
+    return `Nothing stands out against ${against} yet; likeliest to cost most: ${listed(likeliest)}.`;
+  }
   const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
   const unknown =
     weakest.unknown.length === 0 ? '' : `; ${counted(weakest.unknown.length, 'kind')} of shot never played could cost as much`;
@@ -54,7 +62,7 @@ function sayBest(findings: readonly Finding[], per: Per, against: string): strin
   const practised = findings.filter((finding) => finding.balls > 0 && finding.uses > 0);
   const sure = practised.filter((finding) => rankOf(finding, per).interval80[1] < 0);
   const best = (sure.length > 0 ? sure : practised).toSorted((x, y) => rankOf(x, per).mean - rankOf(y, per).mean)[0];
-  if (!best || rankOf(best, per).mean >= 0) return `Nothing practised gains on ${against} yet.`;
+  if (!best || -rankOf(best, per).mean < LEAST[per]) return `Nothing practised clearly gains on ${against} yet.`;
   const gains = `${signed(-rankOf(best, per).mean)} ${a(per)} gained on ${against}`;
   return sure.length > 0 ? `Best: ${sayCell(best)}, ${gains}.` : `Best, but not surely: ${sayCell(best)}, ${gains}.`;
 }
@@ -80,6 +88,15 @@ function sayNext(diagnosis: Diagnosis, weakest: Weakest | null, per: Per): strin
 function roundly(balls: number): number {
   const step = balls < 10 ? 1 : balls < 100 ? 5 : 10;
   return Math.ceil(balls / step) * step;
+}
+
+/** Balls that count for nothing on a board, and why; empty where there are none. */
+export function saySilent(silent: number, noPlace: number): string {
+  const parts = [
+    silent > 0 ? `${counted(silent, 'ball')} ${silent === 1 ? 'says' : 'say'} nothing: no distance, ring or strokes.` : '',
+    noPlace > 0 ? `${counted(noPlace, 'ball')} ${noPlace === 1 ? 'is of a shot' : 'are of shots'} that the reference doesn’t know.` : '',
+  ];
+  return parts.filter(Boolean).join(' ');
 }
 
 /** Cells that come up in rounds and were not practised for weeks, or never, the most used first. */

@@ -112,6 +112,7 @@ export function seatOf(
       side: rules.goodSide,
       offGreen: rules.offGreenCost !== null,
       zoneM: scoring.scheme === 'landing_zone' ? scoring.sizeM : 1,
+      strip: scoring.scheme === 'landing_zone' && scoring.shape === 'strip',
     },
     random,
   );

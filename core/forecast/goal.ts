@@ -1,7 +1,7 @@
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import type { Played } from './games';
-import { chanceOf, quantile } from './outlook';
+import { chanceOf, lastDone, quantile } from './outlook';
 
 /** How likely a goal should be that is worth trying for, where nobody says otherwise. */
 export const WANTED_CHANCE = 0.4;
@@ -32,5 +32,7 @@ function candidates(game: GameSpec, played: Played, wanted: number, stepM: numbe
     const steps = Math.round(quantile(Float64Array.from(scores).sort(), wanted) / stepM);
     return [steps - 1, steps, steps + 1].filter((n) => n > 0).map((n) => Math.round(n * stepM * 1e4) / 1e4);
   }
-  return [...new Set(scores)].filter((score) => score >= 0).sort((a, b) => a - b);
+  // Who meets a goal has done what the game asks for.
+  const most = lastDone(game) ?? Infinity;
+  return [...new Set(scores)].filter((score) => score >= 0 && score <= most).sort((a, b) => a - b);
 }

@@ -1,3 +1,4 @@
+import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import type { Played } from './games';
@@ -12,6 +13,8 @@ export type Outlook = {
   p90: number;
   /** The chance of meeting the goal; null where the game has none. */
   goalChance: number | null;
+  /** In games that count what it took: the worst score of those that got there, and the chance of not getting there; else null. */
+  undone: { beyond: number; chance: number } | null;
 };
 
 /**
@@ -33,7 +36,19 @@ export function outlookOf(game: GameSpec, played: Played, seat = 0): Outlook {
     p50: quantile(sorted, 0.5),
     p90: quantile(sorted, 0.9),
     goalChance: game.goal === null ? null : chanceOf(game, played, game.goal, seat),
+    undone: undoneIn(game, sorted),
   };
+}
+
+function undoneIn(game: GameSpec, sorted: Float64Array): Outlook['undone'] {
+  const beyond = lastDone(game);
+  if (beyond === null) return null;
+  return { beyond, chance: sorted.filter((score) => score > beyond).length / sorted.length };
+}
+
+/** The worst score with which a game was done; null where any score is one. */
+export function lastDone(game: GameSpec): number | null {
+  return schemeOf(game.scoring).lastDone?.(phasesOf(game).at(-1)!) ?? null;
 }
 
 /** The chance of a score that is at least as good as `goal`; a perfect round that ends a game reaches any. */

@@ -2,11 +2,12 @@ import type { Side } from '../game/rules';
 import type { BallSource } from '../game/compile';
 import type { KernelBall, Seen } from '../game/scoring/scheme';
 import type { Normals } from '../math/normals';
-import { swiftExp } from '../math/swift-exp';
-import { LANDING_SHARE } from '../skill/likelihood';
+import { normalCdf } from '../math/normal';
+import { LANDED, ownLanding } from '../skill/landing';
 import type { Draw } from '../skill/posterior';
-import { LOG_SPREAD, type Prior } from '../skill/prior';
+import type { Prior } from '../skill/prior';
 import { dropsWithin, OVER_FT, TOLERANCE_FT } from '../skill/putting';
+import { insideShare, steepness, STOPS, stopsOf, zOf } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
 import type { Spot } from './spots';
@@ -15,8 +16,8 @@ import type { Spot } from './spots';
 export const FORM_SD = 0.1;
 /** On which side of the hole balls from off the green stop. A judgement: more come up short than long. */
 export const SHARE_ON: Readonly<Record<Side, number>> = { long: 0.44, short: 0.56, left: 0.5, right: 0.5 };
-/** How far landing where it should and finishing near the hole go together: a correlation. A judgement. */
-const LANDED_AND_NEAR = 0.5;
+/** How far landing where it should and finishing near the hole go together, as a correlation: the more, the nearer the spot is to the hole. A judgement. */
+const together = (share: number) => Math.min(0.9, 0.8 * share);
 /** More strokes than that nobody takes from a green. */
 const MOST_PUTTS = 12;
 
@@ -27,8 +28,9 @@ export type Wanted = {
   side: Side | null;
   /** Whether it matters that a ball stays off the green. */
   offGreen: boolean;
-  /** How far from its middle a landing zone reaches, in metres. */
+  /** How far from its middle a landing zone reaches, in metres; and whether it lies right across the line of play. */
   zoneM: number;
+  strip: boolean;
 };
 
 /** Distances at which a draw's putting is kept at hand, log-spaced: between them it is read linearly. */
@@ -47,20 +49,27 @@ export class Shooter implements BallSource {
   private readonly landed: boolean;
   private readonly executed: boolean;
   private readonly zoneM: number;
+  private readonly lands: (typeof LANDED)[keyof typeof LANDED];
   private readonly isPutt: Uint8Array;
-  /** ln of the distance under which a ball is holed, in metres. */
-  private readonly cap: Float64Array;
   private readonly feet: Float64Array;
-  /** ln of what the draw leaves in the middle, in metres; and the same today. */
+  private readonly distance: Float64Array;
+  /** ln of what half of the draw's balls stop inside, in metres; the same in metres today, how many are holed, and how far they land from the spot. */
   private readonly centre: Float64Array;
   private readonly today: Float64Array;
+  private readonly holes: Float64Array;
+  /** As many places as balls stop at, over how many are not. */
+  private readonly others: Float64Array;
+  private readonly landing: Float64Array;
   /** Spreads of direction and length of the draw's putts: from each spot, and at each distance kept at hand. */
   private readonly angle: Float64Array;
   private readonly length: Float64Array;
   private readonly nodeBands: readonly Float64Array[];
   private readonly nodeAngle = new Float64Array(NODES);
   private readonly nodeLength = new Float64Array(NODES);
-  private spread = 0.5;
+  private steep = 2;
+  private stops: Float32Array;
+  private readonly anywhere: number;
+  private ownLanding = 0;
   private wider = 0.5;
   private executes = 0.5;
   /** How far from where it should the last ball landed, in metres, where that is wanted. */
@@ -80,15 +89,14 @@ export class Shooter implements BallSource {
     this.landed = wanted.seen.includes('landed');
     this.executed = wanted.seen.includes('executed');
     this.zoneM = wanted.zoneM;
+    this.lands = LANDED[wanted.strip ? 'along' : 'circle'];
     this.isPutt = Uint8Array.from(spots, (spot) => (spot.putt ? 1 : 0));
-    this.cap = Float64Array.from(spots, (spot) => (spot.putt ? 0 : spot.logCap));
     this.feet = Float64Array.from(spots, (spot) => (spot.putt ? spot.ft : 0));
-    [this.centre, this.today, this.angle, this.length] = [0, 1, 2, 3].map(() => new Float64Array(spots.length)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
+    this.distance = Float64Array.from(spots, (spot) => (spot.putt ? 0 : spot.distanceM));
+    const fresh = () => new Float64Array(spots.length);
+    [this.centre, this.today, this.holes, this.others, this.landing] = [fresh(), fresh(), fresh(), fresh(), fresh()];
+    [this.angle, this.length] = [fresh(), fresh()];
+    ({ stops: this.stops, anywhere: this.anywhere } = stopsOf(0));
     this.nodeBands = Array.from({ length: NODES }, (_, i) => prior.bandsAt(FROM_FT * Math.exp(i * NODE_STEP) * METRES_PER.ft));
   }
 
@@ -98,7 +106,9 @@ export class Shooter implements BallSource {
    */
   be({ delta, rest }: Draw, executes: number): void {
     const { putting, bands } = this.prior;
-    this.spread = Math.exp(LOG_SPREAD + rest[0]!);
+    this.steep = steepness(rest[0]!);
+    this.stops = stopsOf(rest[0]!).stops;
+    this.ownLanding = rest.at(-1)!;
     this.executes = executes;
     this.spots.forEach((spot, at) => {
       if (spot.putt) {
@@ -115,7 +125,15 @@ export class Shooter implements BallSource {
 
   /** A new game on a new day: its form, as an addition to the logarithm of what is left and of how far putts start off line. */
   day(form: number): void {
-    for (let at = 0; at < this.today.length; at++) this.today[at] = this.centre[at]! + form;
+    for (let at = 0; at < this.today.length; at++) {
+      const spot = this.spots[at]!;
+      if (spot.putt) continue;
+      const centre = this.centre[at]! + form;
+      this.today[at] = Math.exp(centre);
+      this.holes[at] = insideShare(this.steep * (spot.logCap - centre));
+      this.others[at] = STOPS / (1 - this.holes[at]!);
+      if (this.landed) this.landing[at] = spot.landing * Math.exp(centre + this.lands.nearer + ownLanding(spot.landing) * this.ownLanding);
+    }
     this.wider = Math.exp(form);
   }
 
@@ -126,20 +144,30 @@ export class Shooter implements BallSource {
       ball.leftM = ball.holed ? 0 : this.stopFt * METRES_PER.ft;
       if (this.side !== null) ball.goodSide = this.stoppedOn(this.side);
     } else {
-      const z = this.random.normal();
-      const logLeft = this.today[at]! + this.spread * z;
-      ball.holed = logLeft < this.cap[at]!;
-      ball.leftM = swiftExp(logLeft);
+      const drawn = this.landed ? this.land(at) : this.random.share();
+      const holed = this.holes[at]!;
+      ball.holed = drawn < holed;
+      if (ball.holed) ball.leftM = 0;
+      else {
+        const stop = ((drawn - holed) * this.others[at]!) | 0;
+        ball.leftM = this.stops[stop]! * (stop < this.anywhere ? this.distance[at]! : this.today[at]!);
+      }
       if (this.side !== null) ball.goodSide = this.random.uniform() < SHARE_ON[this.side];
       if (this.offGreen) ball.onGreen = this.random.uniform() >= offGreenChance(ball.leftM);
-      if (this.landed) {
-        const error = LANDED_AND_NEAR * z + Math.sqrt(1 - LANDED_AND_NEAR ** 2) * this.random.normal();
-        this.landedM = LANDING_SHARE * swiftExp(this.today[at]! + this.spread * error);
-        ball.landed = this.landedM <= this.zoneM;
-      }
+      if (this.landed) ball.landed = this.landedM <= this.zoneM;
     }
     if (this.strokes) ball.strokes = ball.holed ? 1 : 1 + this.putts(ball.leftM / METRES_PER.ft);
     if (this.executed) ball.executed = this.random.uniform() < this.executes;
+  }
+
+  /** Lands a ball, and says which of the finishes it goes on to: of all, in order, the share that lies nearer. */
+  private land(at: number): number {
+    const spot = this.spots[at]!;
+    const ties = spot.putt ? 0 : together(spot.landing);
+    const near = this.random.normal();
+    const error = normalCdf(ties * near + Math.sqrt(1 - ties * ties) * this.random.normal());
+    this.landedM = this.landing[at]! * Math.exp(zOf(error) / this.lands.steepness);
+    return normalCdf(near);
   }
 
   /** Rolls a putt: whether it drops. Where it stops otherwise is kept. */

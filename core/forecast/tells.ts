@@ -14,7 +14,7 @@ import { afterMiss } from '../skill/putters';
 import { makeRate } from '../skill/putting';
 import { METRES_PER } from '../units/length';
 import type { Player } from './games';
-import { playedAs, spotOf } from './spots';
+import { spotOf } from './spots';
 
 /*
  * How much a game tells about a player's skill: information per ball, against a ball whose distance left is taped. Of
@@ -71,7 +71,7 @@ export function tellsOf(game: GameSpec, { entrant, belief }: Player, model: Skil
 }
 
 /** What can be said of a ball, as balls of which just that is known. */
-type Said = Pick<Ball, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'strokes' | 'landed' | 'zoneM' | 'measured'>;
+type Said = Pick<Ball, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'strokes' | 'landed' | 'executed' | 'zone' | 'measured'>;
 const NOTHING: Said = {
   holed: false,
   leftM: null,
@@ -79,7 +79,8 @@ const NOTHING: Said = {
   leftMaxM: null,
   strokes: null,
   landed: null,
-  zoneM: null,
+  executed: null,
+  zone: null,
   measured: 'ring',
 };
 
@@ -90,10 +91,10 @@ function answersAt(game: GameSpec, station: Station): Said[] {
   const keys = scheme.asks(phasesOf(game).at(-1)!, station);
   const far = keys.find((key) => key.text === 'outside');
   if (far && scheme.takesDistance(scoring)) return measured(station, far.edgeM!);
-  const zoneM = scoring.scheme === 'landing_zone' ? scoring.sizeM : null;
-  return keys.map(({ result: { holed, leftM, leftMinM, leftMaxM, strokes = null, landed = null } }: AnswerKey) => ({
+  const zone = scoring.scheme === 'landing_zone' ? { sizeM: scoring.sizeM, spotM: station.carryM, strip: scoring.shape === 'strip' } : null;
+  return keys.map(({ result: { holed, leftM, leftMinM, leftMaxM, strokes = null, landed = null, executed = null } }: AnswerKey) => ({
     ...NOTHING,
-    ...{ holed, leftM, leftMinM, leftMaxM, strokes, landed, zoneM },
+    ...{ holed, leftM, leftMinM, leftMaxM, strokes, landed, executed, zone },
   }));
 }
 
@@ -113,13 +114,15 @@ function measured(station: Station, farM: number): Said[] {
 }
 
 /** An ordinary ball at a hole. */
-const ORDINARY: Pick<Ball, 'counts' | 'target' | 'penalty' | 'finish' | 'nBalls' | 'sumLeftM'> = {
+const ORDINARY: Pick<Ball, 'counts' | 'target' | 'penalty' | 'finish' | 'nBalls' | 'sumLeftM' | 'landingErrorM' | 'carryM'> = {
   counts: 'ordinary',
   target: 'hole',
   penalty: 0,
   finish: null,
   nBalls: 1,
   sumLeftM: null,
+  landingErrorM: null,
+  carryM: null,
 };
 
 /** What balls from a station tell: of each list of answers, by how much a first ball narrows the expected strokes. */
@@ -158,8 +161,7 @@ function asPlayed(
   cell: number | null,
   prior: Prior,
 ): Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'distanceM'> {
-  const { surface, sit, stance, distanceM } = station;
-  const shotType = cell === null ? station.shotType : playedAs(station);
+  const { shotType, surface, sit, stance, distanceM } = station;
   const band = cell === null ? null : prior.cells[cell]!.band;
   const lo = band ? band.min * METRES_PER[band.unit] : 0;
   const hi = band?.max ? band.max * METRES_PER[band.unit] - 0.01 : Infinity;

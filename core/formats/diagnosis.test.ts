@@ -2,11 +2,13 @@ import { cellsOf } from '../skill/cells';
 import { shippedReference } from '../skill/reference';
 import { METRES_PER } from '../units/length';
 import { readReferenceTable, writeReferenceTable } from './reference-table';
-import { readShotTable } from './shot-table';
-import { shotsOfTable } from './shot-rows';
+import { eachShot, type TableShot } from './shot-rows';
 
 const cells = cellsOf(shippedReference);
-const table = (...lines: string[]) => shotsOfTable(readShotTable(lines.join('\n')).rows);
+const table = (...lines: string[]) => {
+  const shots: TableShot[] = [];
+  return { shots, ...eachShot(lines.join('\n'), (shot) => shots.push(shot)) };
+};
 const HEAD =
   'shot_type,surface,distance_yd,left_ft,left_min_ft,left_max_ft,holed,strokes,penalty,n_balls,sum_left_ft,zone_ft,landed,played_at,counts';
 
@@ -34,10 +36,12 @@ test('rows become balls, with everything that the model reads', () => {
     ],
   );
   expect(shots[4]!.shot).toMatchObject({ nBalls: 4, sumLeftM: 9.7536 });
-  expect(shots[5]!.zoneM).toBeCloseTo(6 * METRES_PER.ft, 10);
+  expect(shots[5]!.zone!.sizeM).toBeCloseTo(6 * METRES_PER.ft, 10);
   expect(shots[6]!.shot).toMatchObject({ counts: 'rehit', strokes: 3, penalty: 1 });
   // Rows without a moment were played with the last that has one.
-  expect(new Set(shots.map(({ shot }) => Date.parse(shot.playedAt)))).toEqual(new Set([Date.parse('2026-05-01T10:00:00Z')]));
+  expect(shots.filter(({ dated }) => dated).map(({ shot }) => Date.parse(shot.playedAt))).toEqual(
+    shots.filter(({ dated }) => dated).map(() => Date.parse('2026-05-01T10:00:00Z')),
+  );
 });
 
 test.each([

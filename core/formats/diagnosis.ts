@@ -1,3 +1,4 @@
+import { sayLevel } from '../golf/level';
 import type { Diagnosis } from '../skill/diagnose';
 import { summaryOf } from '../board/summary';
 
@@ -9,24 +10,28 @@ export function diagnosisAnswer(
     player,
     level,
     balls,
+    silent,
     asOf,
     halfLifeDays,
-  }: { player: string; level: number; balls: number; asOf: Date | null; halfLifeDays: number | null },
+  }: { player: string; level: number; balls: number; silent: number; asOf: Date | null; halfLifeDays: number | null },
   diagnosis: Diagnosis,
 ) {
   const say = (per: 'shot' | 'round') =>
-    Object.values(summaryOf(diagnosis, per, `level ${level}`, balls))
+    Object.values(summaryOf(diagnosis, per, `level ${sayLevel(level)}`, balls))
       .filter(Boolean)
       .join(' ');
   return {
     player,
     level,
     balls,
+    says_nothing: silent,
+    no_place: diagnosis.noPlace,
     as_of: asOf?.toISOString() ?? null,
     half_life_days: halfLifeDays,
     summary: say('shot'),
     summary_per_round: say('round'),
     cells: diagnosis.findings
+      .filter(({ ranked }) => ranked)
       .map((finding) => ({
         shot_type: finding.shotType,
         surface: finding.surface,

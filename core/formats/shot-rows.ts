@@ -1,8 +1,9 @@
 import { longestM } from '../golf/bands';
 import { say, SURFACES_OF } from '../golf/words';
 import { shotRecordSchema, type Shot } from '../shot/shot';
+import type { Zone } from '../skill/groups';
 import { METRES_PER, snap } from '../units/length';
-import { leftOf, type ShotTableRow, type TableProblem } from './shot-table';
+import { eachRow, leftOf, type ShotTableRow, type TableProblem } from './shot-table';
 
 const idOf = (n: number) => `00000000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;
 /** When nothing in a table says when it was played. */
@@ -22,80 +23,86 @@ const COLUMN_OF: Readonly<Record<string, string>> = {
   carryM: 'carry_yd',
 };
 
-/** A ball of a table, with the line it stands in, whose it is and the landing zone it was played at, in metres. */
-export type TableShot = { line: number; player: string; shot: Shot; zoneM: number | null };
+/**
+ * A ball of a table, with the line it stands in, whose it is, the landing zone it was played at, whether anything was said of how it
+ * ended, and whether of when it was played.
+ */
+export type TableShot = { line: number; player: string; shot: Shot; zone: Zone | null; said: boolean; dated: boolean };
 
 /**
- * The rows of a table as balls, whatever game they were played in. The same schema guards them that guards every ball;
- * rows without a moment count as played with the last that has one.
+ * The balls of a table one by one, whatever game they were played in. The same schema guards them that guards every ball.
  */
-export function shotsOfTable(rows: readonly ShotTableRow[]): { shots: TableShot[]; problems: TableProblem[] } {
-  const players = [...new Set(rows.map((row) => row.player ?? ''))];
-  const last = rows.flatMap(({ played_at }) => (played_at ? [Date.parse(played_at)] : [])).reduce((a, b) => Math.max(a, b), -Infinity);
-  const undated = Number.isFinite(last) ? new Date(last).toISOString() : SOME_DAY;
-  const shots: TableShot[] = [];
+export function eachShot(csv: string, take: (ball: TableShot) => void): { problems: TableProblem[]; ignored: string[] } {
+  const players = new Map<string, string>();
   const problems: TableProblem[] = [];
-  for (const row of rows) {
-    const { line } = row;
-    const refuse = (column: string, message: string) => problems.push({ line, column, message });
-    const distances = [
-      row.distance_m,
-      row.distance_ft === undefined ? undefined : row.distance_ft * METRES_PER.ft,
-      row.distance_yd === undefined ? undefined : row.distance_yd * METRES_PER.yd,
-    ].filter((metres) => metres !== undefined);
-    const { shot_type: shotType } = row;
-    const surface = row.surface ?? (shotType === 'putt' ? 'green' : shotType === 'bunker' ? 'sand' : undefined);
-    if (!shotType) refuse('shot_type', 'shot_type is missing: which shot was it?');
-    else if (!surface) refuse('surface', 'surface is missing: from where was it played?');
-    else if (!SURFACES_OF[shotType].includes(surface)) refuse('surface', `a ${say(shotType)} is not played from ${say(surface)}`);
-    else if (distances.length !== 1)
-      refuse(
-        'distance_m',
-        distances.length === 0 ? 'the distance is missing: distance_ft, distance_yd or distance_m' : 'more than one distance is given',
-      );
-    else if (distances[0]! > longestM(shotType) + 1e-6)
-      refuse('distance_m', `no ${say(shotType)} is played from ${Math.round(distances[0]!)} m`);
-    else {
-      const player = row.player ?? '';
-      const parsed = shotRecordSchema.safeParse(factsOf(row, shotType, surface, distances[0]!, idOf(1 + players.indexOf(player)), undated));
-      if (!parsed.success) {
-        for (const { path, message, code } of parsed.error.issues) {
-          const column = COLUMN_OF[String(path[0])] ?? String(path[0] ?? '');
-          refuse(
-            column,
-            code === 'too_big' ? `${column} is more than can be` : code === 'too_small' ? `${column} is less than can be` : message,
-          );
-        }
-      } else if (row.holed && (row.strokes ?? 1) > 1) refuse('strokes', 'a holed ball took one stroke');
-      else
-        shots.push({
-          line,
-          player,
-          shot: { ...parsed.data, shotId: idOf(1e6 + line) },
-          zoneM: row.zone_ft === undefined ? null : row.zone_ft * METRES_PER.ft,
-        });
-    }
-  }
-  return { shots, problems };
+  const table = eachRow(csv, (row) => {
+    const player = row.player ?? '';
+    let playerId = players.get(player);
+    if (!playerId) players.set(player, (playerId = idOf(1 + players.size)));
+    const shot = shotOf(row, playerId, (column, message) => problems.push({ line: row.line, column, message }));
+    if (shot) take(shot);
+  });
+  return { problems: [...table.problems, ...problems].sort((a, b) => a.line - b.line), ignored: table.ignored };
 }
 
-function factsOf(
-  row: ShotTableRow,
-  shotType: Shot['shotType'],
-  surface: Shot['surface'],
-  distanceM: number,
-  playerId: string,
-  undated: string,
-) {
+/** A row as a ball; null where it is refused. */
+function shotOf(row: ShotTableRow, playerId: string, refuse: (column: string, message: string) => void): TableShot | null {
+  const { line, shot_type: shotType } = row;
+  const no = (column: string, message: string) => {
+    refuse(column, message);
+    return null;
+  };
+  if (!shotType) return no('shot_type', 'shot_type is missing: which shot was it?');
+  const surface = row.surface ?? (shotType === 'putt' ? 'green' : shotType === 'bunker' ? 'sand' : undefined);
+  if (!surface) return no('surface', 'surface is missing: from where was it played?');
+  if (!SURFACES_OF[shotType].includes(surface)) return no('surface', `a ${say(shotType)} is not played from ${say(surface)}`);
+  const [distanceM, ...others] = [row.distance_m, inMetres(row.distance_ft, 'ft'), inMetres(row.distance_yd, 'yd')].filter(
+    (metres) => metres !== undefined,
+  );
+  if (distanceM === undefined) return no('distance_m', 'the distance is missing: distance_ft, distance_yd or distance_m');
+  if (others.length > 0) return no('distance_m', 'more than one distance is given');
+  if (distanceM > longestM(shotType) + 1e-6) return no('distance_m', `no ${say(shotType)} is played from ${Math.round(distanceM)} m`);
+  const parsed = shotRecordSchema.safeParse(factsOf(row, shotType, surface, distanceM, playerId));
+  if (!parsed.success) {
+    for (const { path, message, code } of parsed.error.issues) {
+      const column = COLUMN_OF[String(path[0])] ?? String(path[0] ?? '');
+      refuse(
+        column,
+        code === 'too_big' ? `${column} is more than can be` : code === 'too_small' ? `${column} is less than can be` : message,
+      );
+    }
+    return null;
+  }
+  if (row.holed && (row.strokes ?? 1) > 1) return no('strokes', 'a holed ball took one stroke');
+  return {
+    line,
+    player: row.player ?? '',
+    shot: Object.assign(parsed.data, { shotId: idOf(1e6 + line) }),
+    zone: row.zone_ft === undefined ? null : { sizeM: row.zone_ft * METRES_PER.ft, spotM: null, strip: false },
+    said: row.holed !== undefined || saysHow(parsed.data),
+    dated: row.played_at !== undefined,
+  };
+}
+
+const inMetres = (value: number | undefined, unit: 'ft' | 'yd') => (value === undefined ? undefined : value * METRES_PER[unit]);
+
+/** Whether anything but “not holed” is known of where a ball went. */
+function saysHow({ leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM }: Omit<Shot, 'shotId'>): boolean {
+  return [leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM].some((value) => value !== null);
+}
+
+function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['surface'], distanceM: number, playerId: string) {
   const left = leftOf(row);
   const carry =
     row.carry_m ??
     (row.carry_yd !== undefined ? row.carry_yd * METRES_PER.yd : row.carry_ft !== undefined ? row.carry_ft * METRES_PER.ft : null);
   const feet = (value: number | undefined) => (value === undefined ? null : snap(value * METRES_PER.ft));
   return {
-    ...left,
+    holed: left.holed,
     // A holed ball with something left contradicts itself; the schema says so.
-    ...(row.holed && (row.left_ft ?? row.left_m ?? 0) > 0 ? { leftM: feet(row.left_ft) ?? row.left_m! } : {}),
+    leftM: row.holed && (row.left_ft ?? row.left_m ?? 0) > 0 ? (feet(row.left_ft) ?? row.left_m!) : left.leftM,
+    leftMinM: left.leftMinM,
+    leftMaxM: left.leftMaxM,
     playerId,
     sessionId: idOf(0),
     phase: (row.phase ?? 1) - 1,
@@ -132,6 +139,6 @@ function factsOf(
     stimpFt: row.stimp_ft ?? null,
     firmness: row.firmness ?? null,
     note: row.note ?? null,
-    playedAt: row.played_at ?? undated,
+    playedAt: row.played_at ?? SOME_DAY,
   };
 }

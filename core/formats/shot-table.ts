@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { decimal } from '../golf/decimal';
 import {
   COUNTS,
   FINISHES,
@@ -23,8 +24,17 @@ import { METRES_PER, snap } from '../units/length';
 const blank = (value: unknown) =>
   typeof value === 'string' && value.trim() === '' ? undefined : typeof value === 'string' ? value.trim() : value;
 const optional = <T extends z.ZodType>(schema: T) => z.preprocess(blank, schema.optional());
-const number = z.coerce.number({ error: 'is not a number' });
-const count = z.coerce.number({ error: 'is not a number' }).int('is not a whole number');
+/** A number as people write it, a comma in it too; then what it has to be. */
+const number = (schema: z.ZodType<number, number> = z.number()) =>
+  z
+    .string()
+    .transform(decimal)
+    .pipe(z.number({ error: 'is not a number' }))
+    .pipe(schema);
+const positive = number(z.number().gt(0, 'must be more than nothing'));
+const notNegative = number(z.number().min(0, 'is negative'));
+const count = (least = -Infinity, tooLow = '', most = Infinity, tooHigh = '') =>
+  number(z.number().refine(Number.isInteger, 'is not a whole number').min(least, tooLow).max(most, tooHigh));
 const word = <const T extends readonly [string, ...string[]]>(values: T) => z.enum(values, { error: `is none of ${values.join(', ')}` });
 const yesNo = z.stringbool({ truthy: ['true', 'yes', '1'], falsy: ['false', 'no', '0'], error: 'is neither true nor false' });
 
@@ -35,11 +45,11 @@ const rowSchema = z.object({
   session: optional(z.string().max(120)),
   session_id: optional(z.string().max(120)),
   game: optional(z.string().max(120)),
-  game_version: optional(count),
+  game_version: optional(count()),
   station: optional(z.string().max(40)),
-  ball: optional(count.min(1, 'counts from 1')),
-  turn: optional(count.min(1, 'counts from 1')),
-  phase: optional(count.min(1, 'counts from 1')),
+  ball: optional(count(1, 'counts from 1')),
+  turn: optional(count(1, 'counts from 1')),
+  phase: optional(count(1, 'counts from 1')),
   shot_type: optional(shotTypeSchema),
   surface: optional(surfaceSchema),
   sit: optional(word(SITS)),
@@ -49,35 +59,35 @@ const rowSchema = z.object({
   swing_width: optional(word(SWING_WIDTHS)),
   swing_mark: optional(z.string().max(40)),
   club: optional(z.string().max(20)),
-  distance_ft: optional(number.gt(0, 'must be more than nothing')),
-  distance_yd: optional(number.gt(0, 'must be more than nothing')),
-  distance_m: optional(number.gt(0, 'must be more than nothing')),
+  distance_ft: optional(positive),
+  distance_yd: optional(positive),
+  distance_m: optional(positive),
   holed: optional(yesNo),
-  left_ft: optional(number.min(0, 'is negative')),
-  left_m: optional(number.min(0, 'is negative')),
-  left_min_ft: optional(number.min(0, 'is negative')),
-  left_max_ft: optional(number.min(0, 'is negative')),
-  bearing_deg: optional(number.min(0, 'is negative').lt(360, 'is 360 or more')),
-  strokes: optional(count.min(1, 'is less than one').max(20, 'is more than 20')),
-  penalty: optional(count.min(0, 'is negative').max(4, 'is more than 4')),
+  left_ft: optional(notNegative),
+  left_m: optional(notNegative),
+  left_min_ft: optional(notNegative),
+  left_max_ft: optional(notNegative),
+  bearing_deg: optional(number(z.number().min(0, 'is negative').lt(360, 'is 360 or more'))),
+  strokes: optional(count(1, 'is less than one', 20, 'is more than 20')),
+  penalty: optional(count(0, 'is negative', 4, 'is more than 4')),
   finish: optional(word(FINISHES)),
   landed: optional(yesNo),
   executed: optional(yesNo),
-  carry_ft: optional(number.min(0, 'is negative')),
-  carry_yd: optional(number.min(0, 'is negative')),
-  carry_m: optional(number.min(0, 'is negative')),
-  landing_error_ft: optional(number),
-  intended_yd: optional(number.min(0, 'is negative')),
+  carry_ft: optional(notNegative),
+  carry_yd: optional(notNegative),
+  carry_m: optional(notNegative),
+  landing_error_ft: optional(number()),
+  intended_yd: optional(notNegative),
   mishit: optional(word(MISHITS)),
   counts: optional(word(COUNTS)),
   measured: optional(word(MEASURES)),
   wind: optional(z.string().max(40)),
   note: optional(z.string().max(500)),
   target: optional(word(['hole', 'peg'])),
-  zone_ft: optional(number.gt(0, 'must be more than nothing')),
-  n_balls: optional(count.min(1, 'is less than one').max(60, 'is more than 60')),
-  sum_left_ft: optional(number.min(0, 'is negative')),
-  stimp_ft: optional(number),
+  zone_ft: optional(positive),
+  n_balls: optional(count(1, 'is less than one', 60, 'is more than 60')),
+  sum_left_ft: optional(notNegative),
+  stimp_ft: optional(number()),
   firmness: optional(word(['soft', 'medium', 'firm'])),
 });
 /** One row as it stands in the file. */
@@ -86,30 +96,65 @@ export type TableProblem = { line: number; column: string; message: string };
 
 export const SHOT_TABLE_COLUMNS = Object.keys(rowSchema.shape);
 
-/** Reads a shot table. What is wrong is said with its line and column, and nothing is thrown. */
-export function readShotTable(csv: string): { rows: ShotTableRow[]; problems: TableProblem[]; ignored: string[] } {
-  const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, '').trim(), {
-    header: true,
-    skipEmptyLines: true,
-    transformHeader: (name) => name.trim().toLowerCase(),
-  });
-  const columns = parsed.meta.fields ?? [];
-  const ignored = columns.filter((name) => !SHOT_TABLE_COLUMNS.includes(name));
-  const rows: ShotTableRow[] = [];
+/**
+ * Reads a shot table row by row, so that a long one is never held as rows. What is wrong is said with its line, as an editor
+ * counts them, and its column, and nothing is thrown.
+ */
+export function eachRow(csv: string, take: (row: ShotTableRow) => void): { problems: TableProblem[]; ignored: string[] } {
+  const text = csv.replace(/^\uFEFF/, '');
+  const lineAt = lineCounter(text);
   const problems: TableProblem[] = [];
-  if (ignored.length === columns.length)
-    return { rows, problems: [{ line: 1, column: '', message: 'This is no shot table: no column is known.' }], ignored };
-  parsed.data.forEach((fields, i) => {
-    const line = i + 2;
-    const row = rowSchema.safeParse(fields);
-    if (row.success) rows.push({ ...row.data, line });
-    else
-      for (const issue of row.error.issues) {
-        const column = String(issue.path[0] ?? '');
-        problems.push({ line, column, message: `${column} “${fields[column] ?? ''}” ${issue.message}` });
+  let columns: string[] | null = null;
+  let ignored: string[] = [];
+  let schema: z.ZodObject = rowSchema;
+  let from = 0;
+  Papa.parse<string[]>(text, {
+    step({ data: fields, meta }, parser) {
+      const line = lineAt(from);
+      from = meta.cursor;
+      if (fields.every((field) => field.trim() === '')) return;
+      if (!columns) {
+        columns = fields.map((name) => name.trim().toLowerCase());
+        ignored = columns.filter((name) => !SHOT_TABLE_COLUMNS.includes(name));
+        if (ignored.length === columns.length) {
+          problems.push({ line, column: '', message: 'This is no shot table: no column is known.' });
+          return parser.abort();
+        }
+        // Only what the table has is looked at.
+        const known = columns.filter((name) => !ignored.includes(name));
+        schema = z.object(Object.fromEntries(Object.entries(rowSchema.shape).filter(([name]) => known.includes(name))));
+        return;
       }
+      const named = Object.fromEntries(columns.map((name, i) => [name, fields[i]]));
+      const row = schema.safeParse(named);
+      if (row.success) take({ ...(row.data as z.infer<typeof rowSchema>), line });
+      else
+        for (const issue of row.error.issues) {
+          const column = String(issue.path[0] ?? '');
+          problems.push({ line, column, message: `${column} “${named[column] ?? ''}” ${issue.message}` });
+        }
+    },
   });
-  return { rows, problems, ignored };
+  if (!columns && problems.length === 0) problems.push({ line: 1, column: '', message: 'This is no shot table: no column is known.' });
+  return { problems, ignored };
+}
+
+/** Which line a place of a text is in; asked of ever later places. */
+function lineCounter(text: string): (at: number) => number {
+  let [line, seen] = [1, 0];
+  return (at) => {
+    for (let next = text.indexOf('\n', seen); next !== -1 && next < at; next = text.indexOf('\n', seen)) {
+      line++;
+      seen = next + 1;
+    }
+    return line;
+  };
+}
+
+/** Reads a whole shot table. */
+export function readShotTable(csv: string): { rows: ShotTableRow[]; problems: TableProblem[]; ignored: string[] } {
+  const rows: ShotTableRow[] = [];
+  return { rows, ...eachRow(csv, (row) => rows.push(row)) };
 }
 
 /** What is left in metres, exact or a ring; a holed ball has nothing left. */

@@ -117,7 +117,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [20, 'pitch', 'fairway', 4, { carryM: yd(11) }],
       [28, 'pitch', 'light_rough', 4, { carryM: yd(18) }],
     ],
-    { order: 'serial', scoring: { scheme: 'landing_zone', shape: 'circle', sizeM: ft(6), finishM: null }, goal: 4 },
+    { order: 'serial', scoring: { scheme: 'landing_zone', shape: 'circle', sizeM: ft(6), finishM: null }, goal: 5 },
   ),
   ready(
     'stone-and-hearth',
@@ -176,7 +176,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'Cliff Walk',
     'Chips from nearer to farther; a miss on the first step is the end. How high can you get? For strong players.',
     [6, 9, 12, 16, 20, 25].map((yards): Line => [yards, 'chip', 'light_rough']),
-    { scoring: { scheme: 'ladder', radiusM: ft(5), drop: 2, bottom: 'end', counts: 'rungs', mostBalls: 24, byTurns: false }, goal: 2 },
+    { scoring: { scheme: 'ladder', radiusM: ft(5), drop: 2, bottom: 'end', counts: 'rungs', mostBalls: 24, byTurns: false }, goal: 1 },
   ),
   ready(
     'two-stairs',
@@ -285,7 +285,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       sizes: { unit: 'flagstick', of: 'fixed' },
       rules: { goodSide: 'long' },
       scoring: { scheme: 'hits', radiusM: ft(7) },
-      goal: 8,
+      goal: 7,
     },
   ),
   ready(
@@ -303,7 +303,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       sizes: { unit: 'ft', scaled: true },
       rules: { offGreenCost: 1 },
       scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([4, 4], [8, 2], [14, 1]) },
-      goal: 36,
+      goal: 25,
     },
   ),
   ready(

@@ -167,9 +167,9 @@ describe('players', () => {
     });
     const tall = enter({ playerId: PLAYER, level: 28, ...lengths }, spec.sizes, nobody, 0);
     expect([tall.unitM, tall.scale]).toEqual([1.1, scaleForLevel(28)]);
-    // The reference's medians of a 15 yd chip from the fairway: level 28 14.84 ft, level 10 7.76 ft; to a twentieth 1.9.
-    expect(scaleForLevel(28)).toBe(1.9);
-    expect(gameFor(spec, tall).scoring).toEqual({ scheme: 'hits', radiusM: 4.18 });
+    // The reference's medians of a 15 yd chip from the fairway: level 28 17.05 ft, level 10 9.26 ft; to a twentieth 1.85.
+    expect(scaleForLevel(28)).toBe(1.85);
+    expect(gameFor(spec, tall).scoring).toEqual({ scheme: 'hits', radiusM: 4.07 });
     const unmeasured = enter({ playerId: PLAYER, level: 10, ...nobody }, spec.sizes, nobody, 0);
     expect([unmeasured.unitM, unmeasured.scale, gameFor(spec, unmeasured)]).toEqual([null, 1, spec]);
   });

@@ -1,3 +1,4 @@
+import { sayLevel } from '../golf/level';
 import { say } from '../golf/words';
 import { formatLength, inWords, leftUnit } from '../units/format';
 import type { UnitSystem } from '../units/length';
@@ -31,7 +32,9 @@ export function scoringInWords(scoring: Scoring, sizes: Sizes, system: UnitSyste
     }
     case 'hole_out': {
       const extra =
-        scoring.extraFromLevel === null ? '' : ` Players of level ${scoring.extraFromLevel} and above have one stroke more in each par.`;
+        scoring.extraFromLevel === null
+          ? ''
+          : ` Players of level ${sayLevel(scoring.extraFromLevel)} and above have one stroke more in each par.`;
       return `Every ball is played into the hole; after ${inWords(scoring.pickUpAfter)} strokes it is picked up.${extra}`;
     }
     case 'ladder': {

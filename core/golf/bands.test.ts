@@ -10,7 +10,9 @@ test('a band includes its lower bound and not its upper one', () => {
   expect(sayBand(bandAt('chip', yd(10))!)).toBe('10–20 yd');
   expect(sayBand(bandAt('pitch', yd(49.9))!)).toBe('30–50 yd');
   expect(sayBand(bandAt('putt', ft(200))!)).toBe('40+ ft');
-  expect(bandAt('pitch', yd(100))).toBeNull();
+  // The last band ends with its end.
+  expect(sayBand(bandAt('pitch', yd(100))!)).toBe('75–100 yd');
+  expect(bandAt('pitch', yd(100.1))).toBeNull();
 });
 
 test('a distance is in exactly one band', () => {

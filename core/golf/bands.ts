@@ -1,7 +1,7 @@
 import { toMetres } from '../units/length';
 import type { ShotType } from './words';
 
-/** A distance band, half-open: the lower bound belongs to it, the upper one to the next. `max` is null where it has no end. */
+/** A distance band, half-open: the lower bound belongs to it, the upper one to the next, or to it where there is none. `max` is null where it has no end. */
 export type Band = { min: number; max: number | null; unit: 'ft' | 'yd' };
 
 const bands = (unit: 'ft' | 'yd', edges: readonly (number | null)[]): readonly Band[] =>
@@ -24,6 +24,7 @@ export function bandAt(shotType: ShotType, distanceM: number): Band | null {
   for (const band of bandsOf(shotType)) {
     const end = band.max === null ? Infinity : toMetres(band.max, band.unit);
     if (distanceM >= toMetres(band.min, band.unit) && distanceM < end) return band;
+    if (distanceM <= end + 1e-6 && band === bandsOf(shotType).at(-1)) return band;
   }
   return null;
 }

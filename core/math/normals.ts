@@ -19,7 +19,10 @@ export class Normals {
   private readonly generator;
   private readonly batch = new Float64Array(BATCH);
   private used = BATCH;
-  private batches = 0;
+  private readonly shares = new Float64Array(BATCH);
+  private usedShares = BATCH;
+  /** As if the first batches had been drawn and used. */
+  private drawn = 0;
 
   /** @param seed a whole number; the same seed gives the same stream on every machine */
   constructor(seed: number) {
@@ -33,9 +36,15 @@ export class Normals {
     return this.batch[this.used++]!;
   }
 
-  /** How many normal numbers were taken so far. */
+  /** Uniform in (0, 1): the middle of one of 65,536 equal parts. */
+  share(): number {
+    if (this.usedShares === BATCH) this.drawShares();
+    return this.shares[this.usedShares++]!;
+  }
+
+  /** How many normal numbers and shares were taken so far. */
   get taken(): number {
-    return (this.batches - 1) * BATCH + this.used;
+    return this.drawn - (BATCH - this.used) - (BATCH - this.usedShares);
   }
 
   /** Uniform in [0, 1), 32 bits. */
@@ -53,6 +62,17 @@ export class Normals {
       batch[i + 1] = table[(drawn >>> (32 - 2 * PARTS_BITS)) & (PARTS - 1)]!;
     }
     this.used = 0;
-    this.batches += 1;
+    this.drawn += BATCH;
+  }
+
+  private drawShares() {
+    const { shares, generator } = this;
+    for (let i = 0; i < shares.length; i += 2) {
+      const drawn = generator.next();
+      shares[i] = ((drawn >>> 16) + 0.5) / 65536;
+      shares[i + 1] = ((drawn & 0xffff) + 0.5) / 65536;
+    }
+    this.usedShares = 0;
+    this.drawn += BATCH;
   }
 }

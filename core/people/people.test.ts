@@ -9,8 +9,8 @@ const faultsOf = (change: object) =>
 
 test.each([
   ['no name', { name: ' ' }, 'name', 'Give a name or a nickname.'],
-  ['no level', { level: null }, 'level', 'Give the level as a number.'],
-  ['a level of 60', { level: 60 }, 'level', 'from −10 to 54'],
+  ['no level', { level: null }, 'level', 'Enter a level such as 18, or +2'],
+  ['a level of 60', { level: 60 }, 'level', 'Levels run from +10 to 54'],
   ['a pace of 3 m', { paceM: 3 }, 'paceM', 'A pace is'],
   ['a club without a name', { clubs: [club(1, '')] }, 'clubs.0.label', 'Name the club.'],
   ['a loft of 90', { clubs: [club(1, 'lob', 90)] }, 'clubs.0.loftDeg', '0 to 80'],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { levelSchema } from '../golf/level';
 import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { ownLengths } from './own-lengths';
@@ -12,7 +13,7 @@ export const clubSchema = z.strictObject({
 export const playerSchema = z
   .strictObject({
     name: z.string().trim().min(1, 'Give a name or a nickname.').max(60, 'At most 60 characters.'),
-    level: z.number({ error: 'Give the level as a number.' }).min(-10, 'A level is from −10 to 54.').max(54, 'A level is from −10 to 54.'),
+    level: levelSchema,
     handed: z.enum(HANDS),
     units: z.enum(UNIT_SYSTEMS),
     ...ownLengths,

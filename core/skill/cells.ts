@@ -8,7 +8,7 @@ export function cellKey(shotType: ShotType, surface: Surface, distanceM: number)
   return `${shotType}|${surface}|${bandAt(shotType, distanceM)?.min ?? 'far'}`;
 }
 
-/** A skill cell: what the boards rank, played or not. */
+/** A skill cell: every shot that can be recorded has one. */
 export type Cell = {
   key: string;
   shotType: ShotType;
@@ -16,17 +16,24 @@ export type Cell = {
   band: Band;
   /** The distance that stands for it, in metres. */
   distanceM: number;
+  /** Whether it comes up in an ordinary round: boards rank such cells, played or not, and others where they were played. */
+  inRound: boolean;
 };
 
-/** The cells of a reference that come up in a round, in the order of the vocabulary: off the green first, then the putts. */
+/** The cells of a reference, in the order of the vocabulary: off the green first, then the putts. */
 export function cellsOf(reference: Reference): Cell[] {
-  const inPlay = reference.table.filter((row) => row.uses_per_round > 0);
+  const inRound = new Set(
+    reference.table
+      .filter((row) => row.uses_per_round > 0)
+      .map((row) => cellKey(row.shot_type, row.surface, row.distance * METRES_PER[row.unit])),
+  );
   const seen = new Map<string, Cell>();
-  for (const row of inPlay) {
+  for (const row of reference.table) {
     const distanceM = row.distance * METRES_PER[row.unit];
     const band = bandAt(row.shot_type, distanceM);
     const key = cellKey(row.shot_type, row.surface, distanceM);
-    if (band && !seen.has(key)) seen.set(key, { key, shotType: row.shot_type, surface: row.surface, band, distanceM });
+    if (band && !seen.has(key))
+      seen.set(key, { key, shotType: row.shot_type, surface: row.surface, band, distanceM, inRound: inRound.has(key) });
   }
   const rank = (cell: Cell) =>
     (cell.shotType === 'putt' ? 1e6 : 0) + SHOT_TYPES.indexOf(cell.shotType) * 1e4 + SURFACES.indexOf(cell.surface) * 1e3 + cell.band.min;

@@ -26,6 +26,8 @@ export function believe(evidence: Pick<Evidence, 'groups'>, model: SkillModel, l
 /** What the records say of one cell. */
 export type Finding = Cell & {
   balls: number;
+  /** Whether it is on the boards: it comes up in rounds, or was played. */
+  ranked: boolean;
   /** When it was last practised; null: never. */
   lastAt: Date | null;
   expectedStrokes: number;
@@ -47,7 +49,8 @@ export type Against = {
   par?: readonly number[];
 };
 
-export type Diagnosis = { findings: Finding[]; lost: Lost };
+/** `noPlace`: balls of shots that the model has no cell for. */
+export type Diagnosis = { findings: Finding[]; lost: Lost; noPlace: number };
 
 /** Where a player's strokes go: every cell, in the order of the model's cells. */
 export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, { level, mix, par }: Against): Diagnosis {
@@ -55,7 +58,7 @@ export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, 
   const judge = model.judge(belief.level, level);
   const { prior } = judge;
   const random = seededRandom(SEED);
-  const expects = prior.cells.map((_, i) => judge.levelExpects(i));
+  const expects = prior.cells.map((_, i) => model.expects(i, level));
   const lost = judge.lost(belief.draws).map((values, i) => {
     const cell = prior.cells[i]!;
     const shift = par ? expects[i]! - par[i]! : 0;
@@ -65,13 +68,15 @@ export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, 
     return values.map((value) => value + shift + mean + sd * random.normal());
   });
   const uses = prior.cells.map((cell) => mix.get(cell.key) ?? 0);
-  const [perShot, perRound] = [ranksOf(lost), ranksOf(lost, uses)];
+  const ranked = prior.cells.map(({ key, inRound }, i) => inRound || uses[i]! > 0 || evidence.cells.has(key));
+  const [perShot, perRound] = [ranksOf(lost, undefined, ranked), ranksOf(lost, uses, ranked)];
   const findings = prior.cells.map((cell, i): Finding => {
     const reached = evidence.cells.get(cell.key);
     const referenceStrokes = par?.[i] ?? expects[i]!;
     return {
       ...cell,
       balls: reached?.balls ?? 0,
+      ranked: ranked[i]!,
       lastAt: reached?.lastAt ?? null,
       expectedStrokes: referenceStrokes + perShot[i]!.mean,
       referenceStrokes,
@@ -81,5 +86,6 @@ export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, 
       perRound: perRound[i]!,
     };
   });
-  return { findings, lost };
+  const noPlace = [...evidence.cells].reduce((sum, [key, { balls }]) => sum + (prior.index.has(key) ? 0 : balls), 0);
+  return { findings, lost, noPlace };
 }

@@ -1,6 +1,7 @@
 import { finishingPutts } from '../shot/finishing';
+import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
-import { addTo, binOf, groupOf, type Ball, type Group } from './groups';
+import { addTo, binOf, groupOf, placeOf, type Ball, type Group, type Zone } from './groups';
 import { cellKey } from './cells';
 
 /** Balls that say the same of the same place: how many, how much they weigh by their age, and when the last was played. */
@@ -12,8 +13,10 @@ export type Evidence = {
   /** By cell: how many balls, the putts inside records of strokes included, and when the last was played. */
   cells: Map<string, { balls: number; lastAt: Date }>;
   /** By cell, where any ball's finish or penalty was marked: all whose distance left is known, or that are out. */
-  finishes: Map<string, Tally[]>;
+  finishes: ReadonlyMap<string, readonly Tally[]>;
   balls: number;
+  /** Ordinary balls of which nothing was recorded that says how good they were. */
+  silent: number;
   /** Putts by the place they were played from, in metres: how many, and how many of them dropped. */
   putts: Map<number, { balls: number; holed: number }>;
 };
@@ -30,25 +33,25 @@ export function talliesOf(
   shots: readonly Shot[],
   asOf: Date,
   halfLifeDays: number | null,
-  zoneOf: (shot: Shot) => number | null = () => null,
+  zoneOf: (shot: Shot) => Zone | null = () => null,
 ): Tally[] {
   return shots.flatMap((shot) => {
     const lastAt = new Date(shot.playedAt);
     const ageMs = asOf.getTime() - lastAt.getTime();
     if (ageMs < 0) return [];
-    return [{ ball: { ...shot, zoneM: zoneOf(shot) }, balls: 1, weight: weightOf(ageMs, halfLifeDays), lastAt }];
+    return [{ ball: { ...shot, zone: zoneOf(shot) }, balls: 1, weight: weightOf(ageMs, halfLifeDays), lastAt }];
   });
 }
 
-/** Sorts tallies, however they were counted, into evidence. */
-export function gather(tallies: readonly Tally[]): Evidence {
+/** Sorts tallies, however they were counted, into evidence; one after the other, so that a long list need not be held. */
+export function gather(tallies: Iterable<Tally>): Evidence {
   const groups = new Map<string, Group>();
   const cells: Evidence['cells'] = new Map();
-  const finishes: Evidence['finishes'] = new Map();
+  const finishes = new Map<string, Map<string, Tally>>();
   const putts: Evidence['putts'] = new Map();
   const marked = new Set<string>();
-  let all = 0;
-  for (const tally of tallies.flatMap(withPutts)) {
+  let [all, silent] = [0, 0];
+  const take = (tally: Tally) => {
     const { ball, balls, weight, lastAt } = tally;
     const one = groupOf(ball);
     if (one) {
@@ -61,15 +64,25 @@ export function gather(tallies: readonly Tally[]): Evidence {
         putts.set(one.distanceM, { balls: from.balls + count, holed: from.holed + (one.kind === 'made' && one.value === 1 ? count : 0) });
       }
       cells.set(one.cell, { balls: (held?.balls ?? 0) + count, lastAt: held && held.lastAt > lastAt ? held.lastAt : lastAt });
-    }
-    if (!saysWhere(ball)) continue;
+    } else if (isEvidence(ball)) silent += balls * ball.nBalls;
+    if (!saysWhere(ball)) return;
     const cell = cellKey(ball.shotType, ball.surface, ball.distanceM);
     if ((ball.finish !== null && ball.finish !== 'green') || ball.penalty > 0) marked.add(cell);
     const where = ball.leftM === null ? ball : { ...ball, leftM: middleOfBin(ball.leftM) };
-    finishes.set(cell, [...(finishes.get(cell) ?? []), { ...tally, ball: where }]);
+    let here = finishes.get(cell);
+    if (!here) finishes.set(cell, (here = new Map()));
+    const same = `${placeOf(ball.distanceM)}|${where.leftM}|${ball.leftMinM}|${ball.leftMaxM}|${ball.finish}|${ball.penalty}|${ball.holed}|${ball.strokes}`;
+    const held = here.get(same);
+    if (held) here.set(same, { ...held, balls: held.balls + balls, weight: held.weight + weight });
+    else here.set(same, { ...tally, ball: where });
+  };
+  for (const tally of tallies) {
+    take(tally);
+    const putt = puttOf(tally);
+    if (putt) take(putt);
   }
-  for (const cell of finishes.keys()) if (!marked.has(cell)) finishes.delete(cell);
-  return { groups: [...groups.values()], cells, finishes, balls: all, putts };
+  const told = [...finishes].flatMap(([cell, here]) => (marked.has(cell) ? [[cell, [...here.values()]] as const] : []));
+  return { groups: [...groups.values()], cells, finishes: new Map(told), balls: all, silent, putts };
 }
 
 /** What stands for every distance of its bin: tallies hold any of them. */
@@ -84,10 +97,10 @@ function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish,
   return holed || leftM !== null || leftMinM !== null || leftMaxM !== null || finish === 'out';
 }
 
-/** A tally with the putts that are inside its record of strokes, from the middle of the bin that its distance left is in. */
-function withPutts(tally: Tally): Tally[] {
+/** The putts that are inside a record of strokes, from the middle of the bin that its distance left is in. */
+function puttOf(tally: Tally): Tally | null {
   const putts = finishingPutts(tally.ball);
-  if (!putts) return [tally];
+  if (!putts) return null;
   const ball: Ball = {
     ...tally.ball,
     shotType: 'putt',
@@ -103,7 +116,9 @@ function withPutts(tally: Tally): Tally[] {
     leftMaxM: null,
     finish: null,
     landed: null,
-    zoneM: null,
+    landingErrorM: null,
+    executed: null,
+    zone: null,
   };
-  return [tally, { ...tally, ball }];
+  return { ...tally, ball };
 }

@@ -1,4 +1,5 @@
 import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear';
+import { discounted } from './discount';
 import type { Group } from './groups';
 import { itemsOf, likelihood, restSize, type Item, type Likelihood } from './likelihood';
 import { SDS, type Prior } from './prior';
@@ -7,7 +8,7 @@ import { SDS, type Prior } from './prior';
 const SCALES = [0.7, 1, 1.4, 2] as const;
 const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
-const DONE = 1e-4;
+const DONE = 1e-3;
 
 /**
  * The cells off the green with those first that have evidence: given them, the others are as the prior has them, so a
@@ -34,7 +35,7 @@ export type Fit = { prior: Prior; order: Order; modes: (Mode & { weight: number 
  * @param from an earlier fit, from which to start
  */
 export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
-  const items = itemsOf(groups, prior);
+  const items = itemsOf(discounted(groups), prior);
   const order = orderOf(items, prior);
   const place = new Int32Array(prior.offGreen);
   order.cells.forEach((cell, at) => (place[cell] = at));
@@ -90,10 +91,15 @@ export function parametersOf(
 ): { delta: Float64Array; rest: Float64Array } {
   const [k, used] = [prior.offGreen, order.used];
   const delta = new Float64Array(k);
+  const all = new Float64Array(k);
+  all.set(z.subarray(0, used));
+  if (more) all.set(more, used);
+  const { factor } = order;
+  const upTo = more ? k : used;
   for (let i = 0; i < k; i++) {
     let sum = 0;
-    for (let j = 0; j <= Math.min(i, used - 1); j++) sum += order.factor[i * k + j]! * z[j]!;
-    if (more) for (let j = used; j <= i; j++) sum += order.factor[i * k + j]! * more[j - used]!;
+    const row = i * k;
+    for (let j = 0, end = i < upTo ? i + 1 : upTo; j < end; j++) sum += factor[row + j]! * all[j]!;
     delta[order.cells[i]!] = scale * sum;
   }
   const sds = restSds(prior, scale);
@@ -105,6 +111,7 @@ function restSds(prior: Prior, scale: number): Float64Array {
   sds[0] = SDS.logSpread;
   sds[1] = scale * SDS.angle;
   sds[2 + prior.bands] = scale * SDS.length;
+  sds[sds.length - 1] = scale * SDS.landing;
   for (let b = 0; b < prior.bands; b++) {
     sds[2 + b] = scale * SDS.angleBand;
     sds[3 + prior.bands + b] = scale * SDS.lengthBand;
@@ -136,6 +143,7 @@ function climb(items: readonly Item[], prior: Prior, order: Order, scale: number
   let z = Float64Array.from(from);
   let here = objective(items, prior, order, scale, sds, z);
   const n = z.length;
+  let gained = Infinity;
   for (let step = 1; ; step++) {
     const { gradient, curvature } = inZ(here.found, order, scale, sds, z);
     const factor = cholesky(curvature, n);
@@ -143,12 +151,14 @@ function climb(items: readonly Item[], prior: Prior, order: Order, scale: number
     let slope = 0;
     for (let i = 0; i < n; i++) slope += gradient[i]! * direction[i]!;
     const end = () => ({ scale, z, factor, evidence: -here.value - logDeterminant(factor, n) / 2, steps: step });
-    if (slope < DONE || step > MOST_STEPS) return end();
+    // What follows a missed putt is read from a grid, with kinks at which a slope is left that leads nowhere.
+    if (slope < DONE || gained < 10 * DONE || step > MOST_STEPS) return end();
     let length = 1;
     for (; length > 1e-4; length /= 2) {
       const next = z.map((value, i) => value - length * direction[i]!);
       const there = objective(items, prior, order, scale, sds, next);
       if (there.value <= here.value - 1e-4 * length * slope) {
+        gained = here.value - there.value;
         z = next;
         here = there;
         break;

@@ -2,6 +2,7 @@ import type { Measure, Sit, Stance } from '../golf/words';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
 import { cellKey } from './cells';
+import { usualSpotM } from './landing';
 
 /**
  * Evidence as the model takes it: how many balls of one kind of record from one place say the same. A fit costs as much
@@ -12,9 +13,10 @@ export type Group = {
   cell: string;
   /**
    * What is known: `between` two distances left (`hi` Infinity: outside), `holed`, `strokes` to hole out (1, 2, 3 for more),
-   * a putt `made` (1) or missed (0), missed with a `leave` between two distances, or `putted` out in 2 or 3 and more, `landed` within so far of the spot (1) or not (0), the `mean` of several balls.
+   * a putt `made` (1) or missed (0), missed with a `leave` between two distances, or `putted` out in 2 or 3 and more, `landed` between
+   * two distances from the spot, in all directions or (`along`) on the line of play, the `mean` of several balls.
    */
-  kind: 'between' | 'holed' | 'strokes' | 'made' | 'leave' | 'putted' | 'landed' | 'mean';
+  kind: 'between' | 'holed' | 'strokes' | 'made' | 'leave' | 'putted' | 'landed' | 'along' | 'mean';
   /** From where, in metres. */
   distanceM: number;
   lo: number;
@@ -24,8 +26,12 @@ export type Group = {
   value: number;
   /** What sit and stance add to the logarithm of the distance left. */
   lie: number;
+  /** Where the ball should have landed, in metres from where it lay; 0 where nothing is said of that. */
+  spotM: number;
   /** Balls, each by its weight. */
   n: number;
+  /** What missed putts count for in where they stopped, where that is less. */
+  nStopped?: number;
 };
 
 /** By how much a way of measuring blurs a distance, as a standard deviation of its logarithm. A judgement. */
@@ -54,6 +60,13 @@ export function binOf(leftM: number): { lo: number; hi: number } {
   return { lo: BINS_FROM_M * Math.exp(bin * STEP), hi: BINS_FROM_M * Math.exp((bin + 1) * STEP) };
 }
 
+/** Landing errors as they are paced out: to the nearest step, in metres. */
+export const LANDING_STEP_M = 0.25;
+function landingBin(offM: number): { lo: number; hi: number } {
+  const step = Math.round(offM / LANDING_STEP_M);
+  return { lo: Math.max(0, (step - 0.5) * LANDING_STEP_M), hi: (step + 0.5) * LANDING_STEP_M };
+}
+
 /** Distances that are within so much of each other, as a logarithm, are one place: 15 yd and a foot more or less. */
 export const PLACE = 0.02;
 
@@ -80,14 +93,25 @@ export type Ball = Pick<
   | 'penalty'
   | 'finish'
   | 'landed'
+  | 'executed'
+  | 'landingErrorM'
+  | 'carryM'
   | 'measured'
   | 'nBalls'
   | 'sumLeftM'
   | 'counts'
 > & {
-  /** How far from its middle the landing zone reached that it was played at, in metres; null where it was played at none. */
-  zoneM?: number | null;
+  /** The landing zone that it was played at; null or nothing: at none. */
+  zone?: Zone | null;
 };
+
+/** A landing zone: how far it reaches from its middle, in metres; where that is, from the ball; and whether it lies right across the line of play. */
+export type Zone = { sizeM: number; spotM: number | null; strip: boolean };
+
+/** Nothing is known of where it stopped but that it was not holed. */
+function onlyMissed({ holed, leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM, nBalls }: Ball): boolean {
+  return !holed && nBalls === 1 && [leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM].every((value) => value === null);
+}
 
 /** What one ball says about its cell; null where it says nothing. */
 export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
@@ -101,7 +125,11 @@ export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
     blur: 0,
     value: 0,
     lie: putt ? 0 : lieCost(ball),
+    spotM: 0,
   };
+  // Where only the shot was judged nobody was asked whether it dropped.
+  if (onlyMissed(ball))
+    return ball.executed !== null ? null : putt ? { ...base, kind: 'made', value: 0 } : { ...base, kind: 'between', hi: Infinity };
   // A struck peg is a score, not a holed ball: of a ball at a peg only that it was near is known.
   if (ball.holed && ball.target === 'peg') return putt ? null : { ...base, kind: 'between', lo: 0, hi: 0.3 };
   if (putt) {
@@ -119,14 +147,24 @@ export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
   if (ball.leftMinM !== null || ball.leftMaxM !== null)
     return { ...base, kind: 'between', lo: ball.leftMinM ?? 0, hi: ball.leftMaxM ?? Infinity };
   if (ball.strokes !== null) return { ...base, kind: 'strokes', value: Math.min(3, ball.strokes) };
-  if (ball.landed !== null && (ball.zoneM ?? 0) > 0) return { ...base, kind: 'landed', lo: ball.zoneM!, value: ball.landed ? 1 : 0 };
-  return null;
+  const { landingErrorM, zone } = ball;
+  const spotM =
+    zone?.spotM ?? (ball.carryM === null ? usualSpotM(ball.shotType, ball.distanceM) : Math.max(0, ball.carryM - (landingErrorM ?? 0)));
+  if (landingErrorM !== null) return { ...base, kind: 'along', ...landingBin(Math.abs(landingErrorM)), spotM };
+  if (ball.landed === null || !zone || zone.sizeM <= 0) return null;
+  return {
+    ...base,
+    kind: zone.strip ? 'along' : 'landed',
+    lo: ball.landed ? 0 : zone.sizeM,
+    hi: ball.landed ? zone.sizeM : Infinity,
+    spotM,
+  };
 }
 
 /** Adds so many balls to the group that says what they say. */
 export function addTo(groups: Map<string, Group>, one: Omit<Group, 'n'>, n: number): void {
-  const { cell, kind, distanceM, lo, hi, blur, value, lie } = one;
-  const key = `${cell}|${kind}|${distanceM}|${lo}|${hi}|${blur}|${value}|${lie}`;
+  const { cell, kind, distanceM, lo, hi, blur, value, lie, spotM } = one;
+  const key = `${cell}|${kind}|${distanceM}|${lo}|${hi}|${blur}|${value}|${lie}|${spotM}`;
   const held = groups.get(key);
   if (held) held.n += n;
   else groups.set(key, { ...one, n });

@@ -1,10 +1,10 @@
-import { normalCdf, normalQuantile } from '../math/normal';
 import { METRES_PER } from '../units/length';
 import type { Draw } from './posterior';
-import { LOG_SPREAD, levelCurve, type Prior } from './prior';
+import { levelCurve, type LevelCurve, type Prior } from './prior';
 import { afterMiss } from './putters';
 import { makeRate } from './putting';
 import type { Reference } from './reference';
+import { ANYWHERE, anywhereAt, BALL_SD, insideShare, steepness, zOf } from './shape';
 
 /** Strokes lost against a level, of each cell in each draw: `lost[cell][draw]`. */
 export type Lost = Float64Array[];
@@ -16,9 +16,10 @@ const CENTRE: Axis = { from: -4, step: 0.1, points: 86 };
 const SPREAD: Axis = { from: -0.6, step: 0.3, points: 5 };
 /** How much farther than the level a ball stops, as a logarithm. */
 const DELTA: Axis = { from: -2, step: 0.1, points: 41 };
-/** Places that stand for where balls stop, and how far out, in standard deviations, the last is. */
-const LOOKS = 32;
-const FAR = 4.5;
+/** Places that stand for where balls stop. */
+const LOOKS = 48;
+const PLACES = Array.from({ length: LOOKS }, (_, i) => (i + 0.5) / LOOKS);
+const Z_PLACES = PLACES.map(zOf);
 
 /** Linear between the points of a table along both axes, the end ones beyond them. */
 function read(table: Float64Array, across: Axis, down: Axis, x: number, y: number): number {
@@ -55,7 +56,7 @@ export class Judge {
     readonly level: number,
   ) {
     this.#putts = (ft) => Math.max(1, reference.putts(level, ft * METRES_PER.ft));
-    this.#after = tableOf(CENTRE, SPREAD, (centre, spread) => this.#puttsAbout(centre, Math.exp(LOG_SPREAD + spread)));
+    this.#after = tableOf(CENTRE, SPREAD, (centre, spread) => this.#puttsAbout(centre, spread));
   }
 
   /** Strokes lost per shot of every cell in every draw. */
@@ -80,17 +81,17 @@ export class Judge {
     return cell < offGreen ? this.#of(cell).level : this.#putts(cells[cell]!.distanceM / METRES_PER.ft);
   }
 
-  /** By how many strokes single balls of a cell differ at the level: s·dE/dμ off the green, √(p(1 − p)) of a putt that drops with p. */
+  /** By how many strokes single balls of a cell differ at the level: what one ball leaves open of the middle, times dE/dμ, off the green; √(p(1 − p)) of a putt that drops with p. */
   perBall(cell: number): number {
     const { cells, offGreen, putting } = this.prior;
     const STEP = 0.1;
-    if (cell < offGreen) return (Math.exp(LOG_SPREAD) * (this.expected(cell, STEP, 0) - this.expected(cell, -STEP, 0))) / (2 * STEP);
+    if (cell < offGreen) return (BALL_SD * (this.expected(cell, STEP, 0) - this.expected(cell, -STEP, 0))) / (2 * STEP);
     const rate = makeRate(putting, cells[cell]!.distanceM / METRES_PER.ft);
     return Math.sqrt(rate * (1 - rate));
   }
 
   /** The curve of the level against which is counted, at a cell off the green. */
-  levelCurve(cell: number): { mu: number; logCap: number } {
+  levelCurve(cell: number): LevelCurve {
     const at = this.prior.cells[cell]!;
     // Of the level it is entered with, a player's own curve is the level's.
     return this.level === this.prior.level ? this.prior.at(cell, at.distanceM) : levelCurve(this.reference, this.level, at, at.distanceM);
@@ -101,32 +102,27 @@ export class Judge {
     if (!found) {
       const { distanceM } = this.prior.cells[cell]!;
       const own = this.prior.at(cell, distanceM);
-      const table = tableOf(DELTA, SPREAD, (delta, spread) => this.#strokes(own, delta, spread));
-      this.#cells.set(cell, (found = { table, level: this.#strokes(this.levelCurve(cell), 0, 0) }));
+      const anywhere = mean(PLACES, (share) => this.#putts(anywhereAt(share, distanceM) / METRES_PER.ft));
+      const table = tableOf(DELTA, SPREAD, (delta, spread) => this.#strokes(own, anywhere, delta, spread));
+      this.#cells.set(cell, (found = { table, level: this.#strokes(this.levelCurve(cell), anywhere, 0, 0) }));
     }
     return found;
   }
 
-  /** Over where balls stop, by the midpoint rule. */
-  #puttsAbout(centre: number, s: number): number {
-    const step = (2 * FAR) / LOOKS;
-    let [sum, putts] = [0, 0];
-    for (let look = 0; look < LOOKS; look++) {
-      const z = -FAR + (look + 0.5) * step;
-      const weight = Math.exp((-z * z) / 2);
-      sum += weight;
-      putts += weight * this.#putts(Math.exp(centre + s * z) / METRES_PER.ft);
-    }
-    return putts / sum;
+  /** Over where balls stop that came off: as many places as stand for equal shares of them. */
+  #puttsAbout(centre: number, spread: number): number {
+    const steep = steepness(spread);
+    return mean(Z_PLACES, (z) => this.#putts(Math.exp(centre + z / steep) / METRES_PER.ft));
   }
 
-  /** One stroke, and the putts after all balls but those under the cap, which are holed. */
-  #strokes({ mu, logCap }: { mu: number; logCap: number }, delta: number, spread: number): number {
-    const s = Math.exp(LOG_SPREAD + spread);
+  /**
+   * One stroke, and the putts after all balls that are not holed.
+   * @param anywhere putts after a ball that ends anywhere
+   */
+  #strokes({ mu, logCap }: LevelCurve, anywhere: number, delta: number, spread: number): number {
     const centre = mu + delta;
-    const holed = normalCdf((logCap - centre) / s);
-    const saved = holed < 1e-9 ? 0 : holed * this.#putts(Math.exp(centre + s * normalQuantile(holed / 2)) / METRES_PER.ft);
-    return 1 + Math.max(1 - holed, read(this.#after, CENTRE, SPREAD, centre, spread) - saved);
+    const holed = insideShare(steepness(spread) * (logCap - centre));
+    return 1 + (1 - holed) * ((1 - ANYWHERE) * read(this.#after, CENTRE, SPREAD, centre, spread) + ANYWHERE * anywhere);
   }
 
   /** Expected putts of draws against the level's. The first putt is the draw's own, and so is what a missed one costs. */
@@ -144,4 +140,8 @@ export class Judge {
       });
     });
   }
+}
+
+function mean<T>(list: readonly T[], of: (one: T) => number): number {
+  return list.reduce((sum, one) => sum + of(one), 0) / list.length;
 }

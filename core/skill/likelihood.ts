@@ -1,13 +1,15 @@
-import { normalCdf } from '../math/normal';
 import { METRES_PER } from '../units/length';
 import type { Group } from './groups';
-import { LOG_SPREAD, type Prior } from './prior';
+import { LANDED, landingShare, ownLanding } from './landing';
+import type { Prior } from './prior';
 import { afterMiss } from './putters';
 import { leaveParts, makeParts } from './putting';
+import { ANYWHERE, anywhereInside, anywhereMoment, insideAt, momentOf, steepness, steepnessSlope, type Inside } from './shape';
 
 /**
  * What the parameters of a player make of the evidence. They stand in one list: δ of each cell off the green, then the
- * rest: ln s (as a deviation), the shared spread of direction, one a band, the shared spread of length, one a band.
+ * rest: the logarithm of the spread (against the level's), the shared spread of direction, one a band, the shared spread of length, one a band, and last
+ * how far off the ball lands beyond what its finish tells.
  */
 export type Likelihood = {
   value: number;
@@ -20,21 +22,22 @@ export type Likelihood = {
   rest: Float64Array;
 };
 
+/** What the level says of a place off the green: the middle and the cap as logarithms of metres, and how far it is, in metres. */
+type Place = { cell: number; mu: number; logCap: number; distanceM: number };
+
 /** Evidence of one kind from one place, with its outcomes together: what a fit goes through again and again. */
 export type Item =
-  | { kind: 'between'; cell: number; mu: number; logCap: number; logLo: number; logHi: number; blur: number; n: number }
-  | { kind: 'mean'; cell: number; mu: number; logLeft: number; balls: number; blur: number; n: number }
-  | { kind: 'strokes'; cell: number; mu: number; logCap: number; n: [number, number, number] }
-  | { kind: 'landed'; cell: number; mu: number; logZone: number; n: [number, number] }
+  | (Place & { kind: 'between'; logLo: number; logHi: number; blur: number; anywhere: number; n: number })
+  | (Place & { kind: 'holed'; n: number })
+  | (Place & { kind: 'mean'; left: number; balls: number; blur: number; n: number })
+  | (Place & { kind: 'strokes'; anywhere: Float64Array; n: [number, number, number] })
+  | (Place & { kind: 'landed'; logLo: number; logHi: number; steep: number; own: number; n: number })
+  /** Where putts that were missed stopped. */
   | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; n: number }
   /** Putts from one place: made, missed and no more known, and missed with the next made or missed too. */
   | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number, number, number] };
 
-/** The landing error of a shot, as a share of what it leaves: its median. A judgement. */
-export const LANDING_SHARE = 0.8;
 const LEAST_P = 1e-12;
-/** Farther out, in standard deviations, no ball stops. */
-const FAR = 5;
 
 /** Groups with what the level says of their places; groups of cells that are not among the prior's say nothing. */
 export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
@@ -49,55 +52,49 @@ export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
     items.push(made);
     return made;
   };
-  for (const { cell: name, kind, distanceM, lo, hi, blur, value, lie, n } of groups) {
-    const cell = index.get(name);
-    if (kind === 'made' || kind === 'putted') {
+  for (const group of groups) {
+    const { cell: name, kind, distanceM, lo, hi, blur, value, lie, n } = group;
+    if (kind === 'made' || kind === 'putted' || kind === 'leave') {
+      const bands = prior.bandsAt(distanceM);
       const item = joined(`made|${distanceM}`, () => ({
         kind: 'made' as const,
         ft: distanceM / METRES_PER.ft,
-        bands: prior.bandsAt(distanceM),
+        bands,
         n: [0, 0, 0, 0] as [number, number, number, number],
       }));
-      item.n[kind === 'putted' ? value : 1 - value]! += n;
-      continue;
-    }
-    if (kind === 'leave') {
+      item.n[kind === 'putted' ? value : kind === 'leave' ? 1 : 1 - value]! += n;
+      if (kind !== 'leave') continue;
       const [near, far] = [(lo * Math.exp(-blur)) / METRES_PER.ft, (hi * Math.exp(blur)) / METRES_PER.ft];
-      items.push({ kind, ft: distanceM / METRES_PER.ft, bands: prior.bandsAt(distanceM), lo: near, hi: far, n });
+      items.push({ kind, ft: item.ft, bands, lo: near, hi: far, n: group.nStopped ?? n });
       continue;
     }
+    const cell = index.get(name);
     if (cell === undefined || cell >= prior.offGreen) continue;
     const level = prior.at(cell, distanceM);
-    const [mu, logCap] = [level.mu + lie, level.logCap];
-    if (kind === 'between') items.push({ kind, cell, mu, logCap, logLo: Math.log(lo), logHi: Math.log(hi), blur, n });
-    else if (kind === 'holed') items.push({ kind: 'between', cell, mu, logCap: -Infinity, logLo: -Infinity, logHi: logCap, blur: 0, n });
-    else if (kind === 'mean') items.push({ kind, cell, mu, logLeft: Math.log(lo), balls: value, blur, n });
-    else if (kind === 'landed')
-      joined(`landed|${cell}|${distanceM}|${lo}|${lie}`, () => ({
-        kind,
-        cell,
-        mu,
-        logZone: Math.log(lo / LANDING_SHARE),
-        n: [0, 0] as [number, number],
-      })).n[value === 1 ? 0 : 1] += n;
-    else
+    const place = { cell, mu: level.mu + lie, logCap: level.logCap, distanceM };
+    if (kind === 'between') {
+      const anywhere = anywhereInside(hi, distanceM) - anywhereInside(lo, distanceM);
+      items.push({ ...place, kind, logLo: Math.log(lo), logHi: Math.log(hi), blur, anywhere, n });
+    } else if (kind === 'holed') joined(`holed|${cell}|${distanceM}|${lie}`, () => ({ ...place, kind, n: 0 })).n += n;
+    else if (kind === 'mean') items.push({ ...place, kind, left: lo, balls: value, blur, n });
+    else if (kind === 'landed' || kind === 'along') {
+      const share = landingShare(distanceM, group.spotM);
+      const { steepness: steep, nearer } = LANDED[kind === 'landed' ? 'circle' : 'along'];
+      const landing = { ...place, mu: place.mu + Math.log(share) + nearer };
+      items.push({ ...landing, kind: 'landed', logLo: Math.log(lo), logHi: Math.log(hi), steep, own: ownLanding(share), n });
+    } else
       joined(`strokes|${cell}|${distanceM}|${lie}`, () => ({
+        ...place,
         kind: 'strokes' as const,
-        cell,
-        mu,
-        logCap,
+        anywhere: anywhereOver(distanceM),
         n: [0, 0, 0] as [number, number, number],
       })).n[value - 1]! += n;
   }
   return items;
 }
 
-const density = (z: number) => Math.exp((-z * z) / 2) / 2.5066282746310002;
-/** Φ(b) − Φ(a), without losing the tails. */
-const between = (a: number, b: number) => (a > 0 ? normalCdf(-a) - normalCdf(-b) : normalCdf(b) - normalCdf(a));
-
-/** How many parameters there are beside the cells': the spread, and twice a shared one with one a band. */
-export const restSize = (prior: Pick<Prior, 'bands'>) => 3 + 2 * prior.bands;
+/** How many parameters there are beside the cells': the spread, twice a shared one with one a band, and landing. */
+export const restSize = (prior: Pick<Prior, 'bands'>) => 4 + 2 * prior.bands;
 
 /** The likelihood of the parameters, its gradient and its information. */
 export function likelihood(items: readonly Item[], prior: Prior, delta: Float64Array, rest: Float64Array): Likelihood {
@@ -110,67 +107,119 @@ export function likelihood(items: readonly Item[], prior: Prior, delta: Float64A
     cross: new Float64Array(k * m),
     rest: new Float64Array(m * m),
   };
-  const s = Math.exp(LOG_SPREAD + rest[0]!);
+  const spread = rest[0]!;
   const putting = items.some(({ kind }) => kind === 'strokes') ? puttingOver(prior, rest) : null;
   const by = new Float64Array(m);
   for (const item of items) {
-    if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, s);
-    else if (item.kind === 'mean') addMean(out, item, delta[item.cell]!, s, m);
-    else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, s, m);
+    if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, spread);
+    else if (item.kind === 'holed') addHoled(out, item, delta[item.cell]!, spread);
+    else if (item.kind === 'mean') addMean(out, item, delta[item.cell]!, spread, m);
+    else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, rest[m - 1]!, m);
     else if (item.kind === 'leave') addLeave(out, item, prior, rest, by);
     else if (item.kind === 'made') addMade(out, item, prior, rest, by);
-    else addStrokes(out, item, prior, delta[item.cell]!, s, putting!, by);
+    else addStrokes(out, item, prior, delta[item.cell]!, spread, putting!, by);
   }
   return out;
 }
 
-function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, s: number) {
+/** A share of balls with its slopes in the middle and in the spread, and how the first bends: at one edge. */
+type Edge = { share: number; byMu: number; byS: number; bend: number };
+const scratch: Inside = { share: 0, slope: 0, bend: 0 };
+
+/** The share of balls that came off inside e^`log` metres of the hole. */
+function edgeAt(log: number, mu: number, steep: number): Edge {
+  if (log === -Infinity) return { share: 0, byMu: 0, byS: 0, bend: 0 };
+  const z = steep * (log - mu);
+  const { share, slope, bend } = insideAt(z, scratch);
+  return { share, byMu: -steep * slope, byS: slope === 0 ? 0 : -z * slope, bend: steep * steep * bend };
+}
+
+/** How many are holed: as many as would stop under the cap. It is mostly luck, so the others stop as they would. */
+function holedAt({ mu, logCap }: Place, delta: number, spread: number): Edge {
+  return edgeAt(logCap, mu + delta, steepness(spread));
+}
+
+function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, spread: number) {
   const mu = item.mu + delta;
-  const spread = item.blur === 0 ? s : Math.sqrt(s * s + item.blur * item.blur);
-  // What is not in the hole lies beyond the cap; a ball that was measured nearer than that lies where it was measured.
-  const from = item.logHi > item.logCap ? Math.max(item.logLo, item.logCap) : item.logLo;
-  const [a, b] = [(from - mu) / spread, (item.logHi - mu) / spread];
-  const p = Math.max(LEAST_P, between(a, b));
-  const [da, db] = [Number.isFinite(a) ? density(a) : 0, Number.isFinite(b) ? density(b) : 0];
-  const moment = (Number.isFinite(b) ? b * db : 0) - (Number.isFinite(a) ? a * da : 0);
-  const share = (s * s) / (spread * spread);
-  const byMu = -(db - da) / (spread * p);
-  const byS = (-moment * share) / p;
-  out.value += item.n * Math.log(p);
+  const steep = steepness(spread, item.blur);
+  const [near, far] = [edgeAt(item.logLo, mu, steep), edgeAt(item.logHi, mu, steep)];
+  const holed = holedAt(item, delta, spread);
+  const came = 1 - ANYWHERE;
+  const p = Math.max(LEAST_P, came * (far.share - near.share) + ANYWHERE * item.anywhere);
+  const blurred = came * steepnessSlope(spread, item.blur);
+  const [pByMu, pByS, bend] = [came * (far.byMu - near.byMu), blurred * (far.byS - near.byS), came * (far.bend - near.bend)];
+  const rest = 1 - holed.share;
+  const byMu = pByMu / p - holed.byMu / rest;
+  const byS = pByS / p - holed.byS / rest;
+  out.value += item.n * (Math.log(p) + Math.log(rest));
   out.byCell[item.cell]! += item.n * byMu;
   out.byRest[0]! += item.n * byS;
-  // Concave in μ, so the observed information is never negative; for the spread, the square of the score.
-  out.cells[item.cell]! += item.n * Math.max(0, byMu * byMu + moment / (spread * spread * p));
+  // The shape is concave in its logarithm; what may lie anywhere says nothing, never less. For the spread, the square of the score.
+  out.cells[item.cell]! += item.n * Math.max(0, (pByMu / p) ** 2 - bend / p);
   out.rest[0]! += item.n * byS * byS;
 }
 
-/** The mean of several balls, as the logarithm of a log-normal's mean: normal about μ + s²/2. */
-function addMean(out: Likelihood, item: Item & { kind: 'mean' }, delta: number, s: number, m: number) {
-  const growth = Math.exp(s * s);
-  const variance = (growth - 1 + item.blur * item.blur) / item.balls;
-  const gap = item.logLeft - (item.mu + delta + (s * s) / 2);
-  const byVariance = (2 * s * s * growth) / item.balls;
-  out.value += item.n * (-0.5 * Math.log(2 * Math.PI * variance) - (gap * gap) / (2 * variance));
-  out.byCell[item.cell]! += (item.n * gap) / variance;
-  out.byRest[0]! += item.n * ((gap / variance) * s * s + byVariance * ((gap * gap) / (2 * variance * variance) - 1 / (2 * variance)));
-  out.cells[item.cell]! += item.n / variance;
-  out.cross[item.cell * m]! += (item.n * s * s) / variance;
-  out.rest[0]! += item.n * (s ** 4 / variance + byVariance ** 2 / (2 * variance * variance));
+/** A ball in the hole. */
+function addHoled(out: Likelihood, item: Item & { kind: 'holed' }, delta: number, spread: number) {
+  const { share, byMu, byS } = holedAt(item, delta, spread);
+  const p = Math.max(LEAST_P, share);
+  out.value += item.n * Math.log(p);
+  out.byCell[item.cell]! += (item.n * byMu) / p;
+  out.byRest[0]! += (item.n * byS) / p;
+  // Near the hole the chance is a power of the middle: its logarithm is straight, and one more of them narrows nothing.
+  out.rest[0]! += item.n * (byS / p) ** 2;
 }
 
-function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: number, s: number, m: number) {
-  const z = (item.logZone - item.mu - delta) / s;
-  const p = Math.min(1 - LEAST_P, Math.max(LEAST_P, normalCdf(z)));
-  const [byMu, byS] = [-density(z) / s, -density(z) * z];
-  const total = item.n[0] + item.n[1];
-  const score = item.n[0] / p - item.n[1] / (1 - p);
-  const information = total / (p * (1 - p));
-  out.value += item.n[0] * Math.log(p) + item.n[1] * Math.log(1 - p);
-  out.byCell[item.cell]! += score * byMu;
-  out.byRest[0]! += score * byS;
-  out.cells[item.cell]! += information * byMu * byMu;
-  out.cross[item.cell * m]! += information * byMu * byS;
-  out.rest[0]! += information * byS * byS;
+/** The mean of several balls that were not holed: about normal, with the mean and the variance that the shape has. */
+function addMean(out: Likelihood, item: Item & { kind: 'mean' }, delta: number, spread: number, m: number) {
+  const STEP = 1e-4;
+  const at = (byMu: number, byS: number) => {
+    const steep = steepness(spread + byS);
+    const middle = Math.exp(item.mu + delta + byMu);
+    const mean = (1 - ANYWHERE) * middle * momentOf(1, steep) + ANYWHERE * item.distanceM * anywhereMoment(1);
+    const square = (1 - ANYWHERE) * middle * middle * momentOf(2, steep) + ANYWHERE * item.distanceM ** 2 * anywhereMoment(2);
+    return { mean, variance: (square - mean * mean + (item.blur * mean) ** 2) / item.balls };
+  };
+  const logP = ({ mean, variance }: { mean: number; variance: number }) =>
+    -0.5 * Math.log(2 * Math.PI * variance) - (item.left - mean) ** 2 / (2 * variance);
+  const here = at(0, 0);
+  const slopes = (
+    [
+      [STEP, 0],
+      [0, STEP],
+    ] as const
+  ).map(([u, v]) => {
+    const [up, down] = [at(u, v), at(-u, -v)];
+    return {
+      score: (logP(up) - logP(down)) / (2 * STEP),
+      mean: (up.mean - down.mean) / (2 * STEP),
+      variance: (up.variance - down.variance) / (2 * STEP),
+    };
+  });
+  const [byMu, byS] = slopes as [(typeof slopes)[0], (typeof slopes)[0]];
+  const information = (a: typeof byMu, b: typeof byMu) =>
+    (a.mean * b.mean) / here.variance + (a.variance * b.variance) / (2 * here.variance ** 2);
+  out.value += item.n * logP(here);
+  out.byCell[item.cell]! += item.n * byMu.score;
+  out.byRest[0]! += item.n * byS.score;
+  out.cells[item.cell]! += item.n * information(byMu, byMu);
+  out.cross[item.cell * m]! += item.n * information(byMu, byS);
+  out.rest[0]! += item.n * information(byS, byS);
+}
+
+/** How far from its spot a ball landed: what it leaves tells of that, and so does landing, a skill of its own. */
+function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: number, landing: number, m: number) {
+  const mu = item.mu + delta + item.own * landing;
+  const [near, far] = [edgeAt(item.logLo, mu, item.steep), edgeAt(item.logHi, mu, item.steep)];
+  const p = Math.max(LEAST_P, far.share - near.share);
+  const byMu = (far.byMu - near.byMu) / p;
+  const information = item.n * Math.max(0, byMu * byMu - (far.bend - near.bend) / p);
+  out.value += item.n * Math.log(p);
+  out.byCell[item.cell]! += item.n * byMu;
+  out.byRest[m - 1]! += item.n * item.own * byMu;
+  out.cells[item.cell]! += information;
+  out.cross[item.cell * m + m - 1]! += item.own * information;
+  out.rest[m * m - 1]! += item.own ** 2 * information;
 }
 
 /** Where the spreads of direction and length of a putt begin in the rest, and how they are read for one distance. */
@@ -193,20 +242,55 @@ function spreadOver(prior: Prior, bands: Float64Array, byAngle: number, byDistan
   }
 }
 
-/** A missed putt that stopped between two distances; where it was measured roughly, between wider ones. */
+/**
+ * Where a missed putt stopped: between two distances; where it was measured roughly, between wider ones. It tells of the pace
+ * alone, with the level's line: how wide putts stop that miss says little of how often they drop.
+ */
 function addLeave(out: Likelihood, item: Item & { kind: 'leave' }, prior: Prior, rest: Float64Array, by: Float64Array) {
   const m = by.length;
-  const { rate, byAngle, byDistance } = leaveParts(puttingAt(prior, rest, item.bands), item.ft, item.lo, item.hi);
-  const p = Math.max(LEAST_P, rate);
+  const pace = Math.log(puttingAt(prior, rest, item.bands).distance / prior.putting.distance);
+  const { value, slope } = stoppedAt(item, prior, pace);
   by.fill(0);
-  spreadOver(prior, item.bands, byAngle / p, byDistance / p, by);
-  out.value += item.n * Math.log(p);
+  spreadOver(prior, item.bands, 0, slope, by);
+  out.value += item.n * value;
   for (let i = 0; i < m; i++) {
     if (by[i] === 0) continue;
     out.byRest[i]! += item.n * by[i]!;
     for (let j = 0; j < m; j++) out.rest[i * m + j]! += item.n * by[i]! * by[j]!;
   }
 }
+
+/** Paces at which a stop is kept at hand, as logarithms against the level's; between them it is read by cubics. */
+const [PACE_FROM, PACE_STEP, PACES] = [-1.5, 0.15, 21];
+type Stop = Pick<Item & { kind: 'leave' }, 'ft' | 'lo' | 'hi'>;
+const stops = new WeakMap<Prior, Map<string, Float64Array>>();
+
+/** The logarithm of the chance that a missed putt stopped where it did, and its slope in the logarithm of the pace. */
+function stoppedAt(stop: Stop, prior: Prior, pace: number): { value: number; slope: number } {
+  let known = stops.get(prior);
+  if (!known) stops.set(prior, (known = new Map()));
+  const key = `${stop.ft}|${stop.lo}|${stop.hi}`;
+  let nodes = known.get(key);
+  if (!nodes) {
+    if (known.size > MOST_STOPS) known.clear();
+    known.set(key, (nodes = new Float64Array(2 * PACES).fill(NaN)));
+  }
+  const place = Math.min(PACES - 1.000001, Math.max(0, (pace - PACE_FROM) / PACE_STEP));
+  const low = Math.floor(place);
+  for (const at of [low, low + 1])
+    if (Number.isNaN(nodes[2 * at]!)) {
+      const plain = { angle: prior.putting.angle, distance: prior.putting.distance * Math.exp(PACE_FROM + at * PACE_STEP) };
+      const [all, here] = [makeParts(plain, stop.ft), leaveParts(plain, stop.ft, stop.lo, stop.hi)];
+      const [p, missed] = [Math.max(LEAST_P, here.rate), Math.max(LEAST_P, 1 - all.rate)];
+      nodes[2 * at] = Math.log(p) - Math.log(missed);
+      nodes[2 * at + 1] = here.byDistance / p + all.byDistance / missed;
+    }
+  const [a, da, b, db] = [nodes[2 * low]!, nodes[2 * low + 1]! * PACE_STEP, nodes[2 * low + 2]!, nodes[2 * low + 3]! * PACE_STEP];
+  const t = place - low;
+  const [c, d] = [3 * (b - a) - 2 * da - db, 2 * (a - b) + da + db];
+  return { value: a + t * (da + t * (c + t * d)), slope: (da + t * (2 * c + t * 3 * d)) / PACE_STEP };
+}
+const MOST_STOPS = 5000;
 
 function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, rest: Float64Array, by: Float64Array) {
   const own = puttingAt(prior, rest, item.bands);
@@ -252,6 +336,14 @@ const PARTS = 34;
 const PARTS_FROM = Math.log(0.08);
 const PART = 0.2;
 
+/** Of balls that end anywhere, the share in each part. */
+function anywhereOver(distanceM: number): Float64Array {
+  return Float64Array.from({ length: PARTS }, (_, i) => {
+    const edge = (at: number) => anywhereInside(Math.exp(PARTS_FROM + at * PART), distanceM);
+    return (i === PARTS - 1 ? 1 : edge(i + 1)) - (i === 0 ? 0 : edge(i));
+  });
+}
+
 /** The player's own putting over the parts: how often a putt is holed, and how that moves with each spread. */
 type Putting = { bands: readonly Float64Array[]; rate: Float64Array; byAngle: Float64Array; byDistance: Float64Array };
 
@@ -274,39 +366,39 @@ const middleOf = (part: number) => Math.exp(PARTS_FROM + (part + 0.5) * PART);
 
 /**
  * Strokes to hole out: 1, 2, or more. Two are a ball that was not holed and a putt that was, by the player's own putting:
- * P(2) = Σ q·P(made), with q the chance of stopping in a part beyond the cap.
+ * P(2) = (1 − P(1)) · Σ q·P(made), with q the chance of stopping in a part.
  */
 function addStrokes(
   out: Likelihood,
   item: Item & { kind: 'strokes' },
   prior: Prior,
   delta: number,
-  s: number,
+  spread: number,
   putting: Putting,
   by: Float64Array,
 ) {
   const m = by.length;
   const mu = item.mu + delta;
-  const cap = (item.logCap - mu) / s;
-  const holed = normalCdf(cap);
-  const [holedByMu, holedByS] = [-density(cap) / s, -density(cap) * cap];
+  const steep = steepness(spread);
+  const holed = holedAt(item, delta, spread);
   by.fill(0);
-  let [made, madeByMu, madeByS] = [0, 0, 0];
-  let [low, under, thick] = [cap, holed, density(cap)];
-  for (let i = Math.max(0, Math.floor((Math.max(item.logCap, mu - FAR * s) - PARTS_FROM) / PART)); i < PARTS && low < FAR; i++) {
-    const high = (PARTS_FROM + (i + 1) * PART - mu) / s;
-    if (high <= low) continue;
-    const [over, thin] = [normalCdf(high), density(high)];
-    const q = over - under;
-    made += q * putting.rate[i]!;
-    madeByMu += ((thick - thin) / s) * putting.rate[i]!;
-    madeByS += (low * thick - high * thin) * putting.rate[i]!;
-    spreadOver(prior, putting.bands[i]!, q * putting.byAngle[i]!, q * putting.byDistance[i]!, by);
-    [low, under, thick] = [high, over, thin];
+  let [sum, sumByMu, sumByS] = [0, 0, 0];
+  let near = edgeAt(-Infinity, mu, steep);
+  for (let i = 0; i < PARTS; i++) {
+    const far = edgeAt(i === PARTS - 1 ? Infinity : PARTS_FROM + (i + 1) * PART, mu, steep);
+    const q = (1 - ANYWHERE) * (far.share - near.share) + ANYWHERE * item.anywhere[i]!;
+    sum += q * putting.rate[i]!;
+    sumByMu += (1 - ANYWHERE) * (far.byMu - near.byMu) * putting.rate[i]!;
+    sumByS += (1 - ANYWHERE) * (far.byS - near.byS) * putting.rate[i]!;
+    spreadOver(prior, putting.bands[i]!, (1 - holed.share) * q * putting.byAngle[i]!, (1 - holed.share) * q * putting.byDistance[i]!, by);
+    near = far;
   }
-  const p = [Math.max(LEAST_P, holed), Math.max(LEAST_P, made), Math.max(LEAST_P, 1 - holed - made)];
-  const byMu = [holedByMu, madeByMu, -holedByMu - madeByMu];
-  const byS = [holedByS, madeByS, -holedByS - madeByS];
+  const made = (1 - holed.share) * sum;
+  const madeByMu = (1 - holed.share) * sumByMu - holed.byMu * sum;
+  const madeByS = (1 - holed.share) * sumByS - holed.byS * sum;
+  const p = [Math.max(LEAST_P, holed.share), Math.max(LEAST_P, made), Math.max(LEAST_P, 1 - holed.share - made)];
+  const byMu = [holed.byMu, madeByMu, -holed.byMu - madeByMu];
+  const byS = [holed.byS, madeByS, -holed.byS - madeByS];
   const total = item.n[0] + item.n[1] + item.n[2];
   // One putt more or less moves the second and the third chance by as much, in opposite directions.
   const [scoreBy, informationBy] = [item.n[1] / p[1]! - item.n[2] / p[2]!, total * (1 / p[1]! + 1 / p[2]!)];

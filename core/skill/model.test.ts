@@ -7,7 +7,7 @@ import { fit, parametersOf } from './fit';
 import { gather, talliesOf, weightOf } from './evidence';
 import { binOf, groupOf, placeOf, type Group } from './groups';
 import { itemsOf, likelihood, restSize } from './likelihood';
-import { evidenceOf, madeUp, trueLost } from './players';
+import { evidenceOf, hitterOf, madeUp, trueStrokes } from './players';
 import { Judge } from './judge';
 import { drawsOf } from './posterior';
 import { priorOf } from './prior';
@@ -28,6 +28,7 @@ const group = (more: Partial<Group> & Pick<Group, 'kind'>): Group => ({
   blur: 0,
   value: 0,
   lie: 0,
+  spotM: 0,
   n: 1,
   ...more,
 });
@@ -44,9 +45,11 @@ const meanLost = (groups: Group[], key = CHIP, seed = 1) => {
   return values.reduce((a, b) => a + b, 0) / values.length;
 };
 
-test('there are 68 skill cells, six of them putts, each in its band', () => {
-  expect([cells.length, cells.filter((cell) => cell.shotType === 'putt').length]).toEqual([68, 6]);
-  expect(new Set(cells.map((cell) => cell.key)).size).toBe(68);
+test('every shot that can be recorded has a cell of its own, each in its band; 77 come up in rounds', () => {
+  const count = (of: (cell: (typeof cells)[number]) => boolean) => cells.filter(of).length;
+  // Off the green 25 shots from a surface, each in six bands; six bands of putts.
+  expect([cells.length, count((cell) => cell.shotType === 'putt'), count((cell) => cell.inRound)]).toEqual([156, 6, 77]);
+  expect(new Set(cells.map((cell) => cell.key)).size).toBe(156);
 });
 
 test('a factor gives its matrix back, and solves it', () => {
@@ -81,7 +84,14 @@ test.each([
   ['putts to hole out', [made(1, 2, 9), putted(2, 5), putted(3, 2), made(0, 1, 9)]],
   ['leaves of putts', [leave(0.6, 1.2, 3), leave(0, 0.6), leave(1.2, Infinity, 2), made(1, 2, 9)]],
   ['means of several', [group({ kind: 'mean', lo: 1.4, value: 5, blur: 0.1, n: 2 })]],
-  ['landed', [group({ kind: 'landed', lo: 0.9, value: 1, n: 3 }), group({ kind: 'landed', lo: 0.9, value: 0, n: 4 })]],
+  [
+    'landed',
+    [
+      group({ kind: 'landed', hi: 0.9, spotM: 5, n: 3 }),
+      group({ kind: 'landed', lo: 0.9, hi: Infinity, spotM: 5, n: 4 }),
+      group({ kind: 'along', lo: 0.375, hi: 0.625, spotM: 8, n: 2 }),
+    ],
+  ],
 ])('the gradient equals finite differences: %s', (_, groups) => {
   const random = seededRandom(4);
   const delta = Float64Array.from({ length: prior.offGreen }, () => 0.2 * random.normal());
@@ -109,6 +119,9 @@ test('the probabilities of all that can be said of a ball add up to 1', () => {
   expect(chances([made(1), made(0)])).toBeCloseTo(1, 9);
   expect(chances([made(1, 1, 9), putted(2), putted(3)])).toBeCloseTo(1, 9);
   expect(chances([made(1, 1, 9), leave(0, 0.6), leave(0.6, 1.2), leave(1.2, Infinity)])).toBeCloseTo(1, 3);
+  const landed = (kind: 'landed' | 'along', lo: number, hi: number) => group({ kind, lo, hi, spotM: 4 });
+  expect(chances([landed('landed', 0, 0.9), landed('landed', 0.9, Infinity)])).toBeCloseTo(1, 9);
+  expect(chances([landed('along', 0, 0.4), landed('along', 0.4, 1), landed('along', 1, Infinity)])).toBeCloseTo(1, 9);
   expect(chances([made(1, 1, 2), leave(0, 0.2, 1, 2), leave(0.2, 0.5, 1, 2), leave(0.5, Infinity, 1, 2)])).toBeCloseTo(1, 3);
   // A circle is a ring with one boundary.
   expect(chances([group({ kind: 'holed' }), ring(0, 1.8), ring(1.8, Infinity)])).toBeCloseTo(1, 9);
@@ -223,13 +236,18 @@ test('on made-up players it finds more than raw means do, and its intervals hold
   for (let p = 0; p < PLAYERS; p++) {
     const random = seededRandom(900 + p);
     const player = madeUp(cells, random);
-    const truth = trueLost(player, cells, reference, 500, random);
-    const { groups } = evidenceOf(player, cells, reference, 600, random);
+    const inRound = cells.filter((cell) => cell.inRound);
     const own = priorOf(cells, reference, player.level);
-    const ranks = ranksOf(new Judge(own, reference, player.level).lost(drawsOf(fit(groups, own), 200, random)));
+    const at = inRound.map(({ key }) => own.index.get(key)!);
+    const judged = new Judge(own, reference, player.level);
+    const ordinary = hitterOf(player, reference, seededRandom(p));
+    const truth = trueStrokes(ordinary, inRound, 2000).map((strokes, i) => strokes - judged.levelExpects(at[i]!));
+    const { groups } = evidenceOf(hitterOf(player, reference, random), inRound, reference, 600, random);
+    const lost = judged.lost(drawsOf(fit(groups, own), 200, random));
+    const ranks = ranksOf(at.map((i) => lost[i]!));
     const rank = (list: number[]) => list.map((value) => list.filter((other) => other < value).length);
     const [a, b] = [rank(ranks.map((one) => one.mean)), rank(truth)];
-    found += 1 - (6 * a.reduce((sum, one, i) => sum + (one - b[i]!) ** 2, 0)) / (68 * (68 ** 2 - 1));
+    found += 1 - (6 * a.reduce((sum, one, i) => sum + (one - b[i]!) ** 2, 0)) / (truth.length * (truth.length ** 2 - 1));
     for (const [i, { interval80 }] of ranks.entries()) {
       of++;
       if (truth[i]! >= interval80[0] && truth[i]! <= interval80[1]) covered++;

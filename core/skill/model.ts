@@ -3,6 +3,12 @@ import { Judge } from './judge';
 import { priorOf, type Prior } from './prior';
 import type { Reference } from './reference';
 
+/**
+ * Raised with every change of the model, its constants or the reference: what was believed by another version is never used.
+ * A test says when it has to be.
+ */
+export const MODEL_VERSION = 2;
+
 /** As many levels as are kept at hand. */
 const MOST = 60;
 
@@ -24,6 +30,13 @@ export class SkillModel {
   /** Who says what players of a level lose against another level, or against their own. */
   judge(level: number, against: number): Judge {
     return kept(this.#judges, `${level}|${against}`, () => new Judge(this.prior(level), this.reference, against));
+  }
+
+  /** The strokes that a level needs from a cell, as its table says: what comes of missed greens included. */
+  expects(cell: number, level: number): number {
+    const { shotType, surface, distanceM } = this.cells[cell]!;
+    if (shotType === 'putt') return Math.max(1, this.reference.putts(level, distanceM));
+    return this.reference.shot(level, shotType, surface, distanceM)!.expectedStrokes;
   }
 
   /** How often each cell comes up in 18 holes at a level, by the reference: the preset round mix. */

@@ -1,12 +1,10 @@
-import { seededRandom, type Random } from '../math/random';
+import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
-import type { Cell } from './cells';
+import { cellKey, type Cell } from './cells';
 import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
 import { expectedPutts, referencePutting } from './putting';
 import type { Reference } from './reference';
-import { puttingOf, simulateShot, type PlayerTruth } from './simulate';
-
-export type Unevenness = { factor?: number; daySd?: number };
+import { simulateShot, type PlayerTruth } from './simulate';
 
 const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15 };
 const DAY_SD = 0.1;
@@ -18,7 +16,7 @@ const NEAREST_M = 0.06;
  * A made-up player whose skill is known, to try the model with. They do not play as the model thinks (`simulateShot`):
  * depth and width are normal, mishits end anywhere, and some days are better than others.
  */
-export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: Unevenness = {}): PlayerTruth {
+export function madeUp(cells: readonly Cell[], random: Random, factor = 1): PlayerTruth {
   const level = 5 + 20 * random.uniform();
   const once = new Map<string, number>();
   const effect = (name: string, sd: number) => {
@@ -53,27 +51,46 @@ export function madeUp(cells: readonly Cell[], random: Random, { factor = 1 }: U
   };
 }
 
-const green = (distanceM: number) => ({ shotType: 'putt', surface: 'green', distanceM }) as const;
+const green = (distanceM: number) => ({ shotType: 'putt', surface: 'green', distanceM, key: cellKey('putt', 'green', distanceM) }) as const;
 
-/** What a player really loses in each cell against their level, in strokes: of many balls, the same for both. */
-export function trueLost(player: PlayerTruth, cells: readonly Cell[], reference: Reference, balls: number, random: Random): number[] {
-  const level = expectedPutts(referencePutting(player.level));
+/** Somebody who hits balls, whoever made them up: the next ball from somewhere, and a new day. */
+export type Hitter = { hit: (shot: Place) => { holed: boolean; leftM: number }; newDay: () => void; level: number };
+type Place = Pick<Cell, 'shotType' | 'surface' | 'distanceM' | 'key'>;
+
+/** A made-up player as somebody who hits balls, some days better than others. */
+export function hitterOf(player: PlayerTruth, reference: Reference, random: Random, daySd = DAY_SD): Hitter {
+  let day = 0;
+  return {
+    level: player.level,
+    hit: (shot) => simulateShot(player, shot, day, reference, random),
+    newDay: () => void (day = daySd * random.normal()),
+  };
+}
+
+/** The strokes that somebody really needs from each cell: of many balls on ordinary days; where they stop, the level putts. */
+export function trueStrokes(hitter: Hitter, cells: readonly Cell[], balls: number): number[] {
+  const level = expectedPutts(referencePutting(hitter.level));
   return cells.map((cell) => {
-    const ft = cell.distanceM / METRES_PER.ft;
-    if (cell.shotType === 'putt') return expectedPutts(puttingOf(player, cell.distanceM))(ft) - level(ft);
-    // Both play the same balls: what chance did to one it did to the other, and what differs is skill.
-    const seed = Math.floor(random.uniform() * 2 ** 31);
-    const mean = (truth: PlayerTruth) => {
-      const random = seededRandom(seed);
-      let sum = 0;
-      for (let n = 0; n < balls; n++) {
-        const { holed, leftM } = simulateShot(truth, cell, 0, reference, random);
+    let sum = 0;
+    for (let n = 0; n < balls; n++) {
+      if (cell.shotType === 'putt') sum += puttsOf(hitter, cell.distanceM, 12);
+      else {
+        const { holed, leftM } = hitter.hit(cell);
         sum += holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft));
       }
-      return sum / balls;
-    };
-    return mean(player) - mean({ ...player, effects: {} });
+    }
+    return sum / balls;
   });
+}
+
+/** Putts to hole out from so far, counted up to so many. */
+function puttsOf(hitter: Hitter, fromM: number, most: number): number {
+  let putts = 0;
+  for (let from = fromM; from > 0 && putts < most; putts++) {
+    const { holed, leftM } = hitter.hit(green(from));
+    from = holed ? 0 : Math.max(NEAREST_M, leftM);
+  }
+  return putts;
 }
 
 /** Which kinds of record a player keeps, in shares that add up to 1. */
@@ -92,42 +109,34 @@ function sizeM({ shotType, surface, distanceM }: Cell, reference: Reference): nu
   return Math.max(1, Math.round(ft)) * METRES_PER.ft;
 }
 
-/** Evidence of so many balls, unevenly spread over the cells. */
+/** Evidence of so many balls, unevenly spread over the cells; ten balls a day. */
 export function evidenceOf(
-  player: PlayerTruth,
+  hitter: Hitter,
   cells: readonly Cell[],
   reference: Reference,
   balls: number,
   random: Random,
-  { kinds = MIXED, daySd = DAY_SD }: { kinds?: Kinds } & Unevenness = {},
-): { groups: Group[]; exactOnly: Group[]; raw: { cell: number; strokes: number }[] } {
-  const shares = cells.map(() => Math.exp(0.8 * random.normal()));
+  { kinds = MIXED, shareSd = 0.8 }: { kinds?: Kinds; shareSd?: number } = {},
+): { groups: Group[]; exactOnly: Group[]; raw: { cell: number; strokes: number }[]; balls: number[] } {
+  const shares = cells.map(() => Math.exp(shareSd * random.normal()));
   const sum = shares.reduce((a, b) => a + b, 0);
+  const counts = cells.map(() => 0);
   const groups = new Map<string, Group>();
   const exactOnly = new Map<string, Group>();
   const raw: { cell: number; strokes: number }[] = [];
-  const level = expectedPutts(referencePutting(player.level));
-  let day = 0;
+  const level = expectedPutts(referencePutting(hitter.level));
   for (let n = 0; n < balls; n++) {
-    if (n % DAY_BALLS === 0) day = daySd * random.normal();
+    if (n % DAY_BALLS === 0) hitter.newDay();
     let at = random.uniform() * sum;
     const i = Math.min(cells.length - 1, shares.findIndex((share) => (at -= share) < 0) >>> 0);
     const cell = cells[i]!;
-    const base = { cell: cell.key, distanceM: placeOf(cell.distanceM), lo: 0, hi: 0, blur: 0, value: 0, lie: 0 };
+    counts[i]! += 1;
+    const base = { cell: cell.key, distanceM: placeOf(cell.distanceM), lo: 0, hi: 0, blur: 0, value: 0, lie: 0, spotM: 0 };
     const add = (one: Omit<Group, 'n'>) => addTo(groups, one, 1);
-    const stopped = simulateShot(player, cell, day, reference, random);
+    const stopped = hitter.hit(cell);
     const { holed } = stopped;
     const leftM = Math.max(NEAREST_M, stopped.leftM);
     const how = random.uniform();
-    /** Putts with which it is finished: on the level of how it is putted from there. */
-    const finish = () => {
-      let strokes = 1;
-      for (let from = holed ? 0 : leftM; from > 0 && strokes < 4; strokes++) {
-        const putt = simulateShot(player, green(from), day, reference, random);
-        from = putt.holed ? 0 : Math.max(NEAREST_M, putt.leftM);
-      }
-      return strokes;
-    };
     const putt = cell.shotType === 'putt';
     const missed = putt ? ('leave' as const) : ('between' as const);
     const inHole: Omit<Group, 'n'> = putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
@@ -144,11 +153,11 @@ export function evidenceOf(
       const radius = sizeM(cell, reference);
       add(holed ? inHole : { ...base, kind: missed, lo: leftM < radius ? 0 : radius, hi: leftM < radius ? radius : Infinity });
     } else {
-      const strokes = finish();
+      const strokes = holed ? 1 : 1 + puttsOf(hitter, leftM, 3);
       const kind = putt ? ('putted' as const) : ('strokes' as const);
       add(putt && holed ? inHole : { ...base, kind, value: Math.min(3, strokes) });
       raw.push({ cell: i, strokes });
     }
   }
-  return { groups: [...groups.values()], exactOnly: [...exactOnly.values()], raw };
+  return { groups: [...groups.values()], exactOnly: [...exactOnly.values()], raw, balls: counts };
 }

@@ -1,16 +1,17 @@
-import { normalQuantile } from '../math/normal';
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
 import { referencePutting, type PuttingSkill } from './putting';
 import type { Reference } from './reference';
+import { centreOf, STEEPNESS, zOf } from './shape';
 
 /**
  * What is believed of a player before any ball: the level's own curves, and how far players of a level lie from them.
  *
- * Off the green the logarithm of the distance left is normal with mean μ(cell, distance) + δ(cell) and spread s; δ is a
- * Gaussian process over the cells, so that a ball of one cell says something of its neighbours. A ball is holed where
- * that distance is under the cap, which is set by the level's hole-out rate. Putting: the logarithms of the spreads of
- * direction and length, each with a shared part and one a band, interpolated in the logarithm of the distance.
+ * Off the green half of the balls that come off stop inside e^(μ(cell, distance) + δ(cell)), and how they spread about it is
+ * `shape.ts`; δ is a Gaussian process over the cells, so that a ball of one cell says something of its neighbours. As many
+ * balls are holed as would stop under the cap, which is set by the level's hole-out rate. Putting: the logarithms of the spreads of
+ * direction and length, each with a shared part and one a band, interpolated in the logarithm of the distance. Where a ball lands
+ * follows from what it leaves, and from landing, which is one skill for all shots.
  * The standard deviations are those of the design this model was tried with.
  */
 export const SDS = {
@@ -20,14 +21,13 @@ export const SDS = {
   slope: 0.1,
   lieAndType: 0.1,
   cell: 0.18,
-  logSpread: 0.12,
-  angle: 0.17,
+  logSpread: 0.07,
+  angle: 0.185,
   angleBand: 0.15,
   length: 0.2,
   lengthBand: 0.15,
+  landing: 0.3,
 } as const;
-/** The spread of a level's own balls, as the mean of ln s. */
-export const LOG_SPREAD = Math.log(0.7);
 
 export type Prior = {
   cells: readonly Cell[];
@@ -38,8 +38,8 @@ export type Prior = {
   index: ReadonlyMap<string, number>;
   /** The covariance of δ, `offGreen` square. */
   covariance: Float64Array;
-  /** ln of the median distance left in metres, and of the cap under which a ball is in the hole, at a distance in metres. */
-  at: (cell: number, distanceM: number) => { mu: number; logCap: number };
+  /** The level's own curve at a distance in metres. */
+  at: (cell: number, distanceM: number) => LevelCurve;
   /** Where a putt of so many metres lies among the bands: weights that add up to 1. */
   bandsAt: (distanceM: number) => Float64Array;
   bands: number;
@@ -53,12 +53,12 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
   const offGreen = cells.filter((cell) => cell.shotType !== 'putt').length;
   const putts = cells.slice(offGreen);
   const centres = putts.map((cell) => Math.log(cell.distanceM));
-  const memo = new Map<string, { mu: number; logCap: number }>();
+  const memo = new Map<string, LevelCurve>();
   return {
     cells,
     offGreen,
     level,
-    putting: referencePutting(reference.clamp(level)),
+    putting: referencePutting(level),
     index: new Map(cells.map((cell, i) => [cell.key, i])),
     covariance: covariance(cells.slice(0, offGreen)),
     at(cell, distanceM) {
@@ -72,12 +72,15 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
   };
 }
 
-/** A level's own curve at a distance: ln of the median distance left in metres, and of the cap under which a ball is in the hole. */
-export function levelCurve(reference: Reference, level: number, cell: Pick<Cell, 'shotType' | 'surface'>, distanceM: number) {
+/** Where a level's balls stop, as logarithms of metres: half of those that came off inside `mu`; as many as are holed inside `logCap`. */
+export type LevelCurve = { mu: number; logCap: number };
+
+/** A level's own curve at a distance in metres. */
+export function levelCurve(reference: Reference, level: number, cell: Pick<Cell, 'shotType' | 'surface'>, distanceM: number): LevelCurve {
   const shot = reference.shot(level, cell.shotType, cell.surface, distanceM)!;
-  const mu = Math.log(Math.max(NEAREST_M, shot.medianLeftFt * METRES_PER.ft));
+  const mu = centreOf(Math.max(NEAREST_M, shot.medianLeftFt * METRES_PER.ft), distanceM);
   const rate = Math.min(0.5, Math.max(LEAST_RATE, shot.holeOutRate));
-  return { mu, logCap: mu + Math.exp(LOG_SPREAD) * normalQuantile(rate) };
+  return { mu, logCap: mu + zOf(rate) / STEEPNESS };
 }
 
 function covariance(cells: readonly Cell[]): Float64Array {

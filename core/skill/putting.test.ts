@@ -1,16 +1,17 @@
 import fc from 'fast-check';
 import { seededRandom } from '../math/random';
 import { ft } from '../testing/make';
-import { expectedPutts, makeRate, referencePutting } from './putting';
+import { expectedPutts, makeRate, referencePutting, type PuttingSkill } from './putting';
 import { shippedReference } from './reference';
 import { simulateShot } from './simulate';
 
 const strongest = referencePutting(0);
 
-test('the strongest level holes what the model says it should', () => {
-  const percents = [3, 5, 8, 10, 20].map((feet) => Math.round(100 * makeRate(strongest, feet)));
-  expect(percents).toEqual([95, 75, 49, 38, 14]);
-  expect(expectedPutts(strongest)(33)).toBeCloseTo(2.02, 2);
+test('between levels both spreads are read on in their logarithms, and on beyond the last', () => {
+  const [tour, scratch, between] = [-5, 0, -2.5].map(referencePutting) as [PuttingSkill, PuttingSkill, PuttingSkill];
+  expect(between.angle).toBeCloseTo(Math.sqrt(tour.angle * scratch.angle), 12);
+  expect(between.distance).toBeCloseTo(Math.sqrt(tour.distance * scratch.distance), 12);
+  expect(referencePutting(-10).angle).toBeCloseTo(tour.angle ** 2 / scratch.angle, 12);
 });
 
 test('the make rate falls with the distance and with either spread', () => {

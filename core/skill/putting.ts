@@ -19,9 +19,26 @@ export function dropsWithin(ft: number): number {
   return ft <= reach ? Math.PI / 2 : Math.asin(reach / ft);
 }
 
-/** A reference player's putting. The slopes in `level` are a judgement, to be replaced by a coach who knows better. */
+/** The two spreads by level, as levels with their logarithms: make rates of tour players, scratch amateurs and players who shoot about 90. */
+const BY_LEVEL = [
+  [-5, 0.0166, 0.092],
+  [0, 0.0203, 0.097],
+  [18, 0.0243, 0.154],
+  [28, 0.0273, 0.172],
+  [54, 0.034, 0.23],
+] as const;
+
+/**
+ * How the players of a level putt: −5 a tour player, 0 a scratch amateur, 18 somebody who shoots about 90. The spreads are
+ * those with which the published make rates come out (docs/model.md); beyond 18 they are a judgement. Linear in their
+ * logarithms between levels, and on beyond the last.
+ */
 export function referencePutting(level: number): PuttingSkill {
-  return { angle: 0.018 * Math.exp(0.019 * level), distance: 0.085 * Math.exp(0.017 * level) };
+  let i = 1;
+  while (i < BY_LEVEL.length - 1 && level > BY_LEVEL[i]![0]) i++;
+  const [[from, angle, distance], [to, angleTo, distanceTo]] = [BY_LEVEL[i - 1]!, BY_LEVEL[i]!];
+  const share = (level - from) / (to - from);
+  return { angle: angle * (angleTo / angle) ** share, distance: distance * (distanceTo / distance) ** share };
 }
 
 /** Parts of the make probability at `ft` feet: on line, short of the hole, too long to drop. */
@@ -161,6 +178,12 @@ export function expectedPutts(skill: PuttingSkill): (ft: number) => number {
 export function nextPutt(skill: PuttingSkill, ft: number): number {
   const { p, place: leaves } = leavesFrom(skill, ft, (left) => Math.max(0.01, left));
   return p.reduce((sum, chance, n) => sum + chance * makeRate(skill, leaves[n]!), 0);
+}
+
+/** Where missed putts from `ft` feet stop, in feet from the hole, each with its probability; they add up to that of missing. */
+export function leavesOf(skill: PuttingSkill, ft: number): { p: Float64Array; ft: Float64Array } {
+  const { p, place } = leavesFrom(skill, ft, (left) => left);
+  return { p, ft: place };
 }
 
 const ALL_LENGTHS = slices(0, 1, 24);

@@ -13,8 +13,9 @@ export type Rank = {
  * Ranks cells by what is lost in each draw.
  * @param lost `lost[cell][draw]`
  * @param weights what each cell's strokes are multiplied by before they are compared, such as its uses in a round
+ * @param among which cells are compared; the others are never among the weakest
  */
-export function ranksOf(lost: Lost, weights?: readonly number[]): Rank[] {
+export function ranksOf(lost: Lost, weights?: readonly number[], among?: readonly boolean[]): Rank[] {
   const cells = lost.length;
   const draws = lost[0]?.length ?? 0;
   const counts = new Array<number>(cells).fill(0);
@@ -22,6 +23,7 @@ export function ranksOf(lost: Lost, weights?: readonly number[]): Rank[] {
   for (let draw = 0; draw < draws; draw++) {
     const worst: number[] = [];
     for (let cell = 0; cell < cells; cell++) {
+      if (among && !among[cell]) continue;
       let place = worst.length;
       while (place > 0 && weigh(cell, draw) > weigh(worst[place - 1]!, draw)) place--;
       if (place < 3) {
@@ -42,5 +44,7 @@ export function rankOfValues(values: Float64Array): Omit<Rank, 'weakest3'> {
   const sorted = Float64Array.from(values).sort();
   const draws = sorted.length;
   const at = (share: number) => sorted[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
-  return { mean: draws === 0 ? 0 : sorted.reduce((sum, value) => sum + value, 0) / draws, interval80: [at(0.1), at(0.9)] };
+  const mean = draws === 0 ? 0 : sorted.reduce((sum, value) => sum + value, 0) / draws;
+  // Of a very skewed list the mean may lie outside: it is said with the interval, and so within it.
+  return { mean, interval80: [Math.min(at(0.1), mean), Math.max(at(0.9), mean)] };
 }

@@ -45,15 +45,12 @@ export type ReferenceShot = {
   expectedStrokes: number;
   holeOutRate: number;
   medianLeftFt: number;
-  /** Standard deviation of the logarithm of the distance left, from median and 90% point. */
-  logSpread: number;
 };
 
-const Z90 = 1.2815515655446004;
-
-/** Reference players at every level, by linear interpolation between the levels of the table, clamped at its ends. */
+/** Reference players at every level: linear between the levels of the table, and on along its end segments beyond them. */
 export class Reference {
   readonly #rows = new Map<string, ReferenceRow[]>();
+  readonly #uses = new Map<string, number>();
   /** Its rows as they were read. */
   readonly table: readonly ReferenceRow[];
   readonly #putts = new Map<number, (ft: number) => number>();
@@ -64,6 +61,7 @@ export class Reference {
     this.table = rows;
     this.levels = [...new Set(rows.map((row) => row.level))].sort((a, b) => a - b);
     for (const row of rows) {
+      this.#uses.set(`${row.level}|${row.shot_type}|${row.surface}|${row.band_min}`, row.uses_per_round);
       if (row.shot_type === 'putt') continue;
       const key = `${row.level}|${row.shot_type}|${row.surface}`;
       this.#rows.set(
@@ -73,14 +71,9 @@ export class Reference {
     }
   }
 
-  /** The level as far as the table reaches. */
-  clamp(level: number): number {
-    return Math.min(this.levels.at(-1)!, Math.max(this.levels[0]!, level));
-  }
-
   /** Expected putts of the level (to a tenth) from `metres` away, by the putting model; 0 in the hole. */
   putts(level: number, metres: number): number {
-    const at = Math.round(this.clamp(level) * 10) / 10;
+    const at = Math.round(level * 10) / 10;
     let putts = this.#putts.get(at);
     if (!putts) this.#putts.set(at, (putts = expectedPutts(referencePutting(at))));
     return putts(metres / METRES_PER.ft);
@@ -91,27 +84,29 @@ export class Reference {
    * @returns null where the table has no row for the shot type from this surface
    */
   shot(level: number, shotType: ShotType, surface: Surface, metres: number): ReferenceShot | null {
-    const at = this.clamp(level);
-    const above = this.levels.findIndex((l) => l >= at);
-    const high = this.levels[above]!;
-    const low = this.levels[Math.max(0, above - 1)]!;
+    const { low, high, share } = this.#between(level);
     const a = this.#at(low, shotType, surface, metres);
     const b = this.#at(high, shotType, surface, metres);
-    if (!a || !b) return null;
-    const share = high === low ? 0 : (at - low) / (high - low);
-    return mix(a, b, share);
+    return a && b ? possible(mix(a, b, share)) : null;
   }
 
   /** How often a cell comes up in 18 holes at a level. */
   uses(level: number, shotType: ShotType, surface: Surface, distanceM: number): number {
-    const at = this.clamp(level);
     const band = bandAt(shotType, distanceM)?.min;
-    const of = (l: number) =>
-      this.table.find((row) => row.level === l && row.shot_type === shotType && row.surface === surface && row.band_min === band)
-        ?.uses_per_round ?? 0;
-    const high = this.levels.find((l) => l >= at)!;
-    const low = this.levels.findLast((l) => l <= at)!;
-    return low === high ? of(low) : of(low) + ((at - low) / (high - low)) * (of(high) - of(low));
+    const of = (l: number) => this.#uses.get(`${l}|${shotType}|${surface}|${band}`) ?? 0;
+    const { low, high, share } = this.#between(level);
+    return Math.max(0, of(low) + share * (of(high) - of(low)));
+  }
+
+  /** The levels of the table that a level is read from, and where it lies between them; under 0 or over 1 beyond the ends. */
+  #between(level: number): { low: number; high: number; share: number } {
+    const above = Math.max(
+      1,
+      this.levels.findIndex((l) => l >= level),
+    );
+    const at = this.levels.at(-1)! < level ? this.levels.length - 1 : above;
+    const [high, low] = [this.levels[at] ?? this.levels[0]!, this.levels[Math.max(0, at - 1)]!];
+    return { low, high, share: high === low ? 0 : (level - low) / (high - low) };
   }
 
   /** Between the distances of one level's rows, linear in the logarithm of the distance; on the end segments beyond them. */
@@ -123,23 +118,17 @@ export class Reference {
     const far = Math.max(1, beyond === -1 ? rows.length - 1 : beyond);
     const [a, b] = [rows[far - 1]!, rows[far] ?? rows[far - 1]!];
     const share = a === b ? 0 : Math.log(yards / a.distance) / Math.log(b.distance / a.distance);
-    const result = mix(ofRow(a), ofRow(b), share);
-    return {
-      ...result,
-      expectedStrokes: Math.max(1, result.expectedStrokes),
-      holeOutRate: Math.min(1, Math.max(0, result.holeOutRate)),
-    };
+    return possible(mix(ofRow(a), ofRow(b), share));
   }
 }
 
+/** What was read on beyond a table stays possible. */
+function possible(shot: ReferenceShot): ReferenceShot {
+  return { ...shot, expectedStrokes: Math.max(1, shot.expectedStrokes), holeOutRate: Math.min(1, Math.max(0, shot.holeOutRate)) };
+}
+
 function ofRow(row: ReferenceRow): ReferenceShot {
-  const median = row.median_left_ft ?? 1;
-  return {
-    expectedStrokes: row.expected_strokes,
-    holeOutRate: row.hole_out_rate ?? 0,
-    medianLeftFt: median,
-    logSpread: row.p90_left_ft ? Math.log(row.p90_left_ft / median) / Z90 : 0.7,
-  };
+  return { expectedStrokes: row.expected_strokes, holeOutRate: row.hole_out_rate ?? 0, medianLeftFt: row.median_left_ft ?? 1 };
 }
 
 /** Share 0 is `a`, share 1 is `b`; distances are mixed by their logarithms. */
@@ -149,7 +138,6 @@ function mix(a: ReferenceShot, b: ReferenceShot, share: number): ReferenceShot {
     expectedStrokes: between(a.expectedStrokes, b.expectedStrokes),
     holeOutRate: between(a.holeOutRate, b.holeOutRate),
     medianLeftFt: Math.exp(between(Math.log(a.medianLeftFt), Math.log(b.medianLeftFt))),
-    logSpread: between(a.logSpread, b.logSpread),
   };
 }
 

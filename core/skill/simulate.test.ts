@@ -42,6 +42,6 @@ test('most balls finish short, some go in, and weaker levels mishit more', () =>
 });
 
 test('a shot without a reference can’t be simulated, and says so', () => {
-  const nowhere = { shotType: 'fringe_putt', surface: 'fringe', distanceM: yd(5) } as const;
-  expect(() => simulateShot(truth(0), nowhere, 0, reference, seededRandom(1))).toThrow('the reference has no fringe_putt from fringe');
+  const nowhere = { shotType: 'lob', surface: 'sand', distanceM: yd(5) } as const;
+  expect(() => simulateShot(truth(0), nowhere, 0, reference, seededRandom(1))).toThrow('the reference has no lob from sand');
 });

@@ -21,14 +21,14 @@ export type Stopped = { holed: boolean; leftM: number; bearingDeg: number; mishi
 
 /** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
 const MEDIAN_IN_DEPTH_SDS = 0.878;
-const SHORT_SDS = 0.15;
+export const SHORT_SDS = 0.15;
 /** What share of such balls more stop inside a distance longer by one in its logarithm, about the median. */
 const INSIDE_PER_LOG = 0.62;
 /** As a share of the distance, the farthest that a mishit ends from the hole, short or past. */
-const MISHIT_REACH = 0.85;
+export const MISHIT_REACH = 0.85;
 /** How wide of the hole's middle a ball may pass and how far past it may be going to still drop, in metres. */
-const DROPS_WIDE_M = 0.036;
-const DROPS_PAST_M = 0.9;
+export const DROPS_WIDE_M = 0.036;
+export const DROPS_PAST_M = 0.9;
 
 /** Mishits are rarer from a good lie and more frequent from a bad one: by how much. A judgement. */
 const MISHITS_FROM: Readonly<Record<Surface, number>> = {
@@ -41,16 +41,16 @@ const MISHITS_FROM: Readonly<Record<Surface, number>> = {
   sand: 1.4,
 };
 
-/** How often a level mishits: 2% at level 0, 22% at 28, of an ordinary lie. */
+/** How often a level mishits: 2% at level 0, 22% at 28, of an ordinary lie; below 0 less and less. A judgement. */
 export function mishitRate(level: number, surface: Surface): number {
-  return MISHITS_FROM[surface] * (0.02 + (0.2 * level) / 28);
+  return MISHITS_FROM[surface] * (level < 0 ? 0.02 * Math.exp(0.2 * level) : 0.02 + (0.2 * level) / 28);
 }
 
 /**
  * The depth SD at which half of all balls, mishits included, stop inside the median: where more of the others must, they
  * spread less, by how steep their distribution is there.
  */
-function depthSdOf(medianM: number, rate: number, distanceM: number): number {
+export function depthSdOf(medianM: number, rate: number, distanceM: number): number {
   const mishitsInside = Math.min(1, medianM / (MISHIT_REACH * distanceM));
   const othersInside = (0.5 - rate * mishitsInside) / (1 - rate);
   return (medianM / MEDIAN_IN_DEPTH_SDS) * Math.exp((0.5 - othersInside) / INSIDE_PER_LOG);

@@ -7,8 +7,8 @@ import { strokesLost } from './strokes-lost';
 
 const chip = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;
 const putt = { shotType: 'putt', surface: 'green', distanceM: ft(8) } as const;
-// Level 10, chip from the fairway, 15 yd: 2.549 in the table.
-const EXPECTED = 2.549;
+// Level 10, chip from the fairway, 15 yd: 2.661 in the table.
+const EXPECTED = 2.661;
 
 test('a chip, worked out by hand', () => {
   expect(strokesLost(shot(chip, holed), 10, reference)).toBeCloseTo(1 - EXPECTED, 6);
@@ -50,7 +50,7 @@ test('where only the strokes to finish are known, they are the answer; where not
   const unknown = { ...left(4), leftM: null };
   expect(strokesLost(shot({ ...chip, strokes: 3 }, unknown), 10, reference)).toBeCloseTo(3 - EXPECTED, 6);
   expect(strokesLost(shot(chip, unknown), 10, reference)).toBeNull();
-  expect(strokesLost(shot({ ...chip, shotType: 'fringe_putt', surface: 'fringe' }, left(4)), 10, reference)).toBeNull();
+  expect(strokesLost(shot({ ...chip, shotType: 'lob', surface: 'sand' }, left(4)), 10, reference)).toBeNull();
 });
 
 test('a struck peg is no holed shot: it leaves a tap-in', () => {

@@ -1,8 +1,8 @@
-import { normalCdf, normalQuantile } from '../math/normal';
 import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import type { Ball } from './groups';
 import { METRES_PER } from '../units/length';
 import type { Reference, ReferenceShot } from './reference';
+import { centreOf, insideShare, STEEPNESS, zOf } from './shape';
 
 /** Points at which an interval is looked at; a mean of putts over a ring moves by under 0.001 when this is doubled. */
 const LOOKS = 16;
@@ -30,7 +30,7 @@ export function strokesLost(shot: Ball, level: number, reference: Reference): nu
   if (shot.finish === 'out') return 1 + shot.penalty;
   const left = leftInterval(shot);
   if (left === null) return shot.strokes === null ? null : shot.strokes + shot.penalty - expected;
-  const still = mean(looks(left, from), (leftM) => stillToCome(shot, leftM, level, reference));
+  const still = mean(looks(left, from, shot.distanceM), (leftM) => stillToCome(shot, leftM, level, reference));
   return 1 + shot.penalty + still - expected;
 }
 
@@ -42,21 +42,21 @@ function stillToCome(shot: Pick<Ball, 'finish'>, leftM: number, level: number, r
 }
 
 /**
- * Distances that stand for an interval. Inside a ring the reference player's spread is assumed (a log-normal, cut to
+ * Distances that stand for an interval. Inside a ring the reference player's balls are assumed (their shape, cut to
  * the ring); where the reference has none, every distance of the ring alike, and half as far again outside the last.
  */
-function looks({ from, to }: LeftInterval, spread: ReferenceShot | null): number[] {
+function looks({ from, to }: LeftInterval, spread: ReferenceShot | null, distanceM: number): number[] {
   if (from === to) return [from];
   const middles = Array.from({ length: LOOKS }, (_, i) => (i + 0.5) / LOOKS);
   if (!spread) {
     const end = Number.isFinite(to) ? to : from * 1.5;
     return middles.map((share) => from + share * (end - from));
   }
-  const centre = Math.log(spread.medianLeftFt * METRES_PER.ft);
-  const chance = (metres: number) => normalCdf((Math.log(metres) - centre) / spread.logSpread);
+  const centre = centreOf(spread.medianLeftFt * METRES_PER.ft, distanceM);
+  const chance = (metres: number) => insideShare(STEEPNESS * (Math.log(metres) - centre));
   const [low, high] = [chance(from), chance(to)];
   if (high - low < 1e-9) return [Number.isFinite(to) ? (from + to) / 2 : from];
-  return middles.map((share) => Math.exp(centre + spread.logSpread * normalQuantile(low + share * (high - low))));
+  return middles.map((share) => Math.exp(centre + zOf(low + share * (high - low)) / STEEPNESS));
 }
 
 function mean<T>(values: readonly T[], of: (value: T) => number): number {

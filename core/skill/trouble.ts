@@ -1,7 +1,7 @@
-import { normalCdf, normalQuantile } from '../math/normal';
+import { normalCdf } from '../math/normal';
 import type { Tally } from './evidence';
-import { LOG_SPREAD } from './prior';
 import type { Reference } from './reference';
+import { STEEPNESS, zOf } from './shape';
 import { strokesLost } from './strokes-lost';
 
 /** Beyond its distance, what a shot costs: how much more or less than the level, per shot, and how surely. */
@@ -59,7 +59,7 @@ export function offGreenChance(leftM: number): number {
 export function levelTrouble(mu: number, level: number, reference: Reference): number {
   let sum = 0;
   for (let look = 0; look < LOOKS; look++) {
-    const leftM = Math.exp(mu + Math.exp(LOG_SPREAD) * normalQuantile((look + 0.5) / LOOKS));
+    const leftM = Math.exp(mu + zOf((look + 0.5) / LOOKS) / STEEPNESS);
     const misses = offGreenChance(leftM);
     const next = reference.shot(level, 'chip', 'light_rough', leftM)!.expectedStrokes;
     sum += misses * Math.max(0, next - Math.max(1, reference.putts(level, leftM)));

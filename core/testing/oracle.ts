@@ -5,13 +5,14 @@ import { spotOf, type Spot } from '../forecast/spots';
 import { phasesOf } from '../game/phases';
 import type { Scoring } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
-import { normalCdf, normalQuantile } from '../math/normal';
+import { normalQuantile } from '../math/normal';
 import type { Belief } from '../skill/diagnose';
-import { LANDING_SHARE } from '../skill/likelihood';
+import { LANDED, ownLanding } from '../skill/landing';
 import type { SkillModel } from '../skill/model';
 import type { Draw } from '../skill/posterior';
-import { LOG_SPREAD, type Prior } from '../skill/prior';
+import type { Prior } from '../skill/prior';
 import { leaveParts, makeRate } from '../skill/putting';
+import { ANYWHERE, anywhereInside, insideShare, steepness } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
 
@@ -29,7 +30,8 @@ export type OneBall = { value: number; p: number }[];
 
 /** Chances of the distance left, of one draw on one day, from one spot. */
 export class BallAt {
-  readonly #s: number;
+  readonly #steep: number;
+  readonly #landing: number;
   readonly #mu: number;
   readonly #putting: { angle: number; distance: number };
   constructor(
@@ -38,7 +40,8 @@ export class BallAt {
     { delta, rest }: Draw,
     form: number,
   ) {
-    this.#s = Math.exp(LOG_SPREAD + rest[0]!);
+    this.#steep = steepness(rest[0]!);
+    this.#landing = rest.at(-1)!;
     this.#mu = spot.putt ? 0 : spot.mu + delta[spot.cell]! + form;
     const at = (from: number) => (spot.putt ? spot.bands.reduce((sum, share, b) => sum + share * rest[from + 1 + b]!, rest[from]!) : 0);
     this.#putting = {
@@ -49,40 +52,43 @@ export class BallAt {
 
   holed(): number {
     const { spot } = this;
-    return spot.putt ? makeRate(this.#putting, spot.ft) : normalCdf((spot.logCap - this.#mu) / this.#s);
+    return spot.putt ? makeRate(this.#putting, spot.ft) : insideShare(this.#steep * (spot.logCap - this.#mu));
   }
 
   /** Of stopping inside a radius, in the hole included. */
   inside(radiusM: number): number {
     const { spot } = this;
     if (spot.putt) return this.holed() + leaveParts(this.#putting, spot.ft, 0, radiusM / METRES_PER.ft).rate;
-    return normalCdf((Math.max(Math.log(radiusM), spot.logCap) - this.#mu) / this.#s);
+    const holed = this.holed();
+    const came = insideShare(this.#steep * (Math.log(radiusM) - this.#mu));
+    return holed + (1 - holed) * ((1 - ANYWHERE) * came + ANYWHERE * anywhereInside(radiusM, spot.distanceM));
   }
 
-  landed(sizeM: number): number {
-    return normalCdf((Math.log(sizeM / LANDING_SHARE) - this.#mu) / this.#s);
+  landed(sizeM: number, strip: boolean): number {
+    const { spot } = this;
+    if (spot.putt) return 0;
+    const { steepness: steep, nearer } = LANDED[strip ? 'along' : 'circle'];
+    const mu = this.#mu + Math.log(spot.landing) + nearer + ownLanding(spot.landing) * this.#landing;
+    return insideShare(steep * (Math.log(sizeM) - mu));
   }
 
   /** Of stopping between two radii and off the green, by many small steps. */
   between(lo: number, hi: number): { on: number; off: number } {
-    const { spot } = this;
     const all = this.inside(hi) - this.inside(lo);
-    if (spot.putt || all <= 0) return { on: all, off: 0 };
-    const [from, to] = [this.inside(lo), this.inside(hi)];
+    if (this.spot.putt || all <= 0) return { on: all, off: 0 };
     let off = 0;
-    const STEPS = 60;
-    for (let i = 0; i < STEPS; i++) {
-      const p = from + ((i + 0.5) / STEPS) * (to - from);
-      off += (all / STEPS) * offGreenChance(Math.exp(this.#mu + this.#s * normalQuantile(Math.min(1 - 1e-12, Math.max(1e-12, p)))));
-    }
+    const [STEPS, FARTHEST_M] = [200, 200];
+    const step = Math.log(Math.min(hi, FARTHEST_M) / lo) / STEPS;
+    const at = (i: number) => lo * Math.exp(i * step);
+    for (let i = 0; i < STEPS; i++) off += (this.inside(at(i + 1)) - this.inside(at(i))) * offGreenChance(at(i + 0.5));
     return { on: all - off, off };
   }
 }
 
-/** Steps of lengths, in metres. */
-export const STEP_M = 0.1;
+/** Steps of lengths, in metres: about a tenth, so that what lies farthest is a whole number of them. */
+export const stepM = (farM: number) => farM / Math.round(farM / 0.1);
 
-/** What one ball adds, by the chances of where it stops; in total left in steps of `STEP_M`. */
+/** What one ball adds, by the chances of where it stops; in total left in steps of `stepM`. */
 function oneBall(scoring: Scoring, ball: BallAt, executes: number, offCost: number): OneBall {
   const yes = (p: number): OneBall => [
     { value: 1, p },
@@ -92,7 +98,7 @@ function oneBall(scoring: Scoring, ball: BallAt, executes: number, offCost: numb
     case 'hits':
       return yes(scoring.radiusM === 0 ? ball.holed() : ball.inside(scoring.radiusM));
     case 'landing_zone':
-      return yes(ball.landed(scoring.sizeM));
+      return yes(ball.landed(scoring.sizeM, scoring.shape === 'strip'));
     case 'shot_matrix':
       return yes(executes);
     case 'ring_points': {
@@ -113,9 +119,10 @@ function oneBall(scoring: Scoring, ball: BallAt, executes: number, offCost: numb
     case 'total_left':
     case 'club_trial': {
       // A distance counts as the nearest step; what lies beyond the farthest counts as that.
-      const steps = Math.round(scoring.farM / STEP_M);
-      const under = (step: number) => (step < 0 ? 0 : step >= steps ? 1 : ball.inside((step + 0.5) * STEP_M));
-      return Array.from({ length: steps + 1 }, (_, step) => ({ value: step, p: under(step) - under(step - 1) }));
+      const step = stepM(scoring.farM);
+      const steps = Math.round(scoring.farM / step);
+      const under = (n: number) => (n < 0 ? 0 : n >= steps ? 1 : ball.inside((n + 0.5) * step));
+      return Array.from({ length: steps + 1 }, (_, n) => ({ value: n, p: under(n) - under(n - 1) }));
     }
     default:
       throw new Error(`${scoring.scheme} does not simply add up`);

@@ -157,6 +157,7 @@ test('another academy’s player has no evidence, no posterior and no reference'
 });
 
 const held = (evidenceRev: number): HeldPosterior => ({
+  modelVersion: 2,
   evidenceRev,
   level: 12.5,
   halfLifeDays: 60,

@@ -3,7 +3,7 @@ import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
 import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@/core/golf/words';
 import type { Shot } from '@/core/shot/shot';
 import type { Tally } from '@/core/skill/evidence';
-import { BINNING, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
+import { BINNING, LANDING_STEP_M, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
 import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
@@ -59,8 +59,16 @@ export async function tallyBalls(
   halfLifeDays: number | null,
 ): Promise<Tally[]> {
   const ageDays = sql`extract(epoch from ${filter.asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
-  const zone = sql<number | null>`case when ${session.spec} -> 'scoring' ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null
-    then (${session.spec} -> 'scoring' ->> 'sizeM')::float8 end`;
+  const scoring = sql`${session.spec} -> 'scoring'`;
+  const inZone = sql`${scoring} ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null`;
+  const zone = sql<number | null>`case when ${inZone} then (${scoring} ->> 'sizeM')::float8 end`;
+  const strip = sql<boolean>`coalesce(${inZone} and ${scoring} ->> 'shape' = 'strip', false)`;
+  const spot = sql<number | null>`case when ${inZone} then (select (one ->> 'carryM')::float8
+    from jsonb_array_elements(${session.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
+  // Only where it is what is known of the ball; rounded as the model reads it.
+  const landing = sql<number | null>`case when ${shot.landingErrorM} is not null and ${shot.leftM} is null and ${shot.leftMinM} is null
+    and ${shot.leftMaxM} is null and ${shot.strokes} is null then round(${shot.landingErrorM} / ${LANDING_STEP_M}::float8) * ${LANDING_STEP_M}::float8 end`;
+  const carry = sql<number | null>`case when ${landing} is not null then round(${shot.carryM}) end`;
   const place = sql`round(ln(greatest(${shot.distanceM}, ${NEAREST_PLACE_M})) / ${PLACE}::float8)`;
   const band = sql`case when ${shot.shotType} = 'putt'
     then width_bucket(${shot.distanceM}, ${edges(PUTT_BANDS)}) else width_bucket(${shot.distanceM}, ${edges(OFF_GREEN_BANDS)}) end`;
@@ -82,12 +90,17 @@ export async function tallyBalls(
     measured: shot.measured,
     nBalls: shot.nBalls,
     sumLeftM: shot.sumLeftM,
+    executed: shot.executed,
     counts: shot.counts,
   };
   const rows = await db
     .select({
       ...same,
       zoneM: zone,
+      strip,
+      spotM: spot,
+      landingErrorM: landing,
+      carryM: carry,
       // Any of them stands for all: they lie in one place of one band, and stopped in one bin.
       distanceM: sql<number>`${min(shot.distanceM)}`.mapWith(Number),
       leftM: min(shot.leftM).mapWith(shot.leftM),
@@ -99,8 +112,13 @@ export async function tallyBalls(
     .from(shot)
     .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
     .where(and(filtered(actor, playerId, filter), eq(shot.counts, 'ordinary')))
-    .groupBy(...Object.values(same), zone, place, band, bin);
-  return rows.map(({ balls, weight, lastAt, ...ball }) => ({ ball, balls, weight: Number(weight), lastAt: lastAt! }));
+    .groupBy(...Object.values(same), zone, strip, spot, landing, carry, place, band, bin);
+  return rows.map(({ balls, weight, lastAt, zoneM, strip, spotM, ...ball }) => ({
+    ball: { ...ball, zone: zoneM === null ? null : { sizeM: zoneM, spotM, strip } },
+    balls,
+    weight: Number(weight),
+    lastAt: lastAt!,
+  }));
 }
 
 /** In how many sessions a player's balls were played from some moment on, up to another. */

@@ -22,6 +22,8 @@ export const posterior = pgTable(
   {
     academyId: academyId(),
     playerId: uuid().notNull(),
+    /** By which version of the model; those kept before there were versions are of none. */
+    modelVersion: integer().notNull().default(0),
     evidenceRev: integer().notNull(),
     level: doublePrecision().notNull(),
     /** null: balls of every age weigh alike. */

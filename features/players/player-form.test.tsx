@@ -45,7 +45,7 @@ test('what is wrong is said beside its field and nothing is sent', async () => {
   await user.click(screen.getByRole('button', { name: 'Add club' }));
   await user.click(screen.getByRole('button', { name: 'Add the player' }));
   expect(beside('Name or nickname').getByText('Give a name or a nickname.')).toBeVisible();
-  expect(beside('Level').getByText('Give the level as a number.')).toBeVisible();
+  expect(beside('Level').getByText('Enter a level such as 18, or +2 for better than scratch.')).toBeVisible();
   expect(beside(/^One pace/).getByText(/A pace is 12 to 60 in/)).toBeVisible();
   expect(beside('Club').getByText('Name the club.')).toBeVisible();
   expect(beside('Loft, degrees').getByText('Give the loft in degrees.')).toBeVisible();

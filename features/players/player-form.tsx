@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Button, Form } from 'react-bootstrap';
 import { Controller, FormProvider, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { sayLevel } from '@/core/golf/level';
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../form/field';
@@ -28,7 +29,8 @@ const OWN_LENGTHS = [
 export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
   const form = useForm<PlayerFields>({
     resolver: zodResolver(playerSchema),
-    defaultValues: initial,
+    // The best levels are below 0, and written with a plus.
+    defaultValues: { ...initial, level: sayLevel(initial.level) as unknown as number },
     mode: 'onTouched',
   });
   const { register, control, formState } = form;
@@ -58,11 +60,10 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
           <Field
             id="level"
             label="Level"
-            inputMode="decimal"
             autoComplete="off"
-            register={register('level', { setValueAs: asNumber })}
+            register={register('level')}
             error={errors.level?.message}
-            hint="About a handicap: 0 is very strong, 28 a beginner."
+            hint="About a handicap: 0 is scratch, 28 a beginner, +5 a tour player."
           />
           <Choice
             id="handed"

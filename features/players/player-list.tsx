@@ -1,3 +1,4 @@
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { Answer } from '@/server/data';
 import { sayDay } from '../form/when';
@@ -18,7 +19,7 @@ export function PlayerList({ slug, timeZone, now, players }: Props) {
           <Link href={`/a/${slug}/players/${player.playerId}`} className="row-link">
             <b>{player.name}</b>
             <span className="small-print">
-              level {player.level}
+              level {sayLevel(player.level)}
               {player.handed === 'left' && ' · left-handed'}
             </span>
           </Link>

@@ -1,3 +1,4 @@
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { PlayerRow, SessionLine } from '@/server/data';
 import { SessionLines } from '../logbook/session-lines';
@@ -18,7 +19,7 @@ export function SessionsPage({ slug, player, sessions, timeZone, now, links }: P
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`level ${player.level}`} />
+        <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
         <h2 className="mt-3">Sessions</h2>
         {sessions.length === 0 ? (
           <p className="empty">

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { MODEL_VERSION } from '@/core/skill/model';
 import { packDraws } from '@/core/skill/posterior';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
@@ -18,6 +19,7 @@ export async function answerBelief(slug: string, playerId: string): Promise<Resp
     headers: {
       'content-type': 'application/octet-stream',
       'cache-control': 'private, no-cache',
+      'model-version': String(MODEL_VERSION),
       // Shots that came off as they were asked for, of so many.
       'as-asked': `${asAsked}/${shots}`,
     },

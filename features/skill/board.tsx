@@ -1,6 +1,7 @@
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { Finding } from '@/core/skill/diagnose';
-import { neglectedOf, summaryOf } from '@/core/board/summary';
+import { neglectedOf, saySilent, summaryOf } from '@/core/board/summary';
 import { weakestOf } from '@/core/board/settle';
 import { sayCell } from '@/core/board/say-cell';
 import { counted } from '@/core/units/format';
@@ -45,7 +46,7 @@ export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowing
         {balls === 0 && !isFiltered(asked) ? (
           <p className="empty">
             No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: from the first balls on, this says where the
-            strokes go, and how sure that is. Until then the figures below are what is usual at level {player.level}.
+            strokes go, and how sure that is. Until then the figures below are what is usual at level {sayLevel(player.level)}.
           </p>
         ) : (
           <p className={styles.say}>
@@ -68,6 +69,7 @@ export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowing
         <p className="small-print mt-2">
           Strokes lost {asked.per === 'shot' ? 'a shot' : 'in a round of 18 holes'} against {against}; a minus gains. Here {weighs}
           {known.asOf && balls > 0 && `, counted from ${sayDay(known.asOf, timeZone, now)}`}.{' '}
+          {saySilent(known.evidence.silent, diagnosis.noPlace)}{' '}
           {asked.per === 'round' && (
             <>
               How often each shot comes up is {player.roundMix ? 'this player’s own' : 'what is usual at the level'}:{' '}

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
 import type { UnitSystem } from '@/core/units/length';
@@ -25,7 +26,7 @@ export function CurveChart({ title, points, balls, level, system }: Curve & { sy
         ),
         {
           type: 'line',
-          label: `level ${level}`,
+          label: `level ${sayLevel(level)}`,
           data: points.map((p) => ({ x: inUnit(p.distanceM, from), y: inUnit(p.level, left) })),
           borderColor: ink.level,
           borderDash: [5, 4],

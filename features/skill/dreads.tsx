@@ -21,7 +21,9 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
   const [kept, setKept] = useState(dreads);
   const [error, setError] = useState<string | null>(null);
   const [pending, start] = useTransition();
-  const kinds = kindsOf(findings.map((row) => ({ ...row, key: '', distanceM: 0, band: { min: 0, max: null, unit: 'ft' as const } })));
+  const kinds = kindsOf(
+    findings.map((row) => ({ ...row, key: '', distanceM: 0, inRound: true, band: { min: 0, max: null, unit: 'ft' as const } })),
+  );
   const keep = (next: Record<string, number>) => {
     const before = kept;
     setKept(next);

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -54,7 +55,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
             .sort((a, b) => a - b)
             .map((one) => (
               <option key={one} value={one}>
-                level {one}
+                level {sayLevel(one)}
                 {one === ownLevel ? ', their own' : ''}
               </option>
             ))}

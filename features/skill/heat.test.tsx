@@ -17,7 +17,7 @@ const asked = readAsked({});
 
 test('a board without a ball shows every kind of shot; with some, those that have any, and what is named beside it', () => {
   const all = render(<Heat findings={findings} per="shot" asked={asked} named={[]} />);
-  expect(screen.getAllByRole('link')).toHaveLength(68);
+  expect(screen.getAllByRole('link')).toHaveLength(77);
   all.unmount();
   const some = render(<Heat findings={played} per="shot" asked={asked} named={[]} />);
   expect(screen.getAllByRole('rowheader').map((one) => one.textContent)).toEqual(['chipping', 'chip · fairway']);

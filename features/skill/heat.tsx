@@ -20,12 +20,12 @@ type Props = {
 
 /** The board: shots and surfaces down, distances across; every cell its strokes, how sure they are, and of how many balls. */
 export function Heat({ findings, per, asked, named }: Props) {
-  const all = kindsOf(findings);
+  const all = kindsOf(findings).filter(({ cells }) => cells.some((i) => findings[i]!.ranked));
   const shown = all.filter(({ cells }) =>
     cells.some((i) => findings[i]!.balls > 0 || named.includes(i) || findings[i]!.key === asked.cell),
   );
   const kinds = asked.all || shown.length === 0 ? all : shown;
-  const most = Math.max(0.02, ...findings.map((finding) => Math.abs(rankOf(finding, per).mean)));
+  const most = Math.max(0.02, ...findings.filter(({ ranked }) => ranked).map((finding) => Math.abs(rankOf(finding, per).mean)));
   return (
     <>
       <div className={styles.scroll} role="region" aria-label="Strokes lost, by shot and distance" tabIndex={0}>
@@ -58,7 +58,9 @@ export function Heat({ findings, per, asked, named }: Props) {
                       const at = cells.find((i) => findings[i]!.band.min === band.min);
                       return (
                         <td key={band.min}>
-                          {at === undefined ? null : <Cell finding={findings[at]!} per={per} most={most} asked={asked} />}
+                          {at === undefined || !findings[at]!.ranked ? null : (
+                            <Cell finding={findings[at]!} per={per} most={most} asked={asked} />
+                          )}
                         </td>
                       );
                     })}

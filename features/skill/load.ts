@@ -1,8 +1,9 @@
+import { sayLevel } from '@/core/golf/level';
 import { memberOf, type Member } from '@/core/board/squad';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { believe, diagnose, type Belief, type Diagnosis } from '@/core/skill/diagnose';
 import { gather, type Evidence } from '@/core/skill/evidence';
-import { modelOf } from '@/core/skill/model';
+import { MODEL_VERSION, modelOf } from '@/core/skill/model';
 import { packDraws, unpackDraws } from '@/core/skill/posterior';
 import { shippedReference } from '@/core/skill/reference';
 import type { Academy, BallFilter, Data, PlayerRow } from '@/server/data';
@@ -24,10 +25,11 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
   const { playerId, evidenceRev, level } = player;
   const asOf = (await data.spanOfEvidence(playerId))?.last ?? null;
   const evidence = gather(asOf ? await data.tallyBalls(playerId, { asOf }, halfLifeDays) : []);
-  const from = { evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
+  const from = { modelVersion: MODEL_VERSION, evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
   const held = await data.heldPosterior(playerId);
   const same =
     held &&
+    held.modelVersion === from.modelVersion &&
     held.evidenceRev === from.evidenceRev &&
     held.level === from.level &&
     held.halfLifeDays === from.halfLifeDays &&
@@ -127,8 +129,7 @@ export function squadPar(squad: readonly Squaddie[]): number[] | null {
 
 /** Strokes expected by a coach's own table; of cells that it leaves out, the level's. */
 export function ownPar(expected: OwnReference, level: number): number[] {
-  const judge = model.judge(level, level);
-  return model.cells.map(({ key }, i) => expected[key] ?? judge.levelExpects(i));
+  return model.cells.map(({ key }, i) => expected[key] ?? model.expects(i, level));
 }
 
 /** One player's board: what is known, against what was asked. */
@@ -151,6 +152,6 @@ export async function boardOf(desk: Desk, player: PlayerRow, asked: Asked, now: 
     asked.against === 'squad' ? squadPar(await squadOf(desk)) : asked.against === 'table' && own ? ownPar(own.expected, level) : null;
   const mix = mixOf(player);
   const diagnosis = diagnose(model, known.belief, known.evidence, { level, mix, ...(par ? { par } : {}) });
-  const against = !par ? `level ${level}` : asked.against === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
+  const against = !par ? `level ${sayLevel(level)}` : asked.against === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
   return { known, diagnosis, level, against, mix, ownTable: own?.name ?? null };
 }

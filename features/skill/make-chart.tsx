@@ -1,5 +1,6 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
 import { sayBand } from '@/core/golf/bands';
@@ -26,7 +27,7 @@ export function MakeChart({ points, bins, level, system }: Props) {
         ),
         {
           type: 'line',
-          label: `level ${level}`,
+          label: `level ${sayLevel(level)}`,
           data: points.map((p) => ({ x: inUnit(p.distanceM, unit), y: 100 * p.level })),
           borderColor: ink.level,
           borderDash: [5, 4],

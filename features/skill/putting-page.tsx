@@ -1,3 +1,4 @@
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
 import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/board/putting';
@@ -34,11 +35,11 @@ export function PuttingPage({ slug, player, board, putts, asked, narrowings }: P
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`against level ${level} · ${counted(balls, 'putt')}`} />
+        <PlayerHead slug={slug} player={player} beside={`against level ${sayLevel(level)} · ${counted(balls, 'putt')}`} />
         {balls === 0 ? (
           <p className="empty">
             No putt yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> with putts in it, or record the strokes of a chip: its putt
-            counts too. Until then the curve is what is usual at level {player.level}.
+            counts too. Until then the curve is what is usual at level {sayLevel(player.level)}.
           </p>
         ) : (
           <p className={styles.say}>
@@ -135,6 +136,6 @@ function sayWhich(line: Spread80, pace: Spread80, level: number): string {
   const say = ({ mean, interval80, level: of }: Spread80) =>
     interval80[0] > of ? 'wider' : interval80[1] < of ? 'tighter' : mean > of ? 'perhaps wider' : 'perhaps tighter';
   const [a, b] = [say(line), say(pace)];
-  if (a === b) return `Line and pace are both ${a} than level ${level}’s.`;
-  return `The line is ${a} than level ${level}’s, the pace ${b}.`;
+  if (a === b) return `Line and pace are both ${a} than level ${sayLevel(level)}’s.`;
+  return `The line is ${a} than level ${sayLevel(level)}’s, the pace ${b}.`;
 }

@@ -158,7 +158,7 @@ export async function RoundMixRoom({ slug, playerId }: Pick<Of, 'slug' | 'player
         slug={slug}
         playerId={player.playerId}
         level={player.level}
-        cells={[...model.cells]}
+        cells={model.cells.filter(({ key, inRound }) => inRound || (player.roundMix?.[key] ?? 0) > 0)}
         usual={mixAt(player.level)}
         levels={levels.map((level) => ({ level, mix: mixAt(level) }))}
         own={player.roundMix}

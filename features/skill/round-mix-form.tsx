@@ -1,5 +1,6 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -82,7 +83,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
           <option value="">a level…</option>
           {levels.map((entry) => (
             <option key={entry.level} value={entry.level}>
-              level {entry.level}
+              level {sayLevel(entry.level)}
               {entry.level === level ? ', their own' : ''}
             </option>
           ))}
@@ -158,7 +159,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
               void save(null);
             }}
           >
-            As usual at level {level}
+            As usual at level {sayLevel(level)}
           </Button>
         )}
         <Link href={back}>Back to the board</Link>

@@ -1,3 +1,4 @@
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/say-score';
@@ -25,7 +26,7 @@ const SHOWN = 8;
 export function TimePage({ slug, player, families, games, since, timeZone }: Props) {
   return (
     <div className="p-3 p-md-4">
-      <PlayerHead slug={slug} player={player} beside={`level ${player.level}`} />
+      <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
       {families.length === 0 ? (
         <p className="empty">
           No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: after a few sessions this shows how it goes.

@@ -74,6 +74,7 @@ export const ladder: Scheme<Ladder, State> = {
   route: ({ rung }) => rung,
   success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
   best: ({ stations }) => stations.length,
+  lastDone: ({ scoring: { counts, mostBalls } }) => (counts === 'balls' ? mostBalls : null),
   verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'up' : scoring.drop > 0 ? 'down' : 'stay'),
   now: ({ rung, balls, fell }, { stations }) =>
     fell

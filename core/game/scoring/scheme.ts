@@ -190,6 +190,8 @@ export interface Scheme<Scoring, State> {
   roundInto?(balls: readonly KernelBall[], phase: Phase<Scoring>, won: Float64Array): void;
   /** The best score there is. */
   best(phase: Phase<Scoring>): number;
+  /** The worst score with which it was done, in schemes that count what it took and may end undone; null where any score is one. */
+  lastDone?(phase: Phase<Scoring>): number | null;
   /** What one ball came to, in a word or two; empty where its distance says it all. */
   verdict(ball: Ball, station: Station, phase: Phase<Scoring>): string;
   /** How it stands, beyond the score: "rung 3 of 7". */

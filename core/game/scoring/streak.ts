@@ -42,6 +42,7 @@ export const streak: Scheme<Streak, State> = {
   over: ({ longest }, { scoring }) => scoring.until !== null && longest >= scoring.until,
   success: (ball, _station, { scoring }) => inside(ball, scoring.radiusM),
   best: ({ scoring, turns }) => (scoring.counts === 'run' ? Math.min(turns, scoring.until ?? turns) : (scoring.until ?? turns)),
+  lastDone: ({ scoring: { counts, until }, turns }) => (counts === 'balls' && until !== null ? turns : null),
   verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'in' : 'out'),
   now: ({ run, longest }) => `run ${run} · longest ${longest}`,
   notes: ({ longest, balls }) => [

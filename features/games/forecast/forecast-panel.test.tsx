@@ -4,8 +4,8 @@ import { packDraws } from '@/core/skill/posterior';
 import { LIBRARY } from '@/core/game/library';
 import type { GameSpec } from '@/core/game/spec';
 import { believe } from '@/core/skill/diagnose';
-import { modelOf } from '@/core/skill/model';
-import { evidenceOf, madeUp } from '@/core/skill/players';
+import { MODEL_VERSION, modelOf } from '@/core/skill/model';
+import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
 import { shippedReference } from '@/core/skill/reference';
 import { seededRandom } from '@/core/math/random';
 import { ForecastPanel } from './forecast-panel';
@@ -24,7 +24,8 @@ const people = [candidate('Ada', 20, 400), candidate('Bo', 8, 0)];
 
 const model = modelOf(shippedReference);
 const truth = { ...madeUp(model.cells, seededRandom(3)), level: 20 };
-const draws = packDraws(believe(evidenceOf(truth, model.cells, shippedReference, 400, seededRandom(4)), model, 20).draws);
+const hits = hitterOf(truth, shippedReference, seededRandom(5));
+const draws = packDraws(believe(evidenceOf(hits, model.cells, shippedReference, 400, seededRandom(4)), model, 20).draws);
 
 let worker: WorkerInTest;
 const onSet = jest.fn();
@@ -33,7 +34,7 @@ beforeEach(() => {
   start.mockReset().mockImplementation(() => (worker = new WorkerInTest()) as unknown as Worker);
   globalThis.fetch = jest.fn(async () => ({
     ok: true,
-    headers: new Headers({ 'as-asked': '3/4' }),
+    headers: new Headers({ 'as-asked': '3/4', 'model-version': String(MODEL_VERSION) }),
     arrayBuffer: async () => draws.slice().buffer,
   })) as unknown as typeof fetch;
 });
@@ -57,7 +58,7 @@ test('every level gets its scores and its chance of the goal, a better one a bet
   const chances = [0, 5, 10, 18, 28].map((level) => Number(row(`level-${level}`).querySelectorAll('b')[1]!.textContent!.replace('%', '')));
   expect(chances).toEqual([...chances].sort((a, b) => b - a));
   expect(row('level-10')).toHaveTextContent(
-    'Level 10: 8 points in the lowest tenth, 17 points in the middle, 29 points in the highest tenth',
+    'Level 10: 7 points in the lowest tenth, 15 points in the middle, 26 points in the highest tenth',
   );
   expect(screen.getByText(/10,000 games a row$/)).toBeVisible();
 });
@@ -68,9 +69,9 @@ test('a goal and ring sizes are offered for whom one chooses, with their own cha
   await fine('level-10');
   const goal = () => screen.getByRole('button', { name: /^Set \d+: / });
   await waitFor(() => expect(goal()).toBeEnabled());
-  expect(goal()).toHaveTextContent('Set 20: 39%');
+  expect(goal()).toHaveTextContent('Set 17: 41%');
   await user.click(goal());
-  expect(onSet).toHaveBeenLastCalledWith('goal', 20);
+  expect(onSet).toHaveBeenLastCalledWith('goal', 17);
   await user.click(screen.getByRole('button', { name: /^Set .* ft/ }));
   const rings = [0, 1, 2].map((ring) => `scoring.rings.${ring}.radiusM`);
   expect(onSet.mock.calls.slice(1).map(([path]) => path as string)).toEqual(rings);

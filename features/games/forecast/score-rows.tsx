@@ -1,7 +1,9 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import { useId } from 'react';
 import { sayScore, sayUnit } from '@/core/game/say-score';
+import type { Outlook } from '@/core/forecast/outlook';
 import { schemeOf } from '@/core/game/scoring';
 import { counted } from '@/core/units/format';
 import styles from './forecast.module.scss';
@@ -34,6 +36,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
   const games = Math.min(...rows.map(({ key }) => answer.rows[key]?.outlook.games ?? 0));
   const full = rows.filter(({ key }) => answer.rows[key]?.rough === false && answer.rows[key].ask === answer.ask).length;
   const say = (score: number) => bareFigure(score, game, units);
+  const whole = (outlook: Outlook, score: number) => (isUndone(outlook, score) ? 'not done' : sayScore(score, unit, units));
   return (
     <>
       <p className="small-print mb-1" aria-live="polite">
@@ -67,12 +70,15 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
               <div style={old ? { opacity: 0.55 } : undefined}>
                 {row && <ScoreTape outlook={row.outlook} axis={axis} goal={game.goal} say={say} own={player !== null} />}
               </div>
-              <b className="fig">{row ? say(row.outlook.p50) : '…'}</b>
+              <b className="fig">{row ? (isUndone(row.outlook, row.outlook.p50) ? 'not done' : say(row.outlook.p50)) : '…'}</b>
               <b className="fig">{row?.outlook.goalChance == null ? '' : percent(row.outlook.goalChance)}</b>
               {row && (
                 <span className="visually-hidden">
-                  {`${name}: ${sayScore(row.outlook.p10, unit, units)} in the lowest tenth, ${sayScore(row.outlook.p50, unit, units)} in the middle, ${sayScore(row.outlook.p90, unit, units)} in the highest tenth`}
+                  {`${name}: ${whole(row.outlook, row.outlook.p10)} in the lowest tenth, ${whole(row.outlook, row.outlook.p50)} in the middle, ${whole(row.outlook, row.outlook.p90)} in the highest tenth`}
                 </span>
+              )}
+              {row?.outlook.undone && row.outlook.undone.chance > 0.005 && (
+                <p className={styles.of}>not done in {percent(row.outlook.undone.chance)} of the games</p>
               )}
               {player && (
                 <p className={styles.of}>
@@ -94,9 +100,11 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
   );
 }
 
+const isUndone = ({ undone }: Outlook, score: number) => undone !== null && score > undone.beyond;
+
 /** On what a player's row stands. */
 function ofWhom({ level, balls }: Candidate, known: boolean, failed: boolean): string {
-  if (balls === 0) return `no ball yet: as any player of level ${level}`;
-  if (failed) return `the records can’t be fetched now: as any player of level ${level}`;
+  if (balls === 0) return `no ball yet: as any player of level ${sayLevel(level)}`;
+  if (failed) return `the records can’t be fetched now: as any player of level ${sayLevel(level)}`;
   return known ? `by ${counted(balls, 'ball')}` : 'reading the records …';
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayLevel } from '@/core/golf/level';
 import { useMemo, useState } from 'react';
 import { entrantOfLevel } from '@/core/forecast/levels';
 import { enter } from '@/core/game/entrant';
@@ -30,7 +31,7 @@ export function useGoodScore(game: GameSpec | null, { slug, units, candidates, c
   const players = useMemo(() => chosen.flatMap((id) => candidates.find(({ playerId }) => playerId === id) ?? []), [chosen, candidates]);
   const beliefs = useBeliefs(slug, players);
   const rows: RowOf[] = [
-    ...LEVELS.map((level) => ({ key: levelKey(level), name: `Level ${level}`, player: null })),
+    ...LEVELS.map((level) => ({ key: levelKey(level), name: `Level ${sayLevel(level)}`, player: null })),
     ...players.map((player) => ({ key: player.playerId, name: player.name, player })),
   ];
   const target = rows.some(({ key }) => key === asked) ? asked : FIRST_TARGET;

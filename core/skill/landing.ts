@@ -1,0 +1,41 @@
+import type { ShotType } from '../golf/words';
+
+/*
+ * Where a ball lands, against where it should. The error grows with the carry, and so does what it costs: a ball whose spot is a
+ * few yards away lands near it and then runs, and the run has errors of its own. How far a level lands from its spot
+ * follows from what it leaves: the parts of an ordinary miss are the carry's, the run's and the line's. The parts are those
+ * of made-up players whose balls carry and run (docs/model.md), a judgement.
+ */
+
+/** What a yard of carry, of run by the same speed, of run by itself, and of line contribute; and what none is under, in metres. */
+const RUN_BY_SPEED = 0.55;
+const RUN_ALONE = 0.9;
+const LINE = 0.45;
+const LEAST_M = 0.85;
+
+/** The median landing error as a share of the median left: of a shot of `distanceM` to a spot `spotM` away. */
+export function landingShare(distanceM: number, spotM: number): number {
+  const run = Math.max(0, distanceM - spotM);
+  const landing = spotM ** 2 * (1 + LINE ** 2) + LEAST_M ** 2;
+  return Math.sqrt(landing / ((spotM + RUN_BY_SPEED * run) ** 2 + (RUN_ALONE * run) ** 2 + LEAST_M ** 2 + (LINE * distanceM) ** 2));
+}
+
+/** How far landing is a skill of its own: nothing where the spot is at the hole, most where the ball runs nearly all the way. */
+export function ownLanding(share: number): number {
+  return Math.max(0, 1 - share);
+}
+
+/** Where the ball usually lands, as a share of the distance, when nobody said where the spot is. A judgement. */
+const CARRIES: Readonly<Record<ShotType, number>> = {
+  putt: 0,
+  fringe_putt: 0.1,
+  bump_and_run: 0.25,
+  chip: 0.4,
+  pitch: 0.65,
+  lob: 0.85,
+  bunker: 0.7,
+};
+export const usualSpotM = (shotType: ShotType, distanceM: number) => CARRIES[shotType] * distanceM;
+
+/** How landing errors spread: in all directions, and along the line of play alone, where the median is nearer. */
+export const LANDED = { circle: { steepness: 1.72, nearer: 0 }, along: { steepness: 1.12, nearer: Math.log(0.78) } } as const;

@@ -1,0 +1,1 @@
+ALTER TABLE "posterior" ADD COLUMN "model_version" integer DEFAULT 0 NOT NULL;
