@@ -63,8 +63,7 @@ export function binOf(leftM: number): { lo: number; hi: number } {
 /** Landing errors as they are paced out: to the nearest step, in metres. */
 export const LANDING_STEP_M = 0.25;
 function landingBin(offM: number): { lo: number; hi: number } {
-  const step = Math.round(offM / LANDING_STEP_M);
-  return { lo: Math.max(0, (step - 0.5) * LANDING_STEP_M), hi: (step + 0.5) * LANDING_STEP_M };
+  return { lo: Math.max(0, offM - LANDING_STEP_M / 2), hi: offM + LANDING_STEP_M / 2 };
 }
 
 /** Distances that are within so much of each other, as a logarithm, are one place: 15 yd and a foot more or less. */
@@ -148,9 +147,11 @@ export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
     return { ...base, kind: 'between', lo: ball.leftMinM ?? 0, hi: ball.leftMaxM ?? Infinity };
   if (ball.strokes !== null) return { ...base, kind: 'strokes', value: Math.min(3, ball.strokes) };
   const { landingErrorM, zone } = ball;
-  const spotM =
-    zone?.spotM ?? (ball.carryM === null ? usualSpotM(ball.shotType, ball.distanceM) : Math.max(0, ball.carryM - (landingErrorM ?? 0)));
-  if (landingErrorM !== null) return { ...base, kind: 'along', ...landingBin(Math.abs(landingErrorM)), spotM };
+  // To the nearest step and metre, as balls are counted.
+  const off = landingErrorM === null ? 0 : Math.round(landingErrorM / LANDING_STEP_M) * LANDING_STEP_M;
+  const landedM = ball.carryM === null ? null : Math.max(0, Math.round(ball.carryM) - off);
+  const spotM = zone?.spotM ?? landedM ?? usualSpotM(ball.shotType, base.distanceM);
+  if (landingErrorM !== null) return { ...base, kind: 'along', ...landingBin(Math.abs(off)), spotM };
   if (ball.landed === null || !zone || zone.sizeM <= 0) return null;
   return {
     ...base,

@@ -53,7 +53,7 @@ async function recorded(n: number, seed: number) {
     const turn = turns[i % turns.length]!;
     const putt = turn.station.shotType === 'putt';
     const metres = 0.05 + 9 * random.uniform() ** 2;
-    const how = random.below(7);
+    const how = random.below(9);
     const result: Partial<ShotRecord> =
       how === 0
         ? holed
@@ -67,7 +67,11 @@ async function recorded(n: number, seed: number) {
                 ? { ...left(1), leftM: metres, strokes: 2 + random.below(2), measured: 'pace' }
                 : how === 5
                   ? { ...left(1), leftM: metres, finish: random.pick(['sand', 'green', 'fringe'] as const) }
-                  : { ...left(1), leftM: metres, measured: random.pick(['tape', 'eye'] as const) };
+                  : how === 6
+                    ? { ...left(1), leftM: metres, measured: random.pick(['tape', 'eye'] as const) }
+                    : how === 7
+                      ? { ...nothing, landed: random.uniform() < 0.5 }
+                      : { ...nothing, landingErrorM: 0.1 + metres / 3 - 1, carryM: random.uniform() < 0.5 ? 4.2 : null };
     const playedAt = new Date(NOW.getTime() - 90 * 86_400_000 * random.uniform()).toISOString();
     const event = own({ ...at, sessionId }, recordTurn(turn, nothing, i), sessionId);
     const counts = random.uniform() < 0.1 ? 'rehit' : 'ordinary';

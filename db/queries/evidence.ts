@@ -65,9 +65,11 @@ export async function tallyBalls(
   const strip = sql<boolean>`coalesce(${inZone} and ${scoring} ->> 'shape' = 'strip', false)`;
   const spot = sql<number | null>`case when ${inZone} then (select (one ->> 'carryM')::float8
     from jsonb_array_elements(${session.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
+  // As text: what is grouped by is what is read, to the letter.
+  const landingStep = sql.raw(`${LANDING_STEP_M}::float8`);
   // Only where it is what is known of the ball; rounded as the model reads it.
   const landing = sql<number | null>`case when ${shot.landingErrorM} is not null and ${shot.leftM} is null and ${shot.leftMinM} is null
-    and ${shot.leftMaxM} is null and ${shot.strokes} is null then round(${shot.landingErrorM} / ${LANDING_STEP_M}::float8) * ${LANDING_STEP_M}::float8 end`;
+    and ${shot.leftMaxM} is null and ${shot.strokes} is null then round(${shot.landingErrorM} / ${landingStep}) * ${landingStep} end`;
   const carry = sql<number | null>`case when ${landing} is not null then round(${shot.carryM}) end`;
   const place = sql`round(ln(greatest(${shot.distanceM}, ${NEAREST_PLACE_M})) / ${PLACE}::float8)`;
   const band = sql`case when ${shot.shotType} = 'putt'

@@ -201,7 +201,7 @@ describe('games of every kind', () => {
     await savePlayer(db, actor, playerId, { ...newPlayer('Otto', 'imperial'), level: 28, clubM: 1.1 });
     await startSession(db, actor, sessionId, gameId, [{ playerId, allowance: 1.5 }]);
     await savePlayer(db, actor, playerId, { ...newPlayer('Otto', 'imperial'), level: 5, clubM: 0.9 });
-    expect((await getSession(db, actor, sessionId))!.entrants).toEqual([{ playerId, level: 28, unitM: 1.1, scale: 1.9, allowance: 1.5 }]);
+    expect((await getSession(db, actor, sessionId))!.entrants).toEqual([{ playerId, level: 28, unitM: 1.1, scale: 1.85, allowance: 1.5 }]);
   });
 
   test('a duel is not started by one', async () => {
