@@ -4,6 +4,7 @@ import type { Cell } from '@/core/skill/cells';
 import { hitterOf, madeUp, type Hitter } from '@/core/skill/players';
 import { makeRate, referencePutting } from '@/core/skill/putting';
 import { shippedReference as reference } from '@/core/skill/reference';
+import { simulateShot } from '@/core/skill/simulate';
 import { METRES_PER } from '@/core/units/length';
 
 /** The two ways in which players are made up, by number. */
@@ -25,19 +26,29 @@ function levelOf(level: number) {
   };
 }
 
-/** A made-up player between level 5 and 25, twice: as they hit balls when they practise, and on ordinary days, for what is true of them. */
+/**
+ * A made-up player between level 5 and 25, twice: as they hit balls when they practise, and on ordinary days, for what is true of them.
+ * @param more what is added to the logarithm of what they leave when they practise, asked before every ball
+ */
 export function makePlayer(
   generator: Generator,
   cells: readonly Cell[],
   seed: number,
   { factor = 1, daySd = 0.1 }: Unevenness = {},
+  more: () => number = () => 0,
 ): { practising: Hitter; ordinary: Hitter; random: Random } {
   const random = seededRandom(seed);
+  const other = seededRandom(seed + 500_009);
   if (generator === 1) {
     const player = madeUp(cells, random, factor);
+    let day = 0;
     return {
-      practising: hitterOf(player, reference, random, daySd),
-      ordinary: hitterOf(player, reference, seededRandom(seed + 1)),
+      practising: {
+        level: player.level,
+        hit: (shot) => simulateShot(player, shot, day + more(), reference, random),
+        newDay: () => void (day = daySd * random.normal()),
+      },
+      ordinary: hitterOf(player, reference, other),
       random,
     };
   }
@@ -46,10 +57,9 @@ export function makePlayer(
   if (!own) levels.set(level, (own = levelOf(level)));
   const who = someone(level, own, random);
   const forms = drift(random);
-  const other = seededRandom(seed + 1);
   let form = 0;
   return {
-    practising: { level, hit: (shot) => strikeBall(who, shot, form, random), newDay: () => void (form = forms()) },
+    practising: { level, hit: (shot) => strikeBall(who, shot, form + more(), random), newDay: () => void (form = forms()) },
     ordinary: { level, hit: (shot) => strikeBall(who, shot, 0, other), newDay: () => {} },
     random,
   };

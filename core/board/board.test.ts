@@ -18,7 +18,7 @@ const LEVEL = 14;
 const model = modelOf(reference);
 const chip = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;
 const many = <T>(n: number, of: (i: number) => T): T[] => Array.from({ length: n }, (_, i) => of(i));
-const inside = (shots: readonly Shot[]) => insideOf(shots, LEVEL, reference);
+const inside = (shots: readonly Shot[]) => insideOf(shots, LEVEL, model);
 
 describe('inside a cell', () => {
   test('the middle of the misses, its ellipse, and the word for it', () => {
@@ -62,13 +62,15 @@ describe('inside a cell', () => {
         ...many(n, (i) => shot({ ...chip, clubLabel: '50' }, left(4 + (i % 3)))),
         ...many(n, (i) => shot({ ...chip, clubLabel: '60' }, left(14 + (i % 3)))),
       ]);
-    const [few, more] = [of(2).clubs, of(40).clubs];
+    const [few, some, more] = [of(2).clubs, of(6).clubs, of(40).clubs];
     expect(few.choices.map(({ name, balls }) => [name, balls])).toEqual([
       ['50', 2],
       ['60', 2],
     ]);
     expect(more.versus).toMatchObject({ better: '50', worse: '60' });
-    expect(more.versus!.chance).toBeGreaterThan(few.versus!.chance);
+    // Of two balls each nothing is said.
+    expect(few.versus!.chance).toBeNull();
+    expect(more.versus!.chance!).toBeGreaterThan(some.versus!.chance!);
     expect(more.choices[1]!.lost - more.choices[0]!.lost).toBeGreaterThan(few.choices[1]!.lost - few.choices[0]!.lost);
     expect(inside(many(5, () => shot({ ...chip, clubLabel: '50' }, left(4)))).clubs.versus).toBeNull();
   });

@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import type { Belief, Finding } from '@/core/skill/diagnose';
-import { finishOf, insideOf, type Inside, type Ranking } from '@/core/board/inside';
+import { LEAST_BALLS, LEAST_PAIRS, type Pairs as PairsOf, type Ranking } from '@/core/board/choices';
+import { finishOf, insideOf, type Inside } from '@/core/board/inside';
 import { sayCell } from '@/core/board/say-cell';
 import type { Per } from '@/core/board/settle';
 import type { Shot } from '@/core/shot/shot';
@@ -34,7 +35,7 @@ const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** What stands behind one cell of the board. */
 export function CellPanel({ finding, shots, belief, level, per, system, asked, timeZone, now }: Props) {
-  const inside = insideOf(shots, level, model.reference);
+  const inside = insideOf(shots, level, model);
   const curve = curveOf(model, belief, finding, shots);
   const modelled = curve.points.find(({ distanceM }) => distanceM === finding.distanceM);
   const { mean, interval80 } = finding.perShot;
@@ -220,26 +221,30 @@ function Ranked({ title, ranking: { choices, versus } }: { title: string; rankin
         ))}
       </ul>
       <p className="small-print mb-0">
-        {versus.chance < 0.65
-          ? `Not told apart yet (${say(versus.better)} ahead, ${percent(versus.chance)}).`
-          : `${capital(say(versus.better))} beats ${say(versus.worse)} here: ${percent(versus.chance)} sure.`}
+        {versus.chance === null
+          ? `Too few balls to compare: hit at least ${LEAST_BALLS} with each.`
+          : versus.chance < 0.75
+            ? `Too close to call: ${say(versus.better)} is ahead (${percent(versus.chance)}).`
+            : `${capital(say(versus.better))} ${versus.chance < 0.95 ? 'probably beats' : 'beats'} ${say(versus.worse)} here (${percent(versus.chance)}).`}
       </p>
     </section>
   );
 }
 
-function Pairs({ pairs }: { pairs: Inside['pairs'] }) {
+function sayPairs({ mean, chanceHighBetter }: PairsOf): string {
+  if (chanceHighBetter === null) return `too few to compare, ${LEAST_PAIRS} would do`;
+  const [better, chance] = chanceHighBetter >= 0.5 ? ['high', chanceHighBetter] : ['low', 1 - chanceHighBetter];
+  if (chance < 0.75) return `too close to call, ${better} is ahead (${percent(chance)})`;
+  return `${better} is ${chance < 0.95 ? 'probably ' : ''}better, by ${Math.abs(mean).toFixed(2)} strokes (${percent(chance)})`;
+}
+
+function Pairs({ pairs }: { pairs: PairsOf | null }) {
   if (!pairs) return null;
-  const high = pairs.chanceHighBetter;
   return (
     <section>
       <h3>The same station, low and high</h3>
       <p className="small-print mb-0">
-        {counted(pairs.pairs, 'pair')}:{' '}
-        {Math.max(high, 1 - high) < 0.65
-          ? 'no difference that could be told from chance'
-          : `${high >= 0.5 ? 'high' : 'low'} is better by ${Math.abs(pairs.mean).toFixed(2)} strokes, ${percent(Math.max(high, 1 - high))} sure`}
-        .
+        {counted(pairs.pairs, 'pair')}: {sayPairs(pairs)}.
       </p>
     </section>
   );
