@@ -71,3 +71,74 @@ test('a table without a ball is answered, one that is none is refused, and of ma
   const wrong = Array.from({ length: 14 }, () => 'Ada,putt,sand,2,5,,');
   expect(() => run(wrong)).toThrow(/line 11: a putt is not played from sand; and 4 more$/);
 });
+
+test('levels better than scratch are written with a plus or a minus, and are not cut', () => {
+  const rows = chips('Ada', 40, '05-01', 60);
+  const [plus, minus, last] = [['--level', '+3'], ['--level', '-3'], ['--level=-3']].map((args) => run(rows, ...args));
+  expect([plus!.level, minus!.level, last!.level]).toEqual([-3, -3, -3]);
+  expect(plus!.summary).toContain('level +3');
+  const lost = [-5, -3, 0, 28, 40, 54].map((level) => chip(run(rows, `--level=${level}`)).lost_per_shot);
+  expect(lost).toEqual([...lost].sort((a, b) => b - a));
+});
+
+test('a ball that was not holed is evidence; what says nothing is counted and said', () => {
+  const answer = (rows: readonly string[]) =>
+    diagnose(['x.csv'], () => ['shot_type,distance_ft,holed', ...rows].join('\n')) as unknown as Answer & { says_nothing: number };
+  const putts = answer([...Array(20).fill('putt,8,true'), ...Array(30).fill('putt,8,false')]);
+  expect([putts.balls, putts.says_nothing]).toEqual([50, 0]);
+  const lost = putts.cells.find((cell) => cell.shot_type === 'putt' && cell.band_min === 6)!.lost_per_shot;
+  expect(Math.abs(lost)).toBeLessThan(0.15);
+  // Nobody said whether these dropped.
+  const silent = answer([...Array(20).fill('putt,8,true'), ...Array(12).fill('putt,8,')]);
+  expect([silent.balls, silent.says_nothing]).toEqual([20, 12]);
+});
+
+test('every shot that can be recorded has a place: a pitch of 8 yd, a lob of 60, a chip of 35, a bump and run of 40, a pitch from the fringe', () => {
+  for (const shot of [
+    'pitch,fairway,8',
+    'lob,fairway,60',
+    'lob,light_rough,8',
+    'chip,fairway,35',
+    'bump_and_run,fairway,40',
+    'pitch,fringe,15',
+    'fringe_putt,fringe,6',
+    'chip,fairway,100',
+  ]) {
+    const rows = Array.from({ length: 60 }, () => `${shot},${Math.max(40, 2.4 * Number(shot.split(',')[2]))}`);
+    const { cells, balls, summary } = diagnose(['x.csv'], () =>
+      ['shot_type,surface,distance_yd,left_ft', ...rows].join('\n'),
+    ) as unknown as Answer;
+    expect([shot, balls, cells.reduce((sum, cell) => sum + cell.balls, 0)]).toEqual([shot, 60, 60]);
+    expect([shot, summary]).toEqual([shot, expect.not.stringMatching(/^Nothing/)]);
+  }
+});
+
+test('balls landed near a spot a few yards away are no short game: 18 of 20 within 3 ft', () => {
+  const table = (carry: number) => [
+    'shot_type,surface,distance_yd,landed,zone_ft,carry_yd',
+    ...Array.from({ length: 20 }, (_, i) => `pitch,fairway,20,${i < 18},3,${carry}`),
+  ];
+  const gained = (carry: number) => {
+    const { cells } = diagnose(['x.csv', '--level', '18'], () => table(carry).join('\n')) as unknown as Answer;
+    return -cells.find((cell) => cell.shot_type === 'pitch' && cell.surface === 'fairway' && cell.band_min === 20)!.lost_per_shot;
+  };
+  expect(gained(4)).toBeLessThan(0.2);
+  expect(gained(4)).toBeGreaterThan(0);
+  expect(gained(18)).toBeGreaterThan(gained(4));
+  // A signed landing error is evidence of the same kind.
+  const errors = (feet: number) => {
+    const rows = Array.from({ length: 20 }, (_, i) => `pitch,fairway,20,${i % 2 ? feet : -feet},4`);
+    const answer = diagnose(['x.csv', '--level', '18'], () =>
+      ['shot_type,surface,distance_yd,landing_error_ft,carry_yd', ...rows].join('\n'),
+    );
+    const { cells } = answer as unknown as Answer;
+    return cells.find((cell) => cell.shot_type === 'pitch' && cell.surface === 'fairway' && cell.band_min === 20)!.lost_per_shot;
+  };
+  expect(errors(8)).toBeGreaterThan(errors(1));
+});
+
+test('a long table is read to its end, and its faults are in their lines', () => {
+  const rows = chips('Ada', 9, '05-01', 20_000);
+  expect(run(rows).balls).toBe(20_000);
+  expect(() => run([...rows, 'Ada,chip,fairway,12,-1,,'])).toThrow('line 20002: left_ft “-1” is negative');
+});

@@ -34,7 +34,7 @@ test('the command line says of the same balls what the board says', async ({ pag
   await page.goto(`${HOME}/players/${playerId}?all=1`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls.toLocaleString('en')} balls`);
   await expect(page.getByText(/^Most strokes go to /)).toBeVisible();
-  expect(answer.cells).toHaveLength(68);
+  expect(answer.cells.length).toBeGreaterThanOrEqual(77);
   for (const cell of answer.cells) {
     const key = `${cell.shot_type}|${cell.surface}|${cell.band_min}`;
     const name = sayCell(cells.find((one) => one.key === key)!);

@@ -16,7 +16,8 @@ export const NEGLECTED_DAYS = 28;
 const LEAST = { shot: 0.03, round: 0.05 } as const;
 const LEAST_SURE = 0.1;
 
-const percent = (share: number) => `${Math.round(100 * share)}%`;
+/** Of so many draws nothing is surer than that. */
+const percent = (share: number) => `${Math.min(99, Math.round(100 * share))}%`;
 const a = (per: Per) => (per === 'round' ? 'a round' : 'a shot');
 
 /** What a coach could read out: where most is lost and how sure that is, what is best (nothing of few balls), and what would settle it. */

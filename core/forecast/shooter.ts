@@ -3,11 +3,11 @@ import type { BallSource } from '../game/compile';
 import type { KernelBall, Seen } from '../game/scoring/scheme';
 import type { Normals } from '../math/normals';
 import { normalCdf } from '../math/normal';
-import { LANDED, ownLanding } from '../skill/landing';
+import { LANDED, LANDS_ANYWHERE, ownLanding } from '../skill/landing';
 import type { Draw } from '../skill/posterior';
 import type { Prior } from '../skill/prior';
 import { dropsWithin, OVER_FT, TOLERANCE_FT } from '../skill/putting';
-import { insideShare, steepness, STOPS, stopsOf, zOf } from '../skill/shape';
+import { allInside, steepness, STOPS, stopsOf, zOf } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
 import type { Spot } from './spots';
@@ -130,7 +130,7 @@ export class Shooter implements BallSource {
       if (spot.putt) continue;
       const centre = this.centre[at]! + form;
       this.today[at] = Math.exp(centre);
-      this.holes[at] = insideShare(this.steep * (spot.logCap - centre));
+      this.holes[at] = allInside(this.steep * (spot.logCap - centre), spot.luck);
       this.others[at] = STOPS / (1 - this.holes[at]!);
       if (this.landed) this.landing[at] = spot.landing * Math.exp(centre + this.lands.nearer + ownLanding(spot.landing) * this.ownLanding);
     }
@@ -166,7 +166,8 @@ export class Shooter implements BallSource {
     const ties = spot.putt ? 0 : together(spot.landing);
     const near = this.random.normal();
     const error = normalCdf(ties * near + Math.sqrt(1 - ties * ties) * this.random.normal());
-    this.landedM = this.landing[at]! * Math.exp(zOf(error) / this.lands.steepness);
+    const came = error / (1 - LANDS_ANYWHERE);
+    this.landedM = came < 1 ? this.landing[at]! * Math.exp(zOf(came) / this.lands.steepness) : Infinity;
     return normalCdf(near);
   }
 

@@ -14,6 +14,8 @@ export type Spot =
       /** ln of what the level leaves in the middle, in metres, the lie included; and of the cap under which a ball is holed. */
       mu: number;
       logCap: number;
+      /** How many of the balls that end anywhere are holed. */
+      luck: number;
       distanceM: number;
       /** Where the ball should land, and how far it does as a share of what it leaves. */
       landing: number;
@@ -32,7 +34,7 @@ export function spotOf(station: Station, prior: Prior, reference: Reference): Sp
     if (cell === -1 || off(i) < off(cell)) cell = i;
   });
   if (cell === -1) throw new RangeError(`the reference has no ${shotType} from ${surface}`);
-  const { mu, logCap } = levelCurve(reference, prior.level, { shotType, surface }, distanceM);
+  const { mu, ...curve } = levelCurve(reference, prior.level, { shotType, surface }, distanceM);
   const landing = landingShare(distanceM, station.carryM ?? usualSpotM(shotType, distanceM));
-  return { putt: false, cell, mu: mu + lieCost(station), logCap, distanceM, landing };
+  return { putt: false, cell, mu: mu + lieCost(station), ...curve, distanceM, landing };
 }

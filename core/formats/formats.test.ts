@@ -39,11 +39,22 @@ describe('the shot table', () => {
     ['left_ft,finish\n1,water', 2, 'is none of green, fringe, rough, sand, out'],
     ['strokes\n1.5', 2, 'not a whole number'],
     ['bearing_deg\n360', 2, '360 or more'],
+    ['left_ft\n0x10', 2, 'left_ft “0x10” is not a number'],
+    ['left_ft\n1e3', 2, 'is not a number'],
+    // As an editor counts: blank lines, and lines inside quotes.
+    ['\n\nleft_ft\n1\n\n\n-2', 7, 'is negative'],
+    ['note,left_ft\n"two\nlines",1\n,-2', 4, 'is negative'],
+    ['left_ft,note\r\n1,\r\n,\r\n-2,', 4, 'is negative'],
     ['nothing,known\n1,2', 1, 'no column is known'],
   ])('%j is refused with its line', (csv, line, message) => {
     const [problem] = readShotTable(csv).problems;
     expect(problem).toMatchObject({ line });
     expect(problem!.message).toContain(message);
+  });
+
+  test('a decimal comma is a decimal point', () => {
+    expect(rowsOf('left_m;strokes\n1,5;2'.replaceAll(';', '\t')).map(leftOf)).toMatchObject([{ leftM: 1.5 }]);
+    expect(rowsOf('left_m,note\n"1,5",x').map(leftOf)).toMatchObject([{ leftM: 1.5 }]);
   });
 
   test('every column of the open format is known', () => {

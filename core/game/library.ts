@@ -75,7 +75,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [13, 'chip', 'fairway', 4],
       [17, 'chip', 'light_rough', 4],
     ],
-    { order: 'serial', scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 4], [6, 2], [10, 1]) }, goal: 15 },
+    { order: 'serial', scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 4], [6, 2], [10, 1]) }, goal: 13 },
   ),
   ready(
     'roll-call',
@@ -105,7 +105,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [24, 'lob', 'light_rough', 1, { trajectory: 'high' }],
       [40, 'pitch', 'fairway'],
     ],
-    { order: 'random', scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(100) },
+    { order: 'random', scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(110) },
   ),
   ready(
     'stepping-stones',
@@ -145,7 +145,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [26, 'pitch', 'light_rough', 1, { par: 2 }],
       [18, 'bump_and_run', 'fairway', 1, { par: 2 }],
     ],
-    { scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: 18 }, goal: 18 },
+    { scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: 18 }, goal: 19 },
   ),
   ready(
     'long-evening',
@@ -168,7 +168,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'Rope Ladder',
     'Putts from 3 to 9 ft: hole one and step back, miss and step forward. For nerves over short putts.',
     [3, 4, 5, 6, 7, 8, 9].map((feet): Line => [feet, 'putt', 'green']),
-    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 30, byTurns: false }, goal: 23 },
+    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 30, byTurns: false }, goal: 26 },
   ),
   ready(
     'cliff-walk',
@@ -335,7 +335,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [16, 'pitch', 'fairway'],
       [8, 'bunker', 'sand'],
     ],
-    { rules: { attempts: 'until_works' }, scoring: { scheme: 'hits', radiusM: ft(9) }, goal: 3 },
+    { rules: { attempts: 'until_works' }, scoring: { scheme: 'hits', radiusM: ft(9) }, goal: 2 },
   ),
   ready(
     'clean-sheet',

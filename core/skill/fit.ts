@@ -4,8 +4,9 @@ import type { Group } from './groups';
 import { itemsOf, likelihood, restSize, type Item, type Likelihood } from './likelihood';
 import { SDS, type Prior } from './prior';
 
-/** How much wider than the prior a player may be; each is fitted, and weighs what the evidence gives it. */
-const SCALES = [0.7, 1, 1.4, 2] as const;
+/** How much wider than the prior a player may be, and how likely that is before any ball; each is fitted, and weighs what the evidence gives it. */
+const SCALES = [0.6, 0.85, 1.2, 1.7] as const;
+const LIKELY = [0.3, 0.4, 0.22, 0.08] as const;
 const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
 const DONE = 1e-3;
@@ -49,7 +50,7 @@ export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
     return mode;
   });
   const best = Math.max(...modes.map((mode) => mode.evidence));
-  const weights = modes.map((mode) => Math.exp(mode.evidence - best));
+  const weights = modes.map((mode, i) => LIKELY[i]! * Math.exp(mode.evidence - best));
   const sum = weights.reduce((a, b) => a + b, 0);
   return { prior, order, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
 }

@@ -4,7 +4,7 @@ import { levelCurve, type LevelCurve, type Prior } from './prior';
 import { afterMiss } from './putters';
 import { makeRate } from './putting';
 import type { Reference } from './reference';
-import { ANYWHERE, anywhereAt, BALL_SD, insideShare, steepness, zOf } from './shape';
+import { allInside, ANYWHERE, anywhereAt, BALL_SD, steepness, zOf } from './shape';
 
 /** Strokes lost against a level, of each cell in each draw: `lost[cell][draw]`. */
 export type Lost = Float64Array[];
@@ -119,9 +119,9 @@ export class Judge {
    * One stroke, and the putts after all balls that are not holed.
    * @param anywhere putts after a ball that ends anywhere
    */
-  #strokes({ mu, logCap }: LevelCurve, anywhere: number, delta: number, spread: number): number {
+  #strokes({ mu, logCap, luck }: LevelCurve, anywhere: number, delta: number, spread: number): number {
     const centre = mu + delta;
-    const holed = insideShare(steepness(spread) * (logCap - centre));
+    const holed = allInside(steepness(spread) * (logCap - centre), luck);
     return 1 + (1 - holed) * ((1 - ANYWHERE) * read(this.#after, CENTRE, SPREAD, centre, spread) + ANYWHERE * anywhere);
   }
 

@@ -1,4 +1,5 @@
 import type { ShotType } from '../golf/words';
+import { insideShare } from './shape';
 
 /*
  * Where a ball lands, against where it should. The error grows with the carry, and so does what it costs: a ball whose spot is a
@@ -7,17 +8,18 @@ import type { ShotType } from '../golf/words';
  * of made-up players whose balls carry and run (docs/model.md), a judgement.
  */
 
-/** What a yard of carry, of run by the same speed, of run by itself, and of line contribute; and what none is under, in metres. */
-const RUN_BY_SPEED = 0.55;
-const RUN_ALONE = 0.9;
-const LINE = 0.45;
-const LEAST_M = 0.85;
+/** What a metre of run by the same speed, of run by itself, and of line contribute against one of carry; and what none is under, in metres. */
+const RUN_BY_SPEED = 0.991;
+const RUN_ALONE = 0.446;
+const LINE = 0.574;
+const LEAST_M = 0.715;
+const SIZE = 1.067;
 
 /** The median landing error as a share of the median left: of a shot of `distanceM` to a spot `spotM` away. */
 export function landingShare(distanceM: number, spotM: number): number {
   const run = Math.max(0, distanceM - spotM);
   const landing = spotM ** 2 * (1 + LINE ** 2) + LEAST_M ** 2;
-  return Math.sqrt(landing / ((spotM + RUN_BY_SPEED * run) ** 2 + (RUN_ALONE * run) ** 2 + LEAST_M ** 2 + (LINE * distanceM) ** 2));
+  return SIZE * Math.sqrt(landing / ((spotM + RUN_BY_SPEED * run) ** 2 + (RUN_ALONE * run) ** 2 + LEAST_M ** 2 + (LINE * distanceM) ** 2));
 }
 
 /** How far landing is a skill of its own: nothing where the spot is at the hole, most where the ball runs nearly all the way. */
@@ -37,5 +39,10 @@ const CARRIES: Readonly<Record<ShotType, number>> = {
 };
 export const usualSpotM = (shotType: ShotType, distanceM: number) => CARRIES[shotType] * distanceM;
 
-/** How landing errors spread: in all directions, and along the line of play alone, where the median is nearer. */
-export const LANDED = { circle: { steepness: 1.72, nearer: 0 }, along: { steepness: 1.12, nearer: Math.log(0.78) } } as const;
+/** How landing errors spread: in all directions, and along the line of play alone, where the median is nearer, as a logarithm. */
+export const LANDED = { circle: { steepness: 1.673, nearer: 0 }, along: { steepness: 1.23, nearer: -0.299 } } as const;
+/** So many balls land nowhere near, however well somebody lands them. */
+export const LANDS_ANYWHERE = 0.015;
+
+/** The share of balls that land inside, at z = steepness · ln(distance from the spot ÷ median). */
+export const landedInside = (z: number) => (1 - LANDS_ANYWHERE) * insideShare(z);

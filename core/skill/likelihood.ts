@@ -1,7 +1,7 @@
 import { METRES_PER } from '../units/length';
 import type { Group } from './groups';
-import { LANDED, landingShare, ownLanding } from './landing';
-import type { Prior } from './prior';
+import { LANDED, landingShare, LANDS_ANYWHERE, ownLanding } from './landing';
+import type { LevelCurve, Prior } from './prior';
 import { afterMiss } from './putters';
 import { leaveParts, makeParts } from './putting';
 import { ANYWHERE, anywhereInside, anywhereMoment, insideAt, momentOf, steepness, steepnessSlope, type Inside } from './shape';
@@ -22,8 +22,8 @@ export type Likelihood = {
   rest: Float64Array;
 };
 
-/** What the level says of a place off the green: the middle and the cap as logarithms of metres, and how far it is, in metres. */
-type Place = { cell: number; mu: number; logCap: number; distanceM: number };
+/** What the level says of a place off the green, the lie included, and how far it is, in metres. */
+type Place = LevelCurve & { cell: number; distanceM: number };
 
 /** Evidence of one kind from one place, with its outcomes together: what a fit goes through again and again. */
 export type Item =
@@ -71,7 +71,7 @@ export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
     const cell = index.get(name);
     if (cell === undefined || cell >= prior.offGreen) continue;
     const level = prior.at(cell, distanceM);
-    const place = { cell, mu: level.mu + lie, logCap: level.logCap, distanceM };
+    const place = { cell, ...level, mu: level.mu + lie, distanceM };
     if (kind === 'between') {
       const anywhere = anywhereInside(hi, distanceM) - anywhereInside(lo, distanceM);
       items.push({ ...place, kind, logLo: Math.log(lo), logHi: Math.log(hi), blur, anywhere, n });
@@ -135,8 +135,10 @@ function edgeAt(log: number, mu: number, steep: number): Edge {
 }
 
 /** How many are holed: as many as would stop under the cap. It is mostly luck, so the others stop as they would. */
-function holedAt({ mu, logCap }: Place, delta: number, spread: number): Edge {
-  return edgeAt(logCap, mu + delta, steepness(spread));
+function holedAt({ mu, logCap, luck }: Place, delta: number, spread: number): Edge {
+  const { share, byMu, byS, bend } = edgeAt(logCap, mu + delta, steepness(spread));
+  const came = 1 - ANYWHERE;
+  return { share: came * share + ANYWHERE * luck, byMu: came * byMu, byS: came * byS, bend: came * bend };
 }
 
 function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, spread: number) {
@@ -211,9 +213,10 @@ function addMean(out: Likelihood, item: Item & { kind: 'mean' }, delta: number, 
 function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: number, landing: number, m: number) {
   const mu = item.mu + delta + item.own * landing;
   const [near, far] = [edgeAt(item.logLo, mu, item.steep), edgeAt(item.logHi, mu, item.steep)];
-  const p = Math.max(LEAST_P, far.share - near.share);
-  const byMu = (far.byMu - near.byMu) / p;
-  const information = item.n * Math.max(0, byMu * byMu - (far.bend - near.bend) / p);
+  const came = 1 - LANDS_ANYWHERE;
+  const p = Math.max(LEAST_P, came * (far.share - near.share) + (item.logHi === Infinity ? LANDS_ANYWHERE : 0));
+  const byMu = (came * (far.byMu - near.byMu)) / p;
+  const information = item.n * Math.max(0, byMu * byMu - (came * (far.bend - near.bend)) / p);
   out.value += item.n * Math.log(p);
   out.byCell[item.cell]! += item.n * byMu;
   out.byRest[m - 1]! += item.n * item.own * byMu;

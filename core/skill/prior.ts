@@ -2,7 +2,7 @@ import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
 import { referencePutting, type PuttingSkill } from './putting';
 import type { Reference } from './reference';
-import { centreOf, STEEPNESS, zOf } from './shape';
+import { anywhereInside, centreOf, logAt } from './shape';
 
 /**
  * What is believed of a player before any ball: the level's own curves, and how far players of a level lie from them.
@@ -16,11 +16,11 @@ import { centreOf, STEEPNESS, zOf } from './shape';
  */
 export const SDS = {
   all: 0.16,
-  lie: 0.13,
-  type: 0.15,
+  lie: 0.12,
+  type: 0.14,
   slope: 0.1,
   lieAndType: 0.1,
-  cell: 0.18,
+  cell: 0.16,
   logSpread: 0.07,
   angle: 0.185,
   angleBand: 0.15,
@@ -72,15 +72,19 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
   };
 }
 
-/** Where a level's balls stop, as logarithms of metres: half of those that came off inside `mu`; as many as are holed inside `logCap`. */
-export type LevelCurve = { mu: number; logCap: number };
+/**
+ * Where a level's balls stop, as logarithms of metres: half of those that came off inside `mu`; as many as are holed inside `logCap`,
+ * `luck` of those that end anywhere.
+ */
+export type LevelCurve = { mu: number; logCap: number; luck: number };
 
 /** A level's own curve at a distance in metres. */
 export function levelCurve(reference: Reference, level: number, cell: Pick<Cell, 'shotType' | 'surface'>, distanceM: number): LevelCurve {
   const shot = reference.shot(level, cell.shotType, cell.surface, distanceM)!;
   const mu = centreOf(Math.max(NEAREST_M, shot.medianLeftFt * METRES_PER.ft), distanceM);
   const rate = Math.min(0.5, Math.max(LEAST_RATE, shot.holeOutRate));
-  return { mu, logCap: mu + zOf(rate) / STEEPNESS };
+  const logCap = logAt(rate, mu, distanceM);
+  return { mu, logCap, luck: anywhereInside(Math.exp(logCap), distanceM) };
 }
 
 function covariance(cells: readonly Cell[]): Float64Array {

@@ -20,8 +20,8 @@ export const BALL_SD = 1 / (STEEPNESS * Math.sqrt(HALF / (HALF + 2)));
 
 /** How many balls end anywhere, and where: as a share of the distance played. Judgements. */
 export const ANYWHERE = 0.03;
-const ANYWHERE_SCALE = 0.52;
-const ANYWHERE_POWER = 1.4;
+const ANYWHERE_SCALE = 0.45;
+const ANYWHERE_POWER = 1.05;
 
 /** The steepness of somebody who spreads e^spread times as wide as the level; less steep where a distance was measured roughly. */
 export function steepness(spread: number, blur = 0): number {
@@ -100,6 +100,23 @@ function logGamma(x: number): number {
   let series = 1.000000000190015;
   C.forEach((c, i) => (series += c / (x + 1 + i)));
   return -tmp + Math.log((2.5066282746310005 * series) / x);
+}
+
+/**
+ * Of all balls, the share that lies inside: of those that came off at z, and of those that end anywhere.
+ * @param anywhere the share of the latter that lies inside
+ */
+export const allInside = (z: number, anywhere: number) => (1 - ANYWHERE) * insideShare(z) + ANYWHERE * anywhere;
+
+/** Inside what distance, as its logarithm, a share of all balls lies whose median, of those that came off, is e^`mu`. */
+export function logAt(share: number, mu: number, distanceM: number): number {
+  let [low, high] = [mu - 12, mu + 6];
+  for (let step = 0; step < 50; step++) {
+    const middle = (low + high) / 2;
+    if (allInside(STEEPNESS * (middle - mu), anywhereInside(Math.exp(middle), distanceM)) < share) low = middle;
+    else high = middle;
+  }
+  return low;
 }
 
 /**

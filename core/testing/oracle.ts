@@ -7,12 +7,12 @@ import type { Scoring } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import { normalQuantile } from '../math/normal';
 import type { Belief } from '../skill/diagnose';
-import { LANDED, ownLanding } from '../skill/landing';
+import { LANDED, landedInside, ownLanding } from '../skill/landing';
 import type { SkillModel } from '../skill/model';
 import type { Draw } from '../skill/posterior';
 import type { Prior } from '../skill/prior';
 import { leaveParts, makeRate } from '../skill/putting';
-import { ANYWHERE, anywhereInside, insideShare, steepness } from '../skill/shape';
+import { allInside, anywhereInside, steepness } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
 
@@ -52,7 +52,7 @@ export class BallAt {
 
   holed(): number {
     const { spot } = this;
-    return spot.putt ? makeRate(this.#putting, spot.ft) : insideShare(this.#steep * (spot.logCap - this.#mu));
+    return spot.putt ? makeRate(this.#putting, spot.ft) : allInside(this.#steep * (spot.logCap - this.#mu), spot.luck);
   }
 
   /** Of stopping inside a radius, in the hole included. */
@@ -60,8 +60,7 @@ export class BallAt {
     const { spot } = this;
     if (spot.putt) return this.holed() + leaveParts(this.#putting, spot.ft, 0, radiusM / METRES_PER.ft).rate;
     const holed = this.holed();
-    const came = insideShare(this.#steep * (Math.log(radiusM) - this.#mu));
-    return holed + (1 - holed) * ((1 - ANYWHERE) * came + ANYWHERE * anywhereInside(radiusM, spot.distanceM));
+    return holed + (1 - holed) * allInside(this.#steep * (Math.log(radiusM) - this.#mu), anywhereInside(radiusM, spot.distanceM));
   }
 
   landed(sizeM: number, strip: boolean): number {
@@ -69,7 +68,7 @@ export class BallAt {
     if (spot.putt) return 0;
     const { steepness: steep, nearer } = LANDED[strip ? 'along' : 'circle'];
     const mu = this.#mu + Math.log(spot.landing) + nearer + ownLanding(spot.landing) * this.#landing;
-    return insideShare(steep * (Math.log(sizeM) - mu));
+    return landedInside(steep * (Math.log(sizeM) - mu));
   }
 
   /** Of stopping between two radii and off the green, by many small steps. */
