@@ -22,10 +22,10 @@ export const SDS = {
   lieAndType: 0.1,
   cell: 0.16,
   logSpread: 0.07,
-  angle: 0.185,
-  angleBand: 0.15,
-  length: 0.2,
-  lengthBand: 0.15,
+  angle: 0.2,
+  angleBand: 0.17,
+  length: 0.22,
+  lengthBand: 0.16,
   landing: 0.3,
 } as const;
 
