@@ -68,7 +68,7 @@ export function CellPanel({ finding, shots, belief, level, per, system, asked, t
           <span>strokes expected; counted against {finding.referenceStrokes.toFixed(2)}</span>
         </div>
         <div>
-          <b className="fig">{percent((per === 'shot' ? finding.perShot : finding.perRound).weakest3)}</b>
+          <b className="fig">{percent(Math.min(0.99, (per === 'shot' ? finding.perShot : finding.perRound).weakest3))}</b>
           <span>sure to be among the three weakest per {per}</span>
         </div>
       </div>
