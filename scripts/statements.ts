@@ -6,6 +6,7 @@ import type { Shot } from '@/core/shot/shot';
 import { fit } from '@/core/skill/fit';
 import type { Cell } from '@/core/skill/cells';
 import { modelOf } from '@/core/skill/model';
+import { holed, shot } from '@/core/testing/make';
 import { evidenceOf, trueStrokes, type Hitter } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { shippedReference as reference } from '@/core/skill/reference';
@@ -38,63 +39,23 @@ class Said {
   }
 }
 
-/** A ball of a cell as it is recorded, measured or by the ring. */
-function ballOf(cell: Cell, { holed, leftM }: { holed: boolean; leftM: number }, clubLabel: string, ringM: number | null): Shot {
-  const inside = ringM !== null && leftM < ringM;
-  return {
-    ...BLANK,
-    shotType: cell.shotType,
-    surface: cell.surface,
-    distanceM: cell.distanceM,
-    clubLabel,
-    holed,
-    leftM: holed || ringM !== null ? null : leftM,
-    leftMinM: holed || ringM === null ? null : inside ? 0 : ringM,
-    leftMaxM: !holed && ringM !== null && inside ? ringM : null,
-  };
+/** A ball of a cell as it is recorded: in the hole, measured, or inside or outside a ring. */
+function ballOf(
+  { shotType, surface, distanceM }: Cell,
+  { holed: dropped, leftM }: { holed: boolean; leftM: number },
+  clubLabel: string,
+  ringM: number | null,
+): Shot {
+  const nothing = { ...holed, holed: false };
+  const result = dropped
+    ? holed
+    : ringM === null
+      ? { ...nothing, leftM, measured: 'tape' as const }
+      : leftM < ringM
+        ? { ...nothing, leftMinM: 0, leftMaxM: ringM }
+        : { ...nothing, leftMinM: ringM };
+  return shot({ shotType, surface, distanceM, clubLabel }, result);
 }
-const NIL = '00000000-0000-7000-8000-000000000000';
-const BLANK: Omit<Shot, 'shotType' | 'surface' | 'distanceM'> = {
-  shotId: NIL,
-  playerId: NIL,
-  sessionId: NIL,
-  phase: 0,
-  stationKey: 'a',
-  ballNo: 1,
-  turnNo: 0,
-  sit: 'clean',
-  stance: 'flat',
-  trajectory: null,
-  shape: null,
-  swingWidth: null,
-  swingMark: null,
-  clubId: null,
-  clubLabel: null,
-  executed: null,
-  target: 'hole',
-  holed: false,
-  leftM: null,
-  leftMinM: null,
-  leftMaxM: null,
-  bearingDeg: null,
-  measured: 'tape',
-  strokes: null,
-  penalty: 0,
-  finish: null,
-  landed: null,
-  carryM: null,
-  landingErrorM: null,
-  intendedM: null,
-  mishit: null,
-  nBalls: 1,
-  sumLeftM: null,
-  counts: 'ordinary',
-  wind: null,
-  stimpFt: null,
-  firmness: null,
-  note: null,
-  playedAt: '2026-05-01T10:00:00Z',
-};
 
 /** How far clubs of a made-up player lie apart, as logarithms of what they leave: hardly, somewhat, much. */
 const CLUBS_SDS = [0.05, 0.12, 0.25];

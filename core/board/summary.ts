@@ -44,7 +44,7 @@ function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, aga
   const { mean, weakest3 } = rankOf(first, per);
   if (mean < LEAST[per] || weakest3 < LEAST_SURE) {
     const likeliest = [weakest.first, ...weakest.near].slice(0, 2).map((i) => sayCell(findings[i]!));
-    return `Nothing stands out against ${against} yet; likeliest to cost most: ${listed(likeliest)}.`;
+    return `No clear weakness against ${against} yet. Most likely: ${listed(likeliest)}.`;
   }
   const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
   const unknown =
@@ -63,7 +63,7 @@ function sayBest(findings: readonly Finding[], per: Per, against: string): strin
   const practised = findings.filter((finding) => finding.balls > 0 && finding.uses > 0);
   const sure = practised.filter((finding) => rankOf(finding, per).interval80[1] < 0);
   const best = (sure.length > 0 ? sure : practised).toSorted((x, y) => rankOf(x, per).mean - rankOf(y, per).mean)[0];
-  if (!best || -rankOf(best, per).mean < LEAST[per]) return `Nothing practised clearly gains on ${against} yet.`;
+  if (!best || -rankOf(best, per).mean < LEAST[per]) return `No clear strength against ${against} yet.`;
   const gains = `${signed(-rankOf(best, per).mean)} ${a(per)} gained on ${against}`;
   return sure.length > 0 ? `Best: ${sayCell(best)}, ${gains}.` : `Best, but not surely: ${sayCell(best)}, ${gains}.`;
 }
@@ -94,8 +94,8 @@ function roundly(balls: number): number {
 /** Balls that count for nothing on a board, and why; empty where there are none. */
 export function saySilent(silent: number, noPlace: number): string {
   const parts = [
-    silent > 0 ? `${counted(silent, 'ball')} ${silent === 1 ? 'says' : 'say'} nothing: no distance, ring or strokes.` : '',
-    noPlace > 0 ? `${counted(noPlace, 'ball')} ${noPlace === 1 ? 'is of a shot' : 'are of shots'} that the reference doesn’t know.` : '',
+    silent > 0 ? `${counted(silent, 'ball')} not counted: no distance, ring or strokes recorded.` : '',
+    noPlace > 0 ? `${counted(noPlace, 'ball')} not counted: the reference has no such shot.` : '',
   ];
   return parts.filter(Boolean).join(' ');
 }

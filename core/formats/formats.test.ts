@@ -45,7 +45,7 @@ describe('the shot table', () => {
     ['\n\nleft_ft\n1\n\n\n-2', 7, 'is negative'],
     ['note,left_ft\n"two\nlines",1\n,-2', 4, 'is negative'],
     ['left_ft,note\r\n1,\r\n,\r\n-2,', 4, 'is negative'],
-    ['nothing,known\n1,2', 1, 'no column is known'],
+    ['nothing,known\n1,2', 1, 'none of its columns is known'],
   ])('%j is refused with its line', (csv, line, message) => {
     const [problem] = readShotTable(csv).problems;
     expect(problem).toMatchObject({ line });

@@ -117,7 +117,7 @@ export function eachRow(csv: string, take: (row: ShotTableRow) => void): { probl
         columns = fields.map((name) => name.trim().toLowerCase());
         ignored = columns.filter((name) => !SHOT_TABLE_COLUMNS.includes(name));
         if (ignored.length === columns.length) {
-          problems.push({ line, column: '', message: 'This is no shot table: no column is known.' });
+          problems.push({ line, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
           return parser.abort();
         }
         // Only what the table has is looked at.
@@ -135,7 +135,8 @@ export function eachRow(csv: string, take: (row: ShotTableRow) => void): { probl
         }
     },
   });
-  if (!columns && problems.length === 0) problems.push({ line: 1, column: '', message: 'This is no shot table: no column is known.' });
+  if (!columns && problems.length === 0)
+    problems.push({ line: 1, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
   return { problems, ignored };
 }
 

@@ -222,7 +222,7 @@ function Ranked({ title, ranking: { choices, versus } }: { title: string; rankin
       </ul>
       <p className="small-print mb-0">
         {versus.chance === null
-          ? `Too few balls to compare: hit at least ${LEAST_BALLS} with each.`
+          ? `Too few balls to compare. Hit at least ${LEAST_BALLS} with each.`
           : versus.chance < 0.75
             ? `Too close to call: ${say(versus.better)} is ahead (${percent(versus.chance)}).`
             : `${capital(say(versus.better))} ${versus.chance < 0.95 ? 'probably beats' : 'beats'} ${say(versus.worse)} here (${percent(versus.chance)}).`}
@@ -232,7 +232,7 @@ function Ranked({ title, ranking: { choices, versus } }: { title: string; rankin
 }
 
 function sayPairs({ mean, chanceHighBetter }: PairsOf): string {
-  if (chanceHighBetter === null) return `too few to compare, ${LEAST_PAIRS} would do`;
+  if (chanceHighBetter === null) return `too few to compare; ${LEAST_PAIRS} are enough`;
   const [better, chance] = chanceHighBetter >= 0.5 ? ['high', chanceHighBetter] : ['low', 1 - chanceHighBetter];
   if (chance < 0.75) return `too close to call, ${better} is ahead (${percent(chance)})`;
   return `${better} is ${chance < 0.95 ? 'probably ' : ''}better, by ${Math.abs(mean).toFixed(2)} strokes (${percent(chance)})`;

@@ -131,11 +131,15 @@ export function PuttingPage({ slug, player, board, putts, asked, narrowings }: P
   );
 }
 
-/** Whether line or pace is what is worse than the level, and how sure that is. */
+/** Line and pace against the level: worse or better where the range says so, else too close to call. */
 function sayWhich(line: Spread80, pace: Spread80, level: number): string {
-  const say = ({ mean, interval80, level: of }: Spread80) =>
-    interval80[0] > of ? 'wider' : interval80[1] < of ? 'tighter' : mean > of ? 'perhaps wider' : 'perhaps tighter';
+  const say = ({ interval80, level: of }: Spread80) => (interval80[0] > of ? 'worse' : interval80[1] < of ? 'better' : null);
   const [a, b] = [say(line), say(pace)];
-  if (a === b) return `Line and pace are both ${a} than level ${sayLevel(level)}’s.`;
-  return `The line is ${a} than level ${sayLevel(level)}’s, the pace ${b}.`;
+  const than = `than level ${sayLevel(level)}`;
+  if (a === b)
+    return a === null
+      ? `Line and pace are both too close to call against level ${sayLevel(level)}.`
+      : `Line and pace are both ${a} ${than}.`;
+  const part = (word: string | null) => (word === null ? 'too close to call' : `${word} ${than}`);
+  return `Line: ${part(a)}. Pace: ${part(b)}.`;
 }

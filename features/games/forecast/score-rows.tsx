@@ -36,7 +36,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
   const games = Math.min(...rows.map(({ key }) => answer.rows[key]?.outlook.games ?? 0));
   const full = rows.filter(({ key }) => answer.rows[key]?.rough === false && answer.rows[key].ask === answer.ask).length;
   const say = (score: number) => bareFigure(score, game, units);
-  const whole = (outlook: Outlook, score: number) => (isUndone(outlook, score) ? 'not done' : sayScore(score, unit, units));
+  const whole = (outlook: Outlook, score: number) => (isUndone(outlook, score) ? 'not finished' : sayScore(score, unit, units));
   return (
     <>
       <p className="small-print mb-1" aria-live="polite">
@@ -70,7 +70,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
               <div style={old ? { opacity: 0.55 } : undefined}>
                 {row && <ScoreTape outlook={row.outlook} axis={axis} goal={game.goal} say={say} own={player !== null} />}
               </div>
-              <b className="fig">{row ? (isUndone(row.outlook, row.outlook.p50) ? 'not done' : say(row.outlook.p50)) : '…'}</b>
+              <b className="fig">{row ? (isUndone(row.outlook, row.outlook.p50) ? 'not finished' : say(row.outlook.p50)) : '…'}</b>
               <b className="fig">{row?.outlook.goalChance == null ? '' : percent(row.outlook.goalChance)}</b>
               {row && (
                 <span className="visually-hidden">
@@ -78,7 +78,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
                 </span>
               )}
               {row?.outlook.undone && row.outlook.undone.chance > 0.005 && (
-                <p className={styles.of}>not done in {percent(row.outlook.undone.chance)} of the games</p>
+                <p className={styles.of}>not finished in {percent(row.outlook.undone.chance)} of games</p>
               )}
               {player && (
                 <p className={styles.of}>
