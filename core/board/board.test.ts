@@ -259,7 +259,7 @@ test('cells as a coach names them', () => {
     'bump and runs from bare ground at 10–20 yd',
     'putts of 40+ ft',
   ]);
-  expect(sayShots({ shotType: 'fringe_putt', surface: 'fairway' })).toBe('putts from fairway');
+  expect(sayShots({ shotType: 'fringe_putt', surface: 'fairway' })).toBe('putts from the fairway');
 });
 
 test('on firm ground as many shots come up, more of them from bare ground, and the putts stay', () => {

@@ -4,7 +4,7 @@ import type { Cell } from '../skill/cells';
 
 const PLURALS: Partial<Record<Cell['shotType'], string>> = {
   putt: 'putts',
-  fringe_putt: 'putts from off the green',
+  fringe_putt: 'putts',
   bump_and_run: 'bump and runs',
   pitch: 'pitches',
   bunker: 'bunker shots',
@@ -16,11 +16,14 @@ export function sayCell({ shotType, surface, band }: Pick<Cell, 'shotType' | 'su
   return `${sayShots({ shotType, surface })} at ${sayBand(band)}`;
 }
 
+/** A shot as the head of a row or a column, beside which its surface stands: a putt from off the green is the putter. */
+export function sayShot(shotType: Cell['shotType']): string {
+  return shotType === 'fringe_putt' ? 'putter' : say(shotType);
+}
+
 /** "chips from the fringe", "bunker shots": shots of a kind from a surface. */
 export function sayShots({ shotType, surface }: Pick<Cell, 'shotType' | 'surface'>): string {
   const shots = PLURALS[shotType] ?? `${say(shotType)}s`;
   if (shotType === 'putt' || shotType === 'bunker') return shots;
-  if (shotType === 'fringe_putt' && surface === 'fringe') return 'putts from the fringe';
-  if (shotType === 'fringe_putt') return `putts from ${say(surface)}`;
   return `${shots} from ${surface === 'fringe' || surface === 'fairway' ? `the ${say(surface)}` : say(surface)}`;
 }

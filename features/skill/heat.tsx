@@ -3,7 +3,7 @@ import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { Finding } from '@/core/skill/diagnose';
 import { FAMILIES, kindsOf, type Family } from '@/core/board/kinds';
-import { sayCell } from '@/core/board/say-cell';
+import { sayCell, sayShot } from '@/core/board/say-cell';
 import { rankOf, type Per } from '@/core/board/settle';
 import { counted, signed } from '@/core/units/format';
 import { asQuery, type Asked } from './asked';
@@ -51,7 +51,7 @@ export function Heat({ findings, per, asked, named }: Props) {
                 {rows.map(({ key, shotType, surface, cells }) => (
                   <tr key={key}>
                     <th scope="row">
-                      {say(shotType)}
+                      {sayShot(shotType)}
                       {shotType === 'bunker' || shotType === 'putt' ? '' : <span> · {say(surface)}</span>}
                     </th>
                     {bands.map((band) => {

@@ -10,6 +10,7 @@ import { say } from '@/core/golf/words';
 import type { Cell } from '@/core/skill/cells';
 import { FAMILIES, kindsOf, type Family } from '@/core/board/kinds';
 import { GROUNDS, onGround, type Ground } from '@/core/board/ground';
+import { sayShot } from '@/core/board/say-cell';
 import { saveRoundMixAction } from './actions';
 import styles from './skill.module.scss';
 
@@ -115,7 +116,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
                   .map(({ key, shotType, surface, cells: at }) => (
                     <tr key={key}>
                       <th scope="row">
-                        {say(shotType)}
+                        {sayShot(shotType)}
                         {shotType === 'putt' || shotType === 'bunker' ? '' : ` · ${say(surface)}`}
                       </th>
                       {bands.map((band) => {
@@ -126,7 +127,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
                               <>
                                 <Form.Control
                                   inputMode="decimal"
-                                  aria-label={`${say(shotType)} from ${say(surface)}, ${sayBand(band)}, times a round`}
+                                  aria-label={`${sayShot(shotType)} from ${say(surface)}, ${sayBand(band)}, times a round`}
                                   value={text[cell.key] ?? ''}
                                   isInvalid={faults[cell.key] !== undefined}
                                   onChange={(event) => {

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
-import { sayShots } from '@/core/board/say-cell';
+import { sayShot, sayShots } from '@/core/board/say-cell';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed, signed } from '@/core/units/format';
 import { asQuery, type Asked } from './asked';
@@ -95,4 +95,4 @@ const cut = (names: readonly string[]) =>
   listed(names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names);
 
 const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
-  shotType === 'putt' || shotType === 'bunker' ? say(shotType) : `${say(shotType)}, ${say(surface)}`;
+  shotType === 'putt' || shotType === 'bunker' ? sayShot(shotType) : `${sayShot(shotType)}, ${say(surface)}`;

@@ -21,3 +21,11 @@ export function bareFigure(score: number, game: GameSpec, system: UnitSystem): s
   const text = String(Number(Math.abs(value).toFixed(schemeOf(scoring).unit(scoring) === 'length' && system === 'imperial' ? 0 : 1)));
   return value < 0 && text !== '0' ? `−${text}` : text;
 }
+
+/** Whether a score stands for a game that ended unfinished. */
+export const isUndone = ({ undone }: Pick<Outlook, 'undone'>, score: number) => undone !== null && score > undone.beyond;
+
+/** A score as a figure; of a game that ended unfinished how many were not enough: "30+". */
+export function orMore(outlook: Pick<Outlook, 'undone'>, score: number, say: (score: number) => string): string {
+  return isUndone(outlook, score) ? `${say(outlook.undone!.beyond)}+` : say(score);
+}

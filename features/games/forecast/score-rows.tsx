@@ -7,7 +7,7 @@ import type { Outlook } from '@/core/forecast/outlook';
 import { schemeOf } from '@/core/game/scoring';
 import { counted } from '@/core/units/format';
 import styles from './forecast.module.scss';
-import { axisOf, bareFigure } from './score-axis';
+import { axisOf, bareFigure, isUndone, orMore } from './score-axis';
 import { percent, type Shared } from './shared';
 import { ScoreTape } from './score-tape';
 import type { Beliefs, Candidate } from './use-beliefs';
@@ -70,7 +70,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
               <div style={old ? { opacity: 0.55 } : undefined}>
                 {row && <ScoreTape outlook={row.outlook} axis={axis} goal={game.goal} say={say} own={player !== null} />}
               </div>
-              <b className="fig">{row ? (isUndone(row.outlook, row.outlook.p50) ? 'not finished' : say(row.outlook.p50)) : '…'}</b>
+              <b className="fig">{row ? orMore(row.outlook, row.outlook.p50, say) : '…'}</b>
               <b className="fig">{row?.outlook.goalChance == null ? '' : percent(row.outlook.goalChance)}</b>
               {row && (
                 <span className="visually-hidden">
@@ -99,8 +99,6 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
     </>
   );
 }
-
-const isUndone = ({ undone }: Outlook, score: number) => undone !== null && score > undone.beyond;
 
 /** On what a player's row stands. */
 function ofWhom({ level, balls }: Candidate, known: boolean, failed: boolean): string {

@@ -1,5 +1,5 @@
 import type { Outlook } from '@/core/forecast/outlook';
-import type { ScoreAxis } from './score-axis';
+import { orMore, type ScoreAxis } from './score-axis';
 
 type Props = {
   outlook: Outlook;
@@ -19,7 +19,8 @@ const TOP = 6;
 const BAR = 13;
 
 /** A row's scores on one line: the bar is where 8 of 10 games end, the mark the middle one, the dashed line the goal. */
-export function ScoreTape({ outlook: { p10, p50, p90, undone }, axis, goal, say, own }: Props) {
+export function ScoreTape({ outlook, axis, goal, say, own }: Props) {
+  const { p10, p50, p90 } = outlook;
   const x = (score: number) => (WIDTH * (score - axis.from)) / (axis.to - axis.from);
   const [low, middle, high] = [x(p10), x(p50), x(p90)];
   return (
@@ -39,10 +40,10 @@ export function ScoreTape({ outlook: { p10, p50, p90, undone }, axis, goal, say,
         <line x1={x(goal)} x2={x(goal)} y1={0} y2={HEIGHT} stroke="var(--flag)" strokeWidth={1.8} strokeDasharray="4 2.5" />
       )}
       <text x={low - 4} y={TOP + BAR - 2.5} textAnchor="end" {...FIGURE}>
-        {undone && p10 > undone.beyond ? '' : say(p10)}
+        {orMore(outlook, p10, say)}
       </text>
       <text x={Math.max(low + 3, high) + 4} y={TOP + BAR - 2.5} {...FIGURE}>
-        {undone && p90 > undone.beyond ? '' : say(p90)}
+        {orMore(outlook, p90, say)}
       </text>
     </svg>
   );
