@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Executed } from '@/core/forecast/executes';
 import { eachShot, type TableShot } from '@/core/formats/shot-rows';
 import type { TableProblem } from '@/core/formats/shot-table';
-import { decimal } from '@/core/golf/decimal';
+import { decimal } from '@/core/units/decimal';
 import { levelSchema, readLevel } from '@/core/golf/level';
 import { newPlayer } from '@/core/people/player';
 import { gather, weightOf, type Evidence, type Tally } from '@/core/skill/evidence';

@@ -43,7 +43,7 @@ test('nothing is null, what is no number is NaN, and both stay as typed', () => 
   type('six');
   expect(kept).toBeNaN();
   expect(field()).toHaveValue('six');
-  expect([readNumber('1e1'), readNumber('')]).toEqual([10, null]);
+  expect([readNumber('1e1'), readNumber('0x10'), readNumber('')]).toEqual([NaN, NaN, null]);
 });
 
 test('another unit shows the same length anew', () => {

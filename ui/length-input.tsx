@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { decimal } from '@/core/units/decimal';
 import { fromMetres, snap, toMetres, type LengthUnit } from '@/core/units/length';
 
 type Props = {
@@ -21,8 +22,7 @@ type Props = {
 
 /** Reads a number as people type it: "6,5" is 6.5; nothing is null; what is no number is NaN. */
 export function readNumber(text: string): number | null {
-  const tidy = text.trim().replace(',', '.');
-  return tidy === '' ? null : Number(tidy);
+  return text.trim() === '' ? null : decimal(text);
 }
 
 const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = { m: 'metres', yd: 'yards', ft: 'feet', in: 'inches' };

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { decimal } from '../golf/decimal';
+import { decimal } from '../units/decimal';
 import {
   COUNTS,
   FINISHES,

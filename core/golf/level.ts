@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { decimal } from './decimal';
+import { decimal } from '../units/decimal';
 
 /** The levels that there are: handicaps. The best players' are below 0, and golfers write and say those with a plus. */
 export const LEVEL_FROM = -10;

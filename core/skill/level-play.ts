@@ -1,6 +1,7 @@
 import { bandsOf, OFF_GREEN_BANDS, PUTT_BANDS, type Band } from '../golf/bands';
 import { SURFACES_OF, type ShotType, type Surface } from '../golf/words';
 import { normalCdf, normalQuantile } from '../math/normal';
+import { along, type Curve } from '../math/piecewise';
 import { METRES_PER, toMetres } from '../units/length';
 import { expectedPutts, leavesOf, makeRate, referencePutting } from './putting';
 import { DROPS_PAST_M, DROPS_WIDE_M, depthSdOf, MISHIT_REACH, mishitRate, SHORT_SDS } from './simulate';
@@ -15,16 +16,6 @@ import { offGreenChance } from './trouble';
 
 /** The levels of the table; between them and beyond them it is read on. */
 export const TABLE_LEVELS = [-5, 0, 5, 10, 18, 28, 40, 54] as const;
-
-type Curve = readonly (readonly [number, number])[];
-
-/** Linear between points, and on along the end segments. */
-export function along(points: Curve, x: number): number {
-  let i = 1;
-  while (i < points.length - 1 && x > points[i]![0]) i++;
-  const [[x0, y0], [x1, y1]] = [points[i - 1]!, points[i]!];
-  return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
-}
 
 /** Where a tour player's ball from so many yards lies in the middle, in feet: half of all stop nearer. */
 const TOUR_LEFT_FT: Readonly<Record<'fairway' | 'light_rough' | 'sand', Curve>> = {
@@ -80,7 +71,7 @@ const PUTTER_FROM: Readonly<Partial<Record<Surface, number>>> = { light_rough: 1
 const WRONG_SHOT = 0.35;
 
 /** The logarithm of how much more than a tour player a level leaves: from grass, and from sand. */
-export const LEAVES_MORE: Curve = [
+const LEAVES_MORE: Curve = [
   [-5, 0],
   [0, 0.16],
   [10, 0.46],
@@ -88,7 +79,7 @@ export const LEAVES_MORE: Curve = [
   [28, 1.07],
   [54, 1.6],
 ];
-export const LEAVES_MORE_SAND: Curve = [
+const LEAVES_MORE_SAND: Curve = [
   [-5, 0],
   [0, 0.3],
   [10, 0.6],
@@ -134,7 +125,7 @@ const WIDTHS = middles(WIDE).map((share) => normalQuantile((1 + share) / 2));
 export class LevelPlay {
   readonly #putting;
   readonly #putts: (ft: number) => number;
-  /** Expected strokes of a chip from light rough, at distances `FROM_ROUGH` apart in the logarithm. */
+  /** Expected strokes of a chip from light rough, at distances evenly apart in the logarithm. */
   readonly #fromRough: Float64Array;
 
   constructor(readonly level: number) {

@@ -1,4 +1,5 @@
 import { normalCdf, normalQuantile } from '../math/normal';
+import { along, type Curve } from '../math/piecewise';
 
 /** How well somebody putts: the spread of the direction (radians) and of the length (a fraction of it). */
 export type PuttingSkill = { angle: number; distance: number };
@@ -19,26 +20,29 @@ export function dropsWithin(ft: number): number {
   return ft <= reach ? Math.PI / 2 : Math.asin(reach / ft);
 }
 
-/** The two spreads by level, as levels with their logarithms: make rates of tour players, scratch amateurs and players who shoot about 90. */
-const BY_LEVEL = [
-  [-5, 0.0166, 0.092],
-  [0, 0.0203, 0.097],
-  [18, 0.0243, 0.154],
-  [28, 0.0273, 0.172],
-  [54, 0.034, 0.23],
-] as const;
+/** The logarithms of the two spreads by level: of tour players, scratch amateurs and players who shoot about 90; beyond 18 judgements. */
+const logs = (points: Curve): Curve => points.map(([level, spread]) => [level, Math.log(spread)]);
+const ANGLE = logs([
+  [-5, 0.0166],
+  [0, 0.0203],
+  [18, 0.0243],
+  [28, 0.0273],
+  [54, 0.034],
+]);
+const DISTANCE = logs([
+  [-5, 0.092],
+  [0, 0.097],
+  [18, 0.154],
+  [28, 0.172],
+  [54, 0.23],
+]);
 
 /**
  * How the players of a level putt: −5 a tour player, 0 a scratch amateur, 18 somebody who shoots about 90. The spreads are
- * those with which the published make rates come out (docs/model.md); beyond 18 they are a judgement. Linear in their
- * logarithms between levels, and on beyond the last.
+ * those with which the published make rates come out (docs/model.md), read between levels and on beyond them in their logarithms.
  */
 export function referencePutting(level: number): PuttingSkill {
-  let i = 1;
-  while (i < BY_LEVEL.length - 1 && level > BY_LEVEL[i]![0]) i++;
-  const [[from, angle, distance], [to, angleTo, distanceTo]] = [BY_LEVEL[i - 1]!, BY_LEVEL[i]!];
-  const share = (level - from) / (to - from);
-  return { angle: angle * (angleTo / angle) ** share, distance: distance * (distanceTo / distance) ** share };
+  return { angle: Math.exp(along(ANGLE, level)), distance: Math.exp(along(DISTANCE, level)) };
 }
 
 /** Parts of the make probability at `ft` feet: on line, short of the hole, too long to drop. */
