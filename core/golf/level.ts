@@ -19,6 +19,6 @@ export function sayLevel(level: number): string {
 
 /** A level as it is typed: "18", "+5" or "-5" for the best, a comma or a point for tenths; NaN where it is no number. */
 export function readLevel(text: string): number {
-  const written = text.trim().replace('−', '-');
-  return written.startsWith('+') ? 0 - decimal(written.slice(1)) : decimal(written);
+  const figure = decimal(text);
+  return text.trim().startsWith('+') ? 0 - figure : figure;
 }

@@ -1,0 +1,67 @@
+/** @jest-environment node */
+import { shot, left, yd } from '@/core/testing/make';
+import { MODEL_VERSION } from '@/core/skill/model';
+import { packDraws } from '@/core/skill/posterior';
+import { believe } from '@/core/skill/diagnose';
+import { gather, talliesOf } from '@/core/skill/evidence';
+import { knownOf, mixOf, model, ownPar } from './load';
+
+const LEVEL = 14;
+const at = new Date('2026-05-01T10:00:00Z');
+const shots = Array.from({ length: 30 }, (_, i) =>
+  shot({ shotType: 'chip', surface: 'fairway', distanceM: yd(15), stationKey: `s${i}`, playedAt: at.toISOString() }, left(12 + (i % 5))),
+);
+const tallies = talliesOf(shots, at, 60);
+const fitted = believe(gather(tallies), model, LEVEL);
+/** Somebody else’s draws: whoever reads them back, and does not fit anew, is found out. */
+const kept = packDraws(believe({ groups: [] }, model, LEVEL).draws);
+
+function deskWith(held: object | null) {
+  const keepPosterior = jest.fn().mockResolvedValue(undefined);
+  const data = {
+    spanOfEvidence: async () => ({ first: at, last: at }),
+    tallyBalls: async () => tallies,
+    heldPosterior: async () => held,
+    keepPosterior,
+  };
+  return { keepPosterior, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 } } as never };
+}
+const player = { playerId: 'p', evidenceRev: 3, level: LEVEL } as never;
+const held = {
+  modelVersion: MODEL_VERSION,
+  evidenceRev: 3,
+  level: LEVEL,
+  halfLifeDays: 60,
+  asOf: at,
+  draws: Buffer.from(kept.buffer),
+};
+
+test('what was kept of the same evidence, by the same model, is read back', async () => {
+  const { desk, keepPosterior } = deskWith(held);
+  const { belief } = await knownOf(desk, player);
+  expect(packDraws(belief.draws)).toEqual(kept);
+  expect(keepPosterior).not.toHaveBeenCalled();
+});
+
+test.each([
+  ['an older version of the model', { modelVersion: MODEL_VERSION - 1 }],
+  ['a time before there were versions', { modelVersion: 0 }],
+  ['other evidence', { evidenceRev: 2 }],
+  ['another level', { level: LEVEL + 1 }],
+  ['another half-life', { halfLifeDays: 30 }],
+  ['another day', { asOf: new Date(0) }],
+  ['a file that is no draws of this model', { draws: Buffer.alloc(40) }],
+])('what was kept by %s is fitted anew, and kept with this version', async (_, other) => {
+  const { desk, keepPosterior } = deskWith({ ...held, ...other });
+  const { belief } = await knownOf(desk, player);
+  expect(packDraws(belief.draws)).toEqual(packDraws(fitted.draws));
+  expect(keepPosterior).toHaveBeenCalledWith('p', expect.objectContaining({ modelVersion: MODEL_VERSION, evidenceRev: 3, level: LEVEL }));
+});
+
+test('an own round mix replaces the level’s, of shots that have a place; an own table leaves the level’s strokes where it says nothing', () => {
+  const mix = mixOf({ level: LEVEL, roundMix: { 'chip|fairway|10': 9, 'chip|moon|10': 4 } });
+  expect([mix.get('chip|fairway|10'), mix.has('chip|moon|10')]).toEqual([9, false]);
+  expect(mix.get('chip|fairway|20')).toBe(model.mix(LEVEL).get('chip|fairway|20'));
+  const par = ownPar({ 'chip|fairway|10': 2.2 }, LEVEL);
+  model.cells.forEach(({ key }, i) => expect(par[i]).toBe(key === 'chip|fairway|10' ? 2.2 : model.expects(i, LEVEL)));
+});
