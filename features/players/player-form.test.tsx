@@ -64,3 +64,15 @@ test('clubs are added and taken out', async () => {
   await user.click(screen.getByRole('button', { name: 'Add the player' }));
   expect(sent().clubs).toEqual([{ clubId: expect.any(String), label: 'gap', loftDeg: 51 }]);
 });
+
+test('a level better than scratch stands with its plus, and stays what it is when something else is changed', async () => {
+  const user = show({ ...newPlayer('Kofi', 'imperial'), level: -3 });
+  expect(screen.getByLabelText('Level')).toHaveValue('+3');
+  await user.type(screen.getByLabelText('Name or nickname'), ' B');
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent()).toMatchObject({ name: 'Kofi B', level: -3 });
+  await user.clear(screen.getByLabelText('Level'));
+  await user.type(screen.getByLabelText('Level'), '+1,5');
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent().level).toBe(-1.5);
+});
