@@ -3,7 +3,7 @@ import { say, SURFACES_OF } from '../golf/words';
 import { shotRecordSchema, type Shot } from '../shot/shot';
 import type { Zone } from '../skill/groups';
 import { METRES_PER, snap } from '../units/length';
-import { eachRow, leftOf, type ShotTableRow, type TableProblem } from './shot-table';
+import { eachRow, fromFeet, leftOf, type ShotTableRow, type TableProblem } from './shot-table';
 
 const idOf = (n: number) => `00000000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;
 /** When nothing in a table says when it was played. */
@@ -96,11 +96,10 @@ function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['s
   const carry =
     row.carry_m ??
     (row.carry_yd !== undefined ? row.carry_yd * METRES_PER.yd : row.carry_ft !== undefined ? row.carry_ft * METRES_PER.ft : null);
-  const feet = (value: number | undefined) => (value === undefined ? null : snap(value * METRES_PER.ft));
   return {
     holed: left.holed,
     // A holed ball with something left contradicts itself; the schema says so.
-    leftM: row.holed && (row.left_ft ?? row.left_m ?? 0) > 0 ? (feet(row.left_ft) ?? row.left_m!) : left.leftM,
+    leftM: row.holed && (row.left_ft ?? row.left_m ?? 0) > 0 ? (fromFeet(row.left_ft) ?? row.left_m!) : left.leftM,
     leftMinM: left.leftMinM,
     leftMaxM: left.leftMaxM,
     playerId,
@@ -129,11 +128,11 @@ function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['s
     finish: row.finish ?? null,
     landed: row.landed ?? null,
     carryM: carry === null ? null : snap(carry),
-    landingErrorM: feet(row.landing_error_ft),
+    landingErrorM: fromFeet(row.landing_error_ft),
     intendedM: row.intended_yd === undefined ? null : snap(row.intended_yd * METRES_PER.yd),
     mishit: row.mishit ?? null,
     nBalls: row.n_balls ?? 1,
-    sumLeftM: feet(row.sum_left_ft),
+    sumLeftM: fromFeet(row.sum_left_ft),
     counts: row.counts ?? 'ordinary',
     wind: row.wind ?? null,
     stimpFt: row.stimp_ft ?? null,

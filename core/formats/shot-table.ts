@@ -106,38 +106,55 @@ export function eachRow(csv: string, take: (row: ShotTableRow) => void): { probl
   const problems: TableProblem[] = [];
   let columns: string[] | null = null;
   let ignored: string[] = [];
-  let schema: z.ZodObject = rowSchema;
+  let readers: (FieldReader | null)[] = [];
   let from = 0;
   Papa.parse<string[]>(text, {
     step({ data: fields, meta }, parser) {
       const line = lineAt(from);
       from = meta.cursor;
-      if (fields.every((field) => field.trim() === '')) return;
+      if (fields.every(isBlank)) return;
       if (!columns) {
         columns = fields.map((name) => name.trim().toLowerCase());
-        ignored = columns.filter((name) => !SHOT_TABLE_COLUMNS.includes(name));
-        if (ignored.length === columns.length) {
-          problems.push({ line, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
-          return parser.abort();
-        }
-        // Only what the table has is looked at.
-        const known = columns.filter((name) => !ignored.includes(name));
-        schema = z.object(Object.fromEntries(Object.entries(rowSchema.shape).filter(([name]) => known.includes(name))));
-        return;
+        readers = columns.map((name) => (isColumn(name) ? fieldReader(rowSchema.shape[name]) : null));
+        ignored = columns.filter((_, i) => readers[i] === null);
+        if (ignored.length < columns.length) return;
+        problems.push({ line, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
+        return parser.abort();
       }
-      const named = Object.fromEntries(columns.map((name, i) => [name, fields[i]]));
-      const row = schema.safeParse(named);
-      if (row.success) take({ ...(row.data as z.infer<typeof rowSchema>), line });
-      else
-        for (const issue of row.error.issues) {
-          const column = String(issue.path[0] ?? '');
-          problems.push({ line, column, message: `${column} “${named[column] ?? ''}” ${issue.message}` });
-        }
+      const row: Record<string, unknown> = { line };
+      const before = problems.length;
+      for (let i = 0; i < columns.length; i++) {
+        const field = readers[i]?.(fields[i] ?? '');
+        const column = columns[i]!;
+        if (field?.success) row[column] = field.data;
+        else
+          for (const { message } of field?.error.issues ?? [])
+            problems.push({ line, column, message: `${column} “${fields[i]!}” ${message}` });
+      }
+      if (problems.length === before) take(row as ShotTableRow);
     },
   });
   if (!columns && problems.length === 0)
     problems.push({ line: 1, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
   return { problems, ignored };
+}
+
+const isBlank = (field: string) => field.trim() === '';
+const isColumn = (name: string): name is keyof typeof rowSchema.shape => Object.hasOwn(rowSchema.shape, name);
+
+type FieldReader = (field: string) => z.ZodSafeParseResult<unknown>;
+/** Most columns say the same few things all the way down: so many are kept as they were read. */
+const KEPT = 1000;
+function fieldReader(schema: z.ZodType): FieldReader {
+  const known = new Map<string, z.ZodSafeParseResult<unknown>>();
+  return (field) => {
+    let found = known.get(field);
+    if (!found) {
+      found = schema.safeParse(field);
+      if (known.size < KEPT) known.set(field, found);
+    }
+    return found;
+  };
 }
 
 /** Which line a place of a text is in; asked of ever later places. */
@@ -158,11 +175,13 @@ export function readShotTable(csv: string): { rows: ShotTableRow[]; problems: Ta
   return { rows, ...eachRow(csv, (row) => rows.push(row)) };
 }
 
+/** Feet of a table in metres. */
+export const fromFeet = (feet: number | undefined) => (feet === undefined ? null : snap(feet * METRES_PER.ft));
+
 /** What is left in metres, exact or a ring; a holed ball has nothing left. */
 export function leftOf(row: ShotTableRow): { holed: boolean; leftM: number | null; leftMinM: number | null; leftMaxM: number | null } {
-  const feet = (value: number | undefined) => (value === undefined ? null : snap(value * METRES_PER.ft));
   if (row.holed) return { holed: true, leftM: null, leftMinM: null, leftMaxM: null };
-  const leftM = row.left_m === undefined ? feet(row.left_ft) : snap(row.left_m);
+  const leftM = row.left_m === undefined ? fromFeet(row.left_ft) : snap(row.left_m);
   if (leftM !== null) return { holed: false, leftM, leftMinM: null, leftMaxM: null };
-  return { holed: false, leftM: null, leftMinM: feet(row.left_min_ft), leftMaxM: feet(row.left_max_ft) };
+  return { holed: false, leftM: null, leftMinM: fromFeet(row.left_min_ft), leftMaxM: fromFeet(row.left_max_ft) };
 }
