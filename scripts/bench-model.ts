@@ -9,7 +9,7 @@ import { ranksOf } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/skill/reference';
 import { calibration, someOf } from './calibration';
 import { coverage } from './coverage';
-import { GENERATORS, makePlayer, type Generator, type Unevenness } from './made-up';
+import { GENERATORS, levelNeeds, makePlayer, type Generator, type Unevenness } from './made-up';
 import { statements } from './statements';
 
 /**
@@ -66,10 +66,10 @@ function ranks(generator: Generator, balls: number): void {
     const { groups, exactOnly, raw } = evidenceOf(practising, cells, reference, balls, random);
     const entered = level + Number(values.off) * (random.uniform() < 0.5 ? -1 : 1);
     const prior = priorOf(all, reference, entered);
-    // What is lost is counted against the level that a player really has, whatever was entered.
+    // What is lost is counted against the level that a player really has, as the generator plays it, whatever was entered.
     const judge = new Judge(prior, reference, level);
     const index = cells.map((cell) => prior.index.get(cell.key)!);
-    const truth = trueStrokes(ordinary, cells, 4000).map((strokes, i) => strokes - judge.levelExpects(index[i]!));
+    const truth = trueStrokes(ordinary, cells, 4000).map((strokes, i) => strokes - levelNeeds(generator, cells[i]!, level));
     const uses = cells.map((cell) => reference.uses(level, cell.shotType, cell.surface, cell.distanceM));
     judge.lost(drawsOf(fit([], prior), 1, random));
 

@@ -59,7 +59,7 @@ export function calibration(players: number, balls: number, seed: number): void 
         p,
       );
       const hits = (player: PlayerTruth) => reallyHits(player, spec, FORM_SD * random.normal(), reference, random);
-      const against = { ...madeUp(model.cells, random), level: truth.level };
+      const against = madeUp(model.cells, random, { level: truth.level });
       stepper.play([hits(truth), ...others.map(() => hits(against))]);
       counts[i]![placeOf(stepper.score(0), forecast, random)]!++;
     });

@@ -4,7 +4,7 @@ import { evidenceOf, MIXED, trueStrokes, type Kinds } from '@/core/skill/players
 import { drawsOf } from '@/core/skill/posterior';
 import { rankOfValues } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/skill/reference';
-import { makePlayer, type Generator } from './made-up';
+import { levelNeeds, makePlayer, type Generator } from './made-up';
 
 /*
  * Bias and coverage by the number of balls in a cell and by the kind of record: players who keep one kind only play twelve
@@ -53,7 +53,7 @@ export function coverage(generator: Generator, players: number, seed: number, on
         const bin = EDGES.findLastIndex((edge) => count >= edge);
         if (bin >= NAMES.length) return;
         const { mean, interval80 } = rankOfValues(lost[at]!);
-        const truth = needs[c]! - judge.levelExpects(at);
+        const truth = needs[c]! - levelNeeds(generator, cell, practising.level);
         const sum = (cell.shotType === 'putt' ? putts : table).get(kind)![bin]!;
         sum.of++;
         if (truth >= interval80[0] && truth <= interval80[1]) sum.covered++;

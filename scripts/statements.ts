@@ -99,7 +99,10 @@ function lostIn(hitter: Pick<Hitter, 'level'> & { random: Random }, groups: Para
   );
 }
 
-function helps(generator: Generator, pairs: number, seed: number): void {
+/** With how many others each is compared. */
+const OTHERS = 10;
+
+function helps(generator: Generator, players: number, seed: number): void {
   const said = new Said();
   const chips = model.cells.flatMap(({ shotType, surface, inRound }, i) =>
     shotType === 'chip' && surface === 'light_rough' && inRound ? [i] : [],
@@ -115,12 +118,13 @@ function helps(generator: Generator, pairs: number, seed: number): void {
       truth: meanOf(trueStrokes(ordinary, cells, 4000)),
     };
   };
-  for (let n = 0; n < pairs; n++) {
-    const [a, b] = [judged(2 * n), judged(2 * n + 1)];
+  const each = Array.from({ length: players }, (_, n) => judged(n));
+  const pairs = each.flatMap((a, i) => each.slice(i + 1, i + 1 + OTHERS).map((b) => [a, b] as const));
+  for (const [a, b] of pairs) {
     const chance = chanceLess(a.draws as Float64Array, b.draws as Float64Array);
     said.add(Math.max(chance, 1 - chance), chance >= 0.5 ? a.truth < b.truth : b.truth < a.truth);
   }
-  said.print(`needs fewer strokes (could help), ${pairs} pairs`);
+  said.print(`needs fewer strokes (could help), ${pairs.length} pairs of ${players} players`);
 }
 
 function changes(generator: Generator, cases: number, seed: number): void {
@@ -156,7 +160,7 @@ function changes(generator: Generator, cases: number, seed: number): void {
 
 export function statements(generator: Generator, players: number, seed: number): void {
   console.log(`\ngenerator ${generator}, seed ${seed}: statements with a probability`);
-  clubs(generator, 20 * players, seed);
+  clubs(generator, 60 * players, seed);
   helps(generator, 3 * players, seed);
-  changes(generator, 3 * players, seed);
+  changes(generator, 15 * players, seed);
 }

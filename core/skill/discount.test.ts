@@ -49,8 +49,11 @@ test('how balls are divided into groups changes nothing; landings do not use up 
   expect(landing!.n).toBeLessThan(COUNT_FOR_AT_MOST.landed);
 });
 
-test('a missed putt counts as missed like any, and less for where it stopped', () => {
-  const [putt] = discounted([group('leave', 60, { cell: 'putt|green|20', blur: 0.02 })]);
-  expect(putt!.nStopped).toBeCloseTo(30, 12);
-  expect(putt!.n).toBeCloseTo(60 / (1 + 60 / 220), 12);
+test('a missed putt counts as missed like any, and less for where it stopped and for the next one', () => {
+  const [stopped, next] = discounted([
+    group('leave', 12, { cell: 'putt|green|20', blur: 0.02 }),
+    group('putted', 60, { cell: 'putt|green|20', value: 2 }),
+  ]);
+  expect([stopped!.nAfter, next!.nAfter]).toEqual([expect.closeTo(6, 12), expect.closeTo(30, 12)]);
+  expect([stopped!.n, next!.n]).toEqual([expect.closeTo(12 / 1.072, 12), expect.closeTo(60 / 1.072, 12)]);
 });

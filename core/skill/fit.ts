@@ -6,7 +6,7 @@ import { SDS, type Prior } from './prior';
 
 /** How much wider than the prior a player may be, and how likely that is before any ball; each is fitted, and weighs what the evidence gives it. */
 const SCALES = [0.6, 0.85, 1.2, 1.7] as const;
-const LIKELY = [0.3, 0.4, 0.22, 0.08] as const;
+const LIKELY = [0.25, 0.4, 0.27, 0.08] as const;
 const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
 const DONE = 1e-3;
@@ -36,15 +36,14 @@ export type Fit = { prior: Prior; order: Order; modes: (Mode & { weight: number 
  * @param from an earlier fit, from which to start
  */
 export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
-  const items = itemsOf(discounted(groups), prior);
-  const order = orderOf(items, prior);
+  const order = orderOf(groups, prior, from);
   const place = new Int32Array(prior.offGreen);
   order.cells.forEach((cell, at) => (place[cell] = at));
-  const placed = items.map((item) => ('cell' in item ? { ...item, cell: place[item.cell]! } : item));
+  const items = itemsOf(discounted(groups), prior, place);
 
   let start = new Float64Array(order.used + restSize(prior));
   const modes = SCALES.map((scale, i) => {
-    const mode = climb(placed, prior, order, scale, from ? restart(from, i, order) : start);
+    const mode = climb(items, prior, order, scale, from ? restart(from, i, order) : start);
     // The next scale begins where this one ended, as the same parameters.
     start = mode.z.map((value) => (value * scale) / (SCALES[i + 1] ?? scale)) as Float64Array<ArrayBuffer>;
     return mode;
@@ -55,14 +54,17 @@ export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
   return { prior, order, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
 }
 
-function orderOf(items: readonly Item[], prior: Prior): Order {
+function orderOf(groups: readonly Group[], prior: Prior, from?: Fit): Order {
   const k = prior.offGreen;
-  const some = new Set(items.flatMap((item) => ('cell' in item ? [item.cell] : [])));
+  const some = new Set(groups.map(({ cell }) => prior.index.get(cell) ?? k));
   const all = Array.from({ length: k }, (_, cell) => cell);
-  const cells = Int32Array.from([...all.filter((cell) => some.has(cell)), ...all.filter((cell) => !some.has(cell))]);
+  const played = all.filter((cell) => some.has(cell));
+  const cells = Int32Array.from([...played, ...all.filter((cell) => !some.has(cell))]);
+  const used = played.length;
+  if (from?.prior === prior && from.order.used === used && from.order.cells.every((cell, at) => cell === cells[at])) return from.order;
   const covariance = new Float64Array(k * k);
   for (let i = 0; i < k; i++) for (let j = 0; j < k; j++) covariance[i * k + j] = prior.covariance[cells[i]! * k + cells[j]!]!;
-  return { cells, used: some.size, factor: cholesky(covariance, k) };
+  return { cells, used, factor: cholesky(covariance, k) };
 }
 
 /** Where an earlier fit stood, in the order of the present one. */

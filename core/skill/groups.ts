@@ -30,8 +30,8 @@ export type Group = {
   spotM: number;
   /** Balls, each by its weight. */
   n: number;
-  /** What missed putts count for in where they stopped, where that is less. */
-  nStopped?: number;
+  /** What missed putts count for in what came after, where that is less: where they stopped, or whether the next one dropped. */
+  nAfter?: number;
 };
 
 /** By how much a way of measuring blurs a distance, as a standard deviation of its logarithm. A judgement. */

@@ -9,11 +9,11 @@ import { insideShare } from './shape';
  */
 
 /** What a metre of run by the same speed, of run by itself, and of line contribute against one of carry; and what none is under, in metres. */
-const RUN_BY_SPEED = 0.991;
-const RUN_ALONE = 0.446;
-const LINE = 0.574;
-const LEAST_M = 0.715;
-const SIZE = 1.067;
+const RUN_BY_SPEED = 0.89;
+const RUN_ALONE = 0.456;
+const LINE = 0.577;
+const LEAST_M = 0.662;
+const SIZE = 1.055;
 
 /** The median landing error as a share of the median left: of a shot of `distanceM` to a spot `spotM` away. */
 export function landingShare(distanceM: number, spotM: number): number {
@@ -40,7 +40,7 @@ const CARRIES: Readonly<Record<ShotType, number>> = {
 export const usualSpotM = (shotType: ShotType, distanceM: number) => CARRIES[shotType] * distanceM;
 
 /** How landing errors spread: in all directions, and along the line of play alone, where the median is nearer, as a logarithm. */
-export const LANDED = { circle: { steepness: 1.673, nearer: 0 }, along: { steepness: 1.23, nearer: -0.299 } } as const;
+export const LANDED = { circle: { steepness: 1.705, nearer: 0 }, along: { steepness: 1.209, nearer: -0.299 } } as const;
 /** So many balls land nowhere near, however well somebody lands them. */
 export const LANDS_ANYWHERE = 0.015;
 

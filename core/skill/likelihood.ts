@@ -4,7 +4,7 @@ import { LANDED, landingShare, LANDS_ANYWHERE, ownLanding } from './landing';
 import type { LevelCurve, Prior } from './prior';
 import { afterMiss } from './putters';
 import { leaveParts, makeParts } from './putting';
-import { ANYWHERE, anywhereInside, anywhereMoment, insideAt, momentOf, steepness, steepnessSlope, type Inside } from './shape';
+import { ANYWHERE, anywhereInside, anywhereMoment, blunted, insideAt, momentOf, steepness, type Inside } from './shape';
 
 /**
  * What the parameters of a player make of the evidence. They stand in one list: δ of each cell off the green, then the
@@ -32,15 +32,18 @@ export type Item =
   | (Place & { kind: 'mean'; left: number; balls: number; blur: number; n: number })
   | (Place & { kind: 'strokes'; anywhere: Float64Array; n: [number, number, number] })
   | (Place & { kind: 'landed'; logLo: number; logHi: number; steep: number; own: number; n: number })
-  /** Where putts that were missed stopped. */
-  | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; n: number }
-  /** Putts from one place: made, missed and no more known, and missed with the next made or missed too. */
+  /** Where putts that were missed stopped, with what is kept at hand of that. */
+  | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; nodes: Float64Array; n: number }
+  /** Putts from one place: made and missed; and of those that were missed the next one made and missed. */
   | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number, number, number] };
 
 const LEAST_P = 1e-12;
 
-/** Groups with what the level says of their places; groups of cells that are not among the prior's say nothing. */
-export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
+/**
+ * Groups with what the level says of their places; groups of cells that are not among the prior's say nothing.
+ * @param placeOf where each cell off the green stands in the list of parameters; without it as among the prior's
+ */
+export function itemsOf(groups: readonly Group[], prior: Prior, placeOf?: Int32Array): Item[] {
   const { index } = prior;
   const items: Item[] = [];
   const together = new Map<string, Item>();
@@ -62,16 +65,18 @@ export function itemsOf(groups: readonly Group[], prior: Prior): Item[] {
         bands,
         n: [0, 0, 0, 0] as [number, number, number, number],
       }));
-      item.n[kind === 'putted' ? value : kind === 'leave' ? 1 : 1 - value]! += n;
+      item.n[kind === 'made' && value === 1 ? 0 : 1]! += n;
+      if (kind === 'putted') item.n[value]! += group.nAfter ?? n;
       if (kind !== 'leave') continue;
       const [near, far] = [(lo * Math.exp(-blur)) / METRES_PER.ft, (hi * Math.exp(blur)) / METRES_PER.ft];
-      items.push({ kind, ft: item.ft, bands, lo: near, hi: far, n: group.nStopped ?? n });
+      items.push({ kind, ft: item.ft, bands, lo: near, hi: far, nodes: nodesOf(prior, item.ft, near, far), n: group.nAfter ?? n });
       continue;
     }
-    const cell = index.get(name);
-    if (cell === undefined || cell >= prior.offGreen) continue;
-    const level = prior.at(cell, distanceM);
-    const place = { cell, ...level, mu: level.mu + lie, distanceM };
+    const of = index.get(name);
+    if (of === undefined || of >= prior.offGreen) continue;
+    const cell = placeOf ? placeOf[of]! : of;
+    const { mu, logCap, luck } = prior.at(of, distanceM);
+    const place = { cell, mu: mu + lie, logCap, luck, distanceM };
     if (kind === 'between') {
       const anywhere = anywhereInside(hi, distanceM) - anywhereInside(lo, distanceM);
       items.push({ ...place, kind, logLo: Math.log(lo), logHi: Math.log(hi), blur, anywhere, n });
@@ -108,48 +113,66 @@ export function likelihood(items: readonly Item[], prior: Prior, delta: Float64A
     rest: new Float64Array(m * m),
   };
   const spread = rest[0]!;
+  const steep = steepness(spread);
   const putting = items.some(({ kind }) => kind === 'strokes') ? puttingOver(prior, rest) : null;
   const by = new Float64Array(m);
   for (const item of items) {
-    if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, spread);
-    else if (item.kind === 'holed') addHoled(out, item, delta[item.cell]!, spread);
+    if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, steep);
+    else if (item.kind === 'holed') addHoled(out, item, delta[item.cell]!, steep);
     else if (item.kind === 'mean') addMean(out, item, delta[item.cell]!, spread, m);
     else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, rest[m - 1]!, m);
     else if (item.kind === 'leave') addLeave(out, item, prior, rest, by);
     else if (item.kind === 'made') addMade(out, item, prior, rest, by);
-    else addStrokes(out, item, prior, delta[item.cell]!, spread, putting!, by);
+    else addStrokes(out, item, prior, delta[item.cell]!, steep, putting!, by);
   }
   return out;
 }
 
 /** A share of balls with its slopes in the middle and in the spread, and how the first bends: at one edge. */
 type Edge = { share: number; byMu: number; byS: number; bend: number };
+const edge = (): Edge => ({ share: 0, byMu: 0, byS: 0, bend: 0 });
 const scratch: Inside = { share: 0, slope: 0, bend: 0 };
+/** Edges are looked at by the hundred thousand, and none is kept: they are written into these. */
+const [NEAR, FAR, HOLED] = [edge(), edge(), edge()];
 
 /** The share of balls that came off inside e^`log` metres of the hole. */
-function edgeAt(log: number, mu: number, steep: number): Edge {
-  if (log === -Infinity) return { share: 0, byMu: 0, byS: 0, bend: 0 };
+function edgeAt(log: number, mu: number, steep: number, into: Edge): Edge {
+  if (log === -Infinity) {
+    into.share = into.byMu = into.byS = into.bend = 0;
+    return into;
+  }
   const z = steep * (log - mu);
   const { share, slope, bend } = insideAt(z, scratch);
-  return { share, byMu: -steep * slope, byS: slope === 0 ? 0 : -z * slope, bend: steep * steep * bend };
+  into.share = share;
+  into.byMu = -steep * slope;
+  into.byS = slope === 0 ? 0 : -z * slope;
+  into.bend = steep * steep * bend;
+  return into;
 }
 
 /** How many are holed: as many as would stop under the cap. It is mostly luck, so the others stop as they would. */
-function holedAt({ mu, logCap, luck }: Place, delta: number, spread: number): Edge {
-  const { share, byMu, byS, bend } = edgeAt(logCap, mu + delta, steepness(spread));
+function holedAt({ mu, logCap, luck }: Place, delta: number, steep: number): Edge {
   const came = 1 - ANYWHERE;
-  return { share: came * share + ANYWHERE * luck, byMu: came * byMu, byS: came * byS, bend: came * bend };
+  const holed = edgeAt(logCap, mu + delta, steep, HOLED);
+  holed.share = came * holed.share + ANYWHERE * luck;
+  holed.byMu *= came;
+  holed.byS *= came;
+  holed.bend *= came;
+  return holed;
 }
 
-function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, spread: number) {
+function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, own: number) {
   const mu = item.mu + delta;
-  const steep = steepness(spread, item.blur);
-  const [near, far] = [edgeAt(item.logLo, mu, steep), edgeAt(item.logHi, mu, steep)];
-  const holed = holedAt(item, delta, spread);
+  const left = blunted(own, item.blur);
+  const steep = own * Math.sqrt(left);
+  const near = edgeAt(item.logLo, mu, steep, NEAR);
+  const far = edgeAt(item.logHi, mu, steep, FAR);
+  const holed = holedAt(item, delta, own);
   const came = 1 - ANYWHERE;
   const p = Math.max(LEAST_P, came * (far.share - near.share) + ANYWHERE * item.anywhere);
-  const blurred = came * steepnessSlope(spread, item.blur);
-  const [pByMu, pByS, bend] = [came * (far.byMu - near.byMu), blurred * (far.byS - near.byS), came * (far.bend - near.bend)];
+  const pByMu = came * (far.byMu - near.byMu);
+  const pByS = came * left * (far.byS - near.byS);
+  const bend = came * (far.bend - near.bend);
   const rest = 1 - holed.share;
   const byMu = pByMu / p - holed.byMu / rest;
   const byS = pByS / p - holed.byS / rest;
@@ -162,8 +185,8 @@ function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: nu
 }
 
 /** A ball in the hole. */
-function addHoled(out: Likelihood, item: Item & { kind: 'holed' }, delta: number, spread: number) {
-  const { share, byMu, byS } = holedAt(item, delta, spread);
+function addHoled(out: Likelihood, item: Item & { kind: 'holed' }, delta: number, steep: number) {
+  const { share, byMu, byS } = holedAt(item, delta, steep);
   const p = Math.max(LEAST_P, share);
   out.value += item.n * Math.log(p);
   out.byCell[item.cell]! += (item.n * byMu) / p;
@@ -212,7 +235,8 @@ function addMean(out: Likelihood, item: Item & { kind: 'mean' }, delta: number, 
 /** How far from its spot a ball landed: what it leaves tells of that, and so does landing, a skill of its own. */
 function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: number, landing: number, m: number) {
   const mu = item.mu + delta + item.own * landing;
-  const [near, far] = [edgeAt(item.logLo, mu, item.steep), edgeAt(item.logHi, mu, item.steep)];
+  const near = edgeAt(item.logLo, mu, item.steep, NEAR);
+  const far = edgeAt(item.logHi, mu, item.steep, FAR);
   const came = 1 - LANDS_ANYWHERE;
   const p = Math.max(LEAST_P, came * (far.share - near.share) + (item.logHi === Infinity ? LANDS_ANYWHERE : 0));
   const byMu = (came * (far.byMu - near.byMu)) / p;
@@ -265,25 +289,30 @@ function addLeave(out: Likelihood, item: Item & { kind: 'leave' }, prior: Prior,
 
 /** Paces at which a stop is kept at hand, as logarithms against the level's; between them it is read by cubics. */
 const [PACE_FROM, PACE_STEP, PACES] = [-1.5, 0.15, 21];
-type Stop = Pick<Item & { kind: 'leave' }, 'ft' | 'lo' | 'hi'>;
 const stops = new WeakMap<Prior, Map<string, Float64Array>>();
+const MOST_STOPS = 5000;
 
-/** The logarithm of the chance that a missed putt stopped where it did, and its slope in the logarithm of the pace. */
-function stoppedAt(stop: Stop, prior: Prior, pace: number): { value: number; slope: number } {
+/** What is kept at hand of a stop: at each pace the logarithm of its chance and its slope, or NaN as long as nobody asked. */
+function nodesOf(prior: Prior, ft: number, lo: number, hi: number): Float64Array {
   let known = stops.get(prior);
   if (!known) stops.set(prior, (known = new Map()));
-  const key = `${stop.ft}|${stop.lo}|${stop.hi}`;
+  const key = `${ft}|${lo}|${hi}`;
   let nodes = known.get(key);
   if (!nodes) {
     if (known.size > MOST_STOPS) known.clear();
     known.set(key, (nodes = new Float64Array(2 * PACES).fill(NaN)));
   }
+  return nodes;
+}
+
+/** The logarithm of the chance that a missed putt stopped where it did, and its slope in the logarithm of the pace. */
+function stoppedAt({ ft, lo, hi, nodes }: Item & { kind: 'leave' }, prior: Prior, pace: number): { value: number; slope: number } {
   const place = Math.min(PACES - 1.000001, Math.max(0, (pace - PACE_FROM) / PACE_STEP));
   const low = Math.floor(place);
   for (const at of [low, low + 1])
     if (Number.isNaN(nodes[2 * at]!)) {
       const plain = { angle: prior.putting.angle, distance: prior.putting.distance * Math.exp(PACE_FROM + at * PACE_STEP) };
-      const [all, here] = [makeParts(plain, stop.ft), leaveParts(plain, stop.ft, stop.lo, stop.hi)];
+      const [all, here] = [makeParts(plain, ft), leaveParts(plain, ft, lo, hi)];
       const [p, missed] = [Math.max(LEAST_P, here.rate), Math.max(LEAST_P, 1 - all.rate)];
       nodes[2 * at] = Math.log(p) - Math.log(missed);
       nodes[2 * at + 1] = here.byDistance / p + all.byDistance / missed;
@@ -293,15 +322,13 @@ function stoppedAt(stop: Stop, prior: Prior, pace: number): { value: number; slo
   const [c, d] = [3 * (b - a) - 2 * da - db, 2 * (a - b) + da + db];
   return { value: a + t * (da + t * (c + t * d)), slope: (da + t * (2 * c + t * 3 * d)) / PACE_STEP };
 }
-const MOST_STOPS = 5000;
 
 function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, rest: Float64Array, by: Float64Array) {
   const own = puttingAt(prior, rest, item.bands);
   const parts = makeParts(own, item.ft);
-  const finished = item.n[2] + item.n[3];
-  addChance(out, parts, item.bands, prior, by, item.n[0], item.n[1] + finished);
+  addChance(out, parts, item.bands, prior, by, item.n[0], item.n[1]);
   // That a missed putt is holed with the next says how near it stopped.
-  if (finished > 0) {
+  if (item.n[2] + item.n[3] > 0) {
     const { next, byAngle, byDistance } = afterMiss(own, item.ft);
     addChance(out, { rate: next, byAngle, byDistance }, item.bands, prior, by, item.n[2], item.n[3]);
   }
@@ -376,25 +403,27 @@ function addStrokes(
   item: Item & { kind: 'strokes' },
   prior: Prior,
   delta: number,
-  spread: number,
+  steep: number,
   putting: Putting,
   by: Float64Array,
 ) {
   const m = by.length;
   const mu = item.mu + delta;
-  const steep = steepness(spread);
-  const holed = holedAt(item, delta, spread);
+  const holed = holedAt(item, delta, steep);
   by.fill(0);
   let [sum, sumByMu, sumByS] = [0, 0, 0];
-  let near = edgeAt(-Infinity, mu, steep);
+  let near = edgeAt(-Infinity, mu, steep, NEAR);
+  let far = FAR;
   for (let i = 0; i < PARTS; i++) {
-    const far = edgeAt(i === PARTS - 1 ? Infinity : PARTS_FROM + (i + 1) * PART, mu, steep);
+    edgeAt(i === PARTS - 1 ? Infinity : PARTS_FROM + (i + 1) * PART, mu, steep, far);
     const q = (1 - ANYWHERE) * (far.share - near.share) + ANYWHERE * item.anywhere[i]!;
     sum += q * putting.rate[i]!;
     sumByMu += (1 - ANYWHERE) * (far.byMu - near.byMu) * putting.rate[i]!;
     sumByS += (1 - ANYWHERE) * (far.byS - near.byS) * putting.rate[i]!;
     spreadOver(prior, putting.bands[i]!, (1 - holed.share) * q * putting.byAngle[i]!, (1 - holed.share) * q * putting.byDistance[i]!, by);
+    const passed = near;
     near = far;
+    far = passed;
   }
   const made = (1 - holed.share) * sum;
   const madeByMu = (1 - holed.share) * sumByMu - holed.byMu * sum;

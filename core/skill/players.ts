@@ -14,26 +14,32 @@ const NEAREST_M = 0.06;
 
 /**
  * A made-up player whose skill is known, to try the model with. They do not play as the model thinks (`simulateShot`):
- * depth and width are normal, mishits end anywhere, and some days are better than others.
+ * depth and width are normal, mishits end anywhere, and some days are better than others. Their level lies between 5 and 25, unless it is given.
  */
-export function madeUp(cells: readonly Cell[], random: Random, factor = 1): PlayerTruth {
-  const level = 5 + 20 * random.uniform();
+export function madeUp(
+  cells: readonly Cell[],
+  random: Random,
+  { factor = 1, level = 5 + 20 * random.uniform() }: { factor?: number; level?: number } = {},
+): PlayerTruth {
   const once = new Map<string, number>();
   const effect = (name: string, sd: number) => {
     if (!once.has(name)) once.set(name, factor * sd * random.normal());
     return once.get(name)!;
   };
-  const logs = cells.map((cell) => Math.log(cell.distanceM));
-  const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
-  const sd = Math.sqrt(logs.reduce((sum, x) => sum + (x - mean) ** 2, 0) / logs.length);
-  /** What a cell's surface, type, distance and itself make of one of its spreads. */
-  const effectOn = (spread: string, { surface, shotType, key, distanceM }: Cell) =>
-    effect(`${spread} ${surface}`, EFFECT_SDS.lie) +
-    effect(`${spread} ${shotType}`, EFFECT_SDS.type) +
-    effect(`${spread} ${surface} ${shotType}`, EFFECT_SDS.lieAndType) +
-    effect(`${spread} ${key}`, EFFECT_SDS.cell) +
-    (effect(`${spread} slope`, EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd;
   const [putts, others] = [true, false].map((putt) => cells.filter(({ shotType }) => (shotType === 'putt') === putt)) as [Cell[], Cell[]];
+  /** What distance and the cell itself make of one spread of it, among cells of its kind. */
+  const ownOf = (among: readonly Cell[]) => {
+    const logs = among.map((cell) => Math.log(cell.distanceM));
+    const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
+    const sd = Math.sqrt(logs.reduce((sum, x) => sum + (x - mean) ** 2, 0) / logs.length);
+    return (spread: string, { shotType, key, distanceM }: Cell) =>
+      effect(`${spread} ${shotType}`, EFFECT_SDS.type) +
+      effect(`${spread} ${key}`, EFFECT_SDS.cell) +
+      (effect(`${spread} slope`, EFFECT_SDS.slope) * (Math.log(distanceM) - mean)) / sd;
+  };
+  const [ofPutt, ofOther] = [ownOf(putts), ownOf(others)];
+  const left = (cell: Cell) =>
+    effect(cell.surface, EFFECT_SDS.lie) + effect(`${cell.surface} ${cell.shotType}`, EFFECT_SDS.lieAndType) + ofOther('left', cell);
   const putting = referencePutting(level);
   return {
     level,
@@ -42,12 +48,12 @@ export function madeUp(cells: readonly Cell[], random: Random, factor = 1): Play
       putts.map((cell) => [
         cell.key,
         {
-          angle: putting.angle * Math.exp(effectOn('direction', cell)),
-          distance: putting.distance * Math.exp(effectOn('length', cell)),
+          angle: putting.angle * Math.exp(ofPutt('direction', cell)),
+          distance: putting.distance * Math.exp(ofPutt('length', cell)),
         },
       ]),
     ),
-    effects: Object.fromEntries(others.map((cell) => [cell.key, effectOn('left', cell)])),
+    effects: Object.fromEntries(others.map((cell) => [cell.key, left(cell)])),
   };
 }
 

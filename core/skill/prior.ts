@@ -22,10 +22,10 @@ export const SDS = {
   lieAndType: 0.1,
   cell: 0.16,
   logSpread: 0.07,
-  angle: 0.2,
-  angleBand: 0.17,
-  length: 0.22,
-  lengthBand: 0.16,
+  angle: 0.16,
+  angleBand: 0.13,
+  length: 0.17,
+  lengthBand: 0.13,
   landing: 0.3,
 } as const;
 
@@ -54,6 +54,7 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
   const putts = cells.slice(offGreen);
   const centres = putts.map((cell) => Math.log(cell.distanceM));
   const memo = new Map<string, LevelCurve>();
+  const bands = new Map<number, Float64Array>();
   return {
     cells,
     offGreen,
@@ -67,7 +68,11 @@ export function priorOf(cells: readonly Cell[], reference: Reference, level: num
       if (!found) memo.set(key, (found = levelCurve(reference, level, cells[cell]!, distanceM)));
       return found;
     },
-    bandsAt: (distanceM) => interpolation(centres, Math.log(Math.max(0.1, distanceM))),
+    bandsAt(distanceM) {
+      let found = bands.get(distanceM);
+      if (!found) bands.set(distanceM, (found = interpolation(centres, Math.log(Math.max(0.1, distanceM)))));
+      return found;
+    },
     bands: putts.length,
   };
 }

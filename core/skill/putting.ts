@@ -5,29 +5,29 @@ import { along, type Curve } from '../math/piecewise';
 export type PuttingSkill = { angle: number; distance: number };
 
 /**
- * Radii of hole and ball, how far past the hole the ball is aimed to stop, and how far past it would still drop; feet.
+ * How far from its middle the hole still takes a ball, how far past it the ball is aimed to stop, and how far past it would still
+ * drop; feet. Of a ball that would roll a foot past, on a green of 10 on the stimpmeter, the hole takes what passes within .8 of its
+ * radius: B. W. Holmes, American Journal of Physics 59 (1991).
  * Source of the model: A. Gelman and D. Nolan, "A probability model for golf putting", Teaching Statistics 24 (2002);
  * the distance term is from Gelman's later case study.
  */
-const HOLE_FT = 2.125 / 12;
-const BALL_FT = 0.84 / 12;
+const REACH_FT = (0.8 * 2.125) / 12;
 export const OVER_FT = 1;
 export const TOLERANCE_FT = 3;
 
 /** How far off line, in radians, a putt from `ft` feet may start and still drop. */
 export function dropsWithin(ft: number): number {
-  const reach = HOLE_FT - BALL_FT;
-  return ft <= reach ? Math.PI / 2 : Math.asin(reach / ft);
+  return ft <= REACH_FT ? Math.PI / 2 : Math.asin(REACH_FT / ft);
 }
 
 /** The logarithms of the two spreads by level: of tour players, scratch amateurs and players who shoot about 90; beyond 18 judgements. */
 const logs = (points: Curve): Curve => points.map(([level, spread]) => [level, Math.log(spread)]);
 const ANGLE = logs([
-  [-5, 0.0166],
-  [0, 0.0203],
-  [18, 0.0243],
-  [28, 0.0273],
-  [54, 0.034],
+  [-5, 0.022],
+  [0, 0.0269],
+  [18, 0.0321],
+  [28, 0.0361],
+  [54, 0.045],
 ]);
 const DISTANCE = logs([
   [-5, 0.092],

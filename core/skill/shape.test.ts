@@ -11,6 +11,7 @@ import {
   insideShare,
   logAt,
   momentOf,
+  blunted,
   steepness,
   STEEPNESS,
   STOPS,
@@ -84,8 +85,9 @@ test('the middle of all balls is what a level leaves, and as many stop under a d
 test('who spreads wider is less steep; a rough measure makes anybody less steep, a tape hardly', () => {
   expect(steepness(0)).toBe(STEEPNESS);
   expect(steepness(0.2)).toBeCloseTo(STEEPNESS * Math.exp(-0.2), 12);
-  expect(steepness(0, 0.02) / STEEPNESS).toBeGreaterThan(0.999);
-  expect(steepness(0, 0.2)).toBeLessThan(0.97 * STEEPNESS);
+  expect(blunted(STEEPNESS, 0)).toBe(1);
+  expect(Math.sqrt(blunted(STEEPNESS, 0.02))).toBeGreaterThan(0.999);
+  expect(Math.sqrt(blunted(STEEPNESS, 0.2))).toBeLessThan(0.97);
 });
 
 test('the places of a simulation are those of the shape: as many inside any distance, within what a place is wide', () => {

@@ -23,16 +23,15 @@ export const ANYWHERE = 0.03;
 const ANYWHERE_SCALE = 0.45;
 const ANYWHERE_POWER = 1.05;
 
-/** The steepness of somebody who spreads e^spread times as wide as the level; less steep where a distance was measured roughly. */
-export function steepness(spread: number, blur = 0): number {
-  const own = STEEPNESS * Math.exp(-spread);
-  return blur === 0 ? own : own / Math.sqrt(1 + ((blur * own) / LOG_SD) ** 2);
-}
+/** The steepness of somebody who spreads e^spread times as wide as the level. */
+export const steepness = (spread: number) => STEEPNESS * Math.exp(-spread);
 
-/** How the logarithm of the steepness falls as the spread's rises: one for one, less where a distance was measured roughly. */
-export function steepnessSlope(spread: number, blur: number): number {
-  return blur === 0 ? 1 : 1 / (1 + ((blur * steepness(spread)) / LOG_SD) ** 2);
-}
+/**
+ * What a distance that was measured roughly leaves of it: the steepness is the root of this times as much, and follows the spread this
+ * times as fast.
+ * @param blur the standard deviation of the logarithm by which measuring errs
+ */
+export const blunted = (steep: number, blur: number) => (blur === 0 ? 1 : 1 / (1 + ((blur * steep) / LOG_SD) ** 2));
 
 /** The share of balls that came off inside a distance, and its first two slopes, at z = steepness · ln(distance ÷ median). */
 export type Inside = { share: number; slope: number; bend: number };
@@ -47,7 +46,7 @@ export function insideAt(z: number, into: Inside = { share: 0, slope: 0, bend: 0
   const t = Q * Math.exp(z);
   const a = t / (1 + t);
   const outside = outsideOf(t);
-  into.share = shareOf(t);
+  into.share = t < NEAR_NOTHING ? shareNearNothing(t) : 1 - outside;
   into.slope = HALF * a * outside;
   into.bend = into.slope * (1 - (HALF + 1) * a);
   return into;
@@ -64,8 +63,10 @@ export function insideShare(z: number): number {
   return z > 60 ? 1 : shareOf(Q * Math.exp(z));
 }
 
+const shareOf = (t: number) => (t < NEAR_NOTHING ? shareNearNothing(t) : 1 - outsideOf(t));
 /** Without losing what is near nothing. */
-const shareOf = (t: number) => (t < 1e-4 ? HALF * t * (1 - 3 * t) : 1 - outsideOf(t));
+const NEAR_NOTHING = 1e-4;
+const shareNearNothing = (t: number) => HALF * t * (1 - 3 * t);
 
 /** The z inside which a share of the balls lies. */
 export function zOf(share: number): number {

@@ -1,9 +1,11 @@
 import type { ShotType, Sit, Stance, Surface } from '../golf/words';
 import type { Random } from '../math/random';
+import { normalCdf, normalQuantile } from '../math/normal';
+import { along, type Curve } from '../math/piecewise';
 import { METRES_PER } from '../units/length';
 import { cellKey } from './cells';
 import { lieCost } from './groups';
-import type { PuttingSkill } from './putting';
+import { dropsWithin, OVER_FT, TOLERANCE_FT, type PuttingSkill } from './putting';
 import type { Reference } from './reference';
 
 /** Somebody whose skill is known, because we made them up. Effects are added to the logarithm of the distance left. */
@@ -19,11 +21,8 @@ export type PlayerTruth = {
 /** Where a simulated ball stopped: holed, or so far left and in which direction; and whether it was hit badly. */
 export type Stopped = { holed: boolean; leftM: number; bearingDeg: number; mishit: boolean };
 
-/** The median distance from the hole, in depth SDs, of balls with lateral SD half the depth SD and a mean 0.15 SD short. */
-const MEDIAN_IN_DEPTH_SDS = 0.878;
+/** Balls that come off stop short of the hole on average, in SDs of their depth. */
 export const SHORT_SDS = 0.15;
-/** What share of such balls more stop inside a distance longer by one in its logarithm, about the median. */
-const INSIDE_PER_LOG = 0.62;
 /** As a share of the distance, the farthest that a mishit ends from the hole, short or past. */
 export const MISHIT_REACH = 0.85;
 /** How wide of the hole's middle a ball may pass and how far past it may be going to still drop, in metres. */
@@ -46,14 +45,39 @@ export function mishitRate(level: number, surface: Surface): number {
   return MISHITS_FROM[surface] * (level < 0 ? 0.02 * Math.exp(0.2 * level) : 0.02 + (0.2 * level) / 28);
 }
 
+/** How far from the hole balls stop that come off, in SDs of their depth, by the share that stops inside. */
+const INSIDE: Curve = Array.from({ length: 100 }, (_, i) => {
+  const far = 0.03 * (i + 1);
+  return [shareInside(far), far];
+});
+
+/** Depth is normal about a point a little short, and the lateral SD is half of that of the depth: by midpoints over the depth. */
+function shareInside(far: number): number {
+  const STEPS = 200;
+  let sum = 0;
+  for (let n = 0; n < STEPS; n++) {
+    const depth = far * ((2 * n + 1) / STEPS - 1);
+    const chord = Math.sqrt(far * far - depth * depth);
+    sum += Math.exp(-((depth + SHORT_SDS) ** 2) / 2) * (2 * normalCdf(2 * chord) - 1);
+  }
+  return (sum * 2 * far) / STEPS / Math.sqrt(2 * Math.PI);
+}
+
+/** Places across the line that stand for equal shares of balls, in SDs of their width. */
+const ACROSS = [0.1, 0.3, 0.5, 0.7, 0.9].map((share) => normalQuantile(0.5 + share / 2));
+
 /**
- * The depth SD at which half of all balls, mishits included, stop inside the median: where more of the others must, they
- * spread less, by how steep their distribution is there.
+ * The depth SD at which half of all balls, mishits included, stop inside the median: where mishits do not, more of the others must.
+ * How wide mishits are depends on it in turn, which settles within a thousandth in three rounds.
  */
 export function depthSdOf(medianM: number, rate: number, distanceM: number): number {
-  const mishitsInside = Math.min(1, medianM / (MISHIT_REACH * distanceM));
-  const othersInside = (0.5 - rate * mishitsInside) / (1 - rate);
-  return (medianM / MEDIAN_IN_DEPTH_SDS) * Math.exp((0.5 - othersInside) / INSIDE_PER_LOG);
+  let sd = medianM;
+  for (let round = 0; round < 3; round++) {
+    const chords = ACROSS.map((width) => Math.sqrt(Math.max(0, medianM ** 2 - ((sd / 2) * width) ** 2)));
+    const mishitsInside = chords.reduce((sum, chord) => sum + Math.min(1, chord / (MISHIT_REACH * distanceM)), 0) / ACROSS.length;
+    sd = medianM / along(INSIDE, (0.5 - rate * mishitsInside) / (1 - rate));
+  }
+  return sd;
 }
 
 /**
@@ -93,10 +117,8 @@ export function puttingOf({ putting, puttingIn }: PlayerTruth, distanceM: number
 function simulatePutt({ angle, distance }: PuttingSkill, distanceM: number, day: number, random: Random): Stopped {
   const ft = distanceM / METRES_PER.ft;
   const direction = angle * Math.exp(day) * random.normal();
-  const rolledFt = Math.max(0, (ft + 1) * (1 + distance * random.normal()));
-  const reachFt = (2.125 - 0.84) / 12;
-  const onLine = Math.abs(direction) < (ft <= reachFt ? Math.PI / 2 : Math.asin(reachFt / ft));
-  const holed = onLine && rolledFt >= ft && rolledFt < ft + 3;
+  const rolledFt = Math.max(0, (ft + OVER_FT) * (1 + distance * random.normal()));
+  const holed = Math.abs(direction) < dropsWithin(ft) && rolledFt >= ft && rolledFt < ft + TOLERANCE_FT;
   return stopped(holed, (rolledFt * Math.cos(direction) - ft) * METRES_PER.ft, rolledFt * Math.sin(direction) * METRES_PER.ft);
 }
 

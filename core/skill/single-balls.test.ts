@@ -1,7 +1,7 @@
 import { seededRandom, type Random } from '../math/random';
 import { ft, holed, left, shot, yd } from '../testing/make';
-import { someone, strikeBall, type Level } from '../testing/carry-and-run';
-import { METRES_PER } from '../units/length';
+import { levelOf } from '../testing/plain';
+import { someone, strikeBall } from '../testing/carry-and-run';
 import type { Cell } from './cells';
 import { fit } from './fit';
 import { gather, talliesOf } from './evidence';
@@ -24,13 +24,9 @@ const cell: Cell = model.cells.find(({ key }) => key === KEY)!;
 const at = model.cells.indexOf(cell);
 const from = { shotType: 'pitch', surface: 'light_rough', distanceM: yd(25) } as const;
 
-const level: Level = {
-  medianLeftM: (shotType, surface, distanceM) => reference.shot(LEVEL, shotType, surface, distanceM)!.medianLeftFt * METRES_PER.ft,
-  makeRate: (feet) => makeRate(referencePutting(LEVEL), feet),
-  pace: referencePutting(LEVEL).distance,
-};
+const level = levelOf(LEVEL);
 const GENERATORS: Readonly<Record<string, (random: Random) => Pick<Hitter, 'hit'>>> = {
-  'depth and width': (random) => hitterOf({ ...madeUp(model.cells, random), level: LEVEL }, reference, random),
+  'depth and width': (random) => hitterOf(madeUp(model.cells, random, { level: LEVEL }), reference, random),
   'carry and run': (random) => {
     const who = someone(LEVEL, level, random);
     return { hit: (place) => strikeBall(who, place, 0, random) };

@@ -7,8 +7,8 @@ import { strokesLost } from './strokes-lost';
 
 const chip = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;
 const putt = { shotType: 'putt', surface: 'green', distanceM: ft(8) } as const;
-// Level 10, chip from the fairway, 15 yd: 2.661 in the table.
-const EXPECTED = 2.661;
+// Level 10, chip from the fairway, 15 yd: 2.660 in the table.
+const EXPECTED = 2.66;
 
 test('a chip, worked out by hand', () => {
   expect(strokesLost(shot(chip, holed), 10, reference)).toBeCloseTo(1 - EXPECTED, 6);

@@ -1,11 +1,10 @@
 import { seededRandom } from '../math/random';
-import { someone, strikeBall, type Level } from '../testing/carry-and-run';
-import { METRES_PER } from '../units/length';
+import { someone, strikeBall } from '../testing/carry-and-run';
+import { levelOf } from '../testing/plain';
 import { fit } from './fit';
 import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
 import { modelOf } from './model';
 import { drawsOf } from './posterior';
-import { makeRate, referencePutting } from './putting';
 import { rankOfValues } from './ranks';
 import { shippedReference as reference } from './reference';
 
@@ -15,11 +14,7 @@ const model = modelOf(reference);
 const judge = model.judge(LEVEL, LEVEL);
 const cell = model.cells.find(({ key }) => key === 'chip|light_rough|10')!;
 const at = model.cells.indexOf(cell);
-const level: Level = {
-  medianLeftM: (shotType, surface, distanceM) => reference.shot(LEVEL, shotType, surface, distanceM)!.medianLeftFt * METRES_PER.ft,
-  makeRate: (feet) => makeRate(referencePutting(LEVEL), feet),
-  pace: referencePutting(LEVEL).distance,
-};
+const level = levelOf(LEVEL);
 
 test('a thousand taped balls are read without bias, and claim no more than the model can know', () => {
   const PLAYERS = 24;

@@ -1,6 +1,7 @@
 import type { ShotType, Surface } from '../golf/words';
 import type { Random } from '../math/random';
 import { seededRandom } from '../math/random';
+import { normalCdf } from '../math/normal';
 import { METRES_PER } from '../units/length';
 
 /*
@@ -67,23 +68,35 @@ function strike(distanceM: number, carryM: number, random: Random, [carry, roll,
 }
 
 /** How wild a level is, so that half of its balls stop inside what it leaves: by hitting some. */
-const sized = new Map<string, number>();
-function scatterOf(who: Struck, cell: Cell, carryM: number): number {
-  const target = who.level.medianLeftM(cell.shotType as Swing, cell.surface, cell.distanceM);
-  const key = `${cell.shotType}|${cell.distanceM}|${carryM}`;
-  let unit = sized.get(key);
-  if (unit === undefined) {
+const sized = new Map<string, Float64Array>();
+const TRIED = 10_001;
+function scatterOf(who: Struck, { shotType, surface, distanceM }: Cell, carryM: number): number {
+  const target = who.level.medianLeftM(shotType as Swing, surface, distanceM);
+  const key = `${distanceM}|${carryM}`;
+  let stops = sized.get(key);
+  if (!stops) {
     const random = seededRandom(99);
-    const stops = Array.from({ length: 4001 }, () => {
-      const { deep, wide } = strike(cell.distanceM, carryM, random, [1, 1, 1]);
+    stops = Float64Array.from({ length: TRIED }, () => {
+      const { deep, wide } = strike(distanceM, carryM, random, [1, 1, 1]);
       return Math.hypot(deep, wide);
-    }).sort((a, b) => a - b);
-    sized.set(key, (unit = stops[2000]!));
+    }).sort();
+    sized.set(key, stops);
   }
-  // Mishits end far away, so that of the others more than half must stop inside; about the middle one in .62 a unit of the logarithm does.
-  const mishits = mishitShare(who.handicap, cell.surface);
-  return (target / unit) * Math.exp((0.5 - 0.5 / (1 - mishits)) / 0.62);
+  // Mishits end far away, so that of the others more than half must stop inside.
+  const mishits = mishitShare(who.handicap, surface);
+  const others = (0.5 - mishits * mishitsInside(target / distanceM)) / (1 - mishits);
+  return target / stops[Math.round(others * (TRIED - 1))]!;
 }
+
+/** Of mishits, the share that ends within so much of the distance: fat ones between .25 and .85 of it short, thin ones past, shanks at .6. */
+function mishitsInside(share: number): number {
+  return (
+    FAT * Math.min(1, Math.max(0, (share - 0.25) / 0.6)) +
+    (THIN - FAT) * normalCdf(Math.log(share / 0.35) / 0.6) +
+    (share < 0.6 ? 0 : 1 - THIN)
+  );
+}
+const [FAT, THIN] = [0.6, 0.92];
 
 function mishitShare(handicap: number, surface: Surface): number {
   return Math.min(0.3, WORSE_LIE[surface] * (0.012 + 0.005 * Math.max(0, handicap)));
@@ -95,11 +108,11 @@ export function strikeBall(who: Struck, cell: Cell, form: number, random: Random
   const carry = carryM ?? CARRIES[cell.shotType] * cell.distanceM;
   if (random.uniform() < mishitShare(who.handicap, cell.surface) * Math.exp(who.mishits(cell))) {
     const kind = random.uniform();
-    if (kind < 0.6) {
+    if (kind < FAT) {
       const short = cell.distanceM * (0.25 + 0.6 * random.uniform());
       return { holed: false, leftM: short, landedLongM: -Math.min(carry, short), landedOffM: Math.min(carry, short) };
     }
-    const far = cell.distanceM * (kind < 0.92 ? 0.35 * Math.exp(0.6 * random.normal()) : 0.6);
+    const far = cell.distanceM * (kind < THIN ? 0.35 * Math.exp(0.6 * random.normal()) : 0.6);
     return { holed: false, leftM: far, landedLongM: carry / 2, landedOffM: carry / 2 };
   }
   const scatter = scatterOf(who, cell, carry) * Math.exp(form);
