@@ -58,13 +58,17 @@ export function enter(
   };
 }
 
+/** Radii as they are for one player: in their own measure, and scaled to them. */
+export function fitFor(sizes: Sizes, { unitM: own, scale }: Pick<Entrant, 'unitM' | 'scale'>): (radiusM: number) => number {
+  return (radiusM) => fittedM(radiusM, sizes, { unitM: own ?? unitM(sizes), scale });
+}
+
 /** The game as it is for one player: zones in their own measure, and the par of their level. */
 export function gameFor(game: GameSpec, entrant: Entrant): GameSpec {
   const { scoring } = game;
   const easier = scoring.scheme === 'hole_out' && scoring.extraFromLevel !== null && entrant.level >= scoring.extraFromLevel;
   if (entrant.unitM === null && entrant.scale === 1 && !easier) return game;
-  const own = { unitM: entrant.unitM ?? unitM(game.sizes), scale: entrant.scale };
-  const fit = (radiusM: number) => fittedM(radiusM, game.sizes, own);
+  const fit = fitFor(game.sizes, entrant);
   return {
     ...game,
     sizes: entrant.unitM === null ? game.sizes : { ...game.sizes, of: 'fixed', fixedM: entrant.unitM },

@@ -168,7 +168,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'Rope Ladder',
     'Putts from 3 to 9 ft: hole one and step back, miss and step forward. For nerves over short putts.',
     [3, 4, 5, 6, 7, 8, 9].map((feet): Line => [feet, 'putt', 'green']),
-    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 30, byTurns: false }, goal: 26 },
+    { scoring: { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 40, byTurns: false }, goal: 26 },
   ),
   ready(
     'cliff-walk',

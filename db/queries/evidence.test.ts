@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { turnsOf } from '@/core/game/turn';
 import type { Result } from '@/core/game/scoring/scheme';
+import { PACE_M } from '@/core/golf/sticks';
 import { seededRandom } from '@/core/math/random';
 import { gather, talliesOf } from '@/core/skill/evidence';
 import { addTo, type Group } from '@/core/skill/groups';
@@ -20,7 +21,7 @@ import {
   tallyBalls,
   type HeldPosterior,
 } from './evidence';
-import { savePlayer, saveDreads, saveRoundMix, getPlayer } from './players';
+import { savePace, savePlayer, saveDreads, saveRoundMix, getPlayer } from './players';
 import { scoresOf, startSession } from './sessions';
 import { saveGame } from './games';
 import { shotsOfPlayer, takeIn } from './shots';
@@ -102,6 +103,30 @@ test.each([null, 60])('balls counted in the database say what the balls themselv
     expect(weight(list)).toBeCloseTo(weight(one.finishes.get(cell)!), 6);
   }
   expect(tallies.length).toBeLessThan(160);
+});
+
+test('a landing zone is as large as it was for its player: in their own paces, and of the phase that was played', async () => {
+  const at = await academy();
+  await savePace(db, at.actor, at.playerId, 0.8);
+  const zone = (sizeM: number) => ({ scheme: 'landing_zone', shape: 'circle', sizeM, finishM: null }) as const;
+  const spec = game({
+    stations: [station('a', { balls: 2, carryM: 4 })],
+    scoring: zone(3),
+    sizes: { unit: 'pace', of: 'player', fixedM: null, scaled: false },
+    leadIn: [{ title: 'Wide', order: 'blocked', scoring: zone(6), balls: 1 }],
+  });
+  const [gameId, sessionId] = [idOf(at.n * 100_000 + 4), idOf(at.n * 100_000 + 5)];
+  await saveGame(db, at.actor, gameId, spec);
+  await startSession(db, at.actor, sessionId, gameId, [{ playerId: at.playerId, allowance: 0 }]);
+  const events = turnsOf(spec).map((turn, i) =>
+    own({ ...at, sessionId }, recordTurn(turn, { ...nothing, landed: i !== 1 } as typeof nothing, i), sessionId),
+  );
+  await takeIn(db, at.actor, sessionId, events as Parameters<typeof takeIn>[3]);
+  const tallies = await tallyBalls(db, at.actor, at.playerId, { asOf: new Date('2030-01-01') }, null);
+  const sizes = tallies.map(({ ball }) => ball.zone!.sizeM).sort((a, b) => a - b);
+  // A pace is drawn as a yard: three metres are 3.28 of them.
+  const paces = (metres: number) => expect.closeTo((metres / PACE_M) * 0.8, 3);
+  expect(sizes).toEqual([paces(3), paces(3), paces(6)]);
 });
 
 test('five thousand balls of one cell are a few rows', async () => {

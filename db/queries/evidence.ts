@@ -1,4 +1,6 @@
 import type { Executed } from '@/core/forecast/executes';
+import { fitFor } from '@/core/game/entrant';
+import type { Sizes } from '@/core/game/sizes';
 import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
 import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@/core/golf/words';
 import type { Shot } from '@/core/shot/shot';
@@ -9,7 +11,7 @@ import { toMetres } from '@/core/units/length';
 import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { posterior, reference, session, shot } from '../schema';
+import { posterior, reference, session, sessionPlayer, shot } from '../schema';
 import { asShot } from './shots';
 
 /** Which balls a board looks at; what is not given does not restrict. */
@@ -59,9 +61,14 @@ export async function tallyBalls(
   halfLifeDays: number | null,
 ): Promise<Tally[]> {
   const ageDays = sql`extract(epoch from ${filter.asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
-  const scoring = sql`${session.spec} -> 'scoring'`;
+  // Of the phase in which the ball was played: those that lead in come first.
+  const scoring = sql`coalesce(${session.spec} -> 'leadIn' -> ${shot.phase} -> 'scoring', ${session.spec} -> 'scoring')`;
   const inZone = sql`${scoring} ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null`;
   const zone = sql<number | null>`case when ${inZone} then (${scoring} ->> 'sizeM')::float8 end`;
+  // What makes the zone as large as it was for the player.
+  const sizes = sql<Sizes | null>`case when ${inZone} then ${session.spec} -> 'sizes' end`;
+  const unit = sql<number | null>`case when ${inZone} then ${sessionPlayer.unitM} end`;
+  const scale = sql<number | null>`case when ${inZone} then ${sessionPlayer.scale} end`;
   const strip = sql<boolean>`coalesce(${inZone} and ${scoring} ->> 'shape' = 'strip', false)`;
   const spot = sql<number | null>`case when ${inZone} then (select (one ->> 'carryM')::float8
     from jsonb_array_elements(${session.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
@@ -99,6 +106,9 @@ export async function tallyBalls(
     .select({
       ...same,
       zoneM: zone,
+      sizes,
+      unitM: unit,
+      scale,
       strip,
       spotM: spot,
       landingErrorM: landing,
@@ -113,10 +123,21 @@ export async function tallyBalls(
     })
     .from(shot)
     .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
+    .leftJoin(
+      sessionPlayer,
+      and(
+        eq(sessionPlayer.academyId, shot.academyId),
+        eq(sessionPlayer.sessionId, shot.sessionId),
+        eq(sessionPlayer.playerId, shot.playerId),
+      ),
+    )
     .where(and(filtered(actor, playerId, filter), eq(shot.counts, 'ordinary')))
-    .groupBy(...Object.values(same), zone, strip, spot, landing, carry, place, band, bin);
-  return rows.map(({ balls, weight, lastAt, zoneM, strip, spotM, ...ball }) => ({
-    ball: { ...ball, zone: zoneM === null ? null : { sizeM: zoneM, spotM, strip } },
+    .groupBy(...Object.values(same), zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin);
+  return rows.map(({ balls, weight, lastAt, zoneM, sizes, unitM, scale, strip, spotM, ...ball }) => ({
+    ball: {
+      ...ball,
+      zone: zoneM === null || !sizes ? null : { sizeM: fitFor(sizes, { unitM, scale: scale ?? 1 })(zoneM), spotM, strip },
+    },
     balls,
     weight: Number(weight),
     lastAt: lastAt!,
