@@ -6,7 +6,7 @@ import { SDS, type Prior } from './prior';
 
 /** How much wider than the prior a player may be, and how likely that is before any ball; each is fitted, and weighs what the evidence gives it. */
 const SCALES = [0.6, 0.85, 1.2, 1.7] as const;
-const LIKELY = [0.25, 0.4, 0.27, 0.08] as const;
+const LIKELY = [0.25, 0.42, 0.3, 0.03] as const;
 const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
 const DONE = 1e-3;

@@ -16,7 +16,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
-      <div className="d-flex justify-content-between align-items-center mb-3">
+      <div className="d-flex flex-wrap justify-content-between align-items-center gap-2 mb-3">
         <h1>Players</h1>
         <div className="d-flex gap-2">
           <Link href={`/a/${slug}/players/squad`} className="btn btn-outline-dark">
