@@ -41,7 +41,6 @@ export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
-export { RefusedBatch } from '@/db/queries/shots';
 
 /** The academy's data as this actor may see and change it. */
 export function dataOf(actor: Actor): Data {

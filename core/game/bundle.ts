@@ -5,8 +5,9 @@ import { takenInSchema } from '../shot/shot';
 import { UNIT_SYSTEMS } from '../units/length';
 import { entrantSchema } from './entrant';
 import { gameSpecSchema } from './spec';
+import { lines } from '../stored';
 
-const note = z.string().trim().max(500, 'At most 500 characters.');
+const note = lines(500);
 /** What was written about a player's session: by the player, and by the coach. */
 export const notesSchema = z.strictObject({ own: note, coach: note });
 export type Notes = z.infer<typeof notesSchema>;

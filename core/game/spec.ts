@@ -4,10 +4,11 @@ import { scoringSchema } from './scoring';
 import { refuseNonsense } from './sense';
 import { sizesSchema } from './sizes';
 import { ballsSchema, MOST_STATIONS, stationSchema } from './station';
+import { filledLine, line } from '../stored';
 
 /** A phase before the one that counts: the same stations, with its own balls, order and scoring. */
 export const leadInSchema = z.strictObject({
-  title: z.string().trim().min(1, 'Name the phase.').max(40, 'At most 40 characters.'),
+  title: filledLine(40, 'Name the phase.'),
   /** At each station. */
   balls: ballsSchema,
   order: orderSchema,
@@ -18,9 +19,9 @@ export const gameSpecSchema = z
   .strictObject({
     format: z.literal('inch-game'),
     version: z.literal(1),
-    title: z.string().trim().min(1, 'A game needs a title.').max(80, 'At most 80 characters.'),
+    title: filledLine(80, 'A game needs a title.'),
     /** What it trains and for whom, in a line. */
-    about: z.string().trim().max(200, 'At most 200 characters.').default(''),
+    about: line(200).default(''),
     /** Stations are called while it is played, and the game grows; it may begin with none. */
     open: z.boolean().default(false),
     stations: z.array(stationSchema).max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { longestM } from '../golf/bands';
 import { say, shotTypeSchema, SHAPES, SITS, STANCES, surfaceSchema, SURFACES_OF, TRAJECTORIES } from '../golf/words';
+import { filledLine, key } from '../stored';
 
 /** Limits that keep a game playable; each is named in the sentence that refuses what lies beyond it. */
 export const MOST_BALLS = 60;
@@ -13,14 +14,14 @@ export const ballsSchema = z
   .min(1, 'At least one ball.')
   .max(MOST_BALLS, `At most ${MOST_BALLS} balls at one station: split a longer set into stations or sessions.`);
 
-export const clubLabel = z.string().trim().min(1, 'Name the club.').max(20, 'At most 20 characters.');
+export const clubLabel = filledLine(20, 'Name the club.');
 
 export const stationSchema = z
   .strictObject({
     /** Stable within a game, whatever the order: results refer to it. */
-    key: z.string().min(1).max(40),
+    key,
     /** The station of a green's plan from which this one was taken, by its key; null where it stands on no plan. */
-    place: z.string().min(1).max(40).nullable().default(null),
+    place: key.nullable().default(null),
     shotType: shotTypeSchema,
     surface: surfaceSchema,
     sit: z.enum(SITS).default('clean'),

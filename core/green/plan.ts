@@ -4,6 +4,7 @@ import { distance, pointSchema } from '../geometry/point';
 import { FIRMNESSES, HANDS, say, SHOT_TYPES, SITS, STANCES, SURFACES, SURFACES_OF } from '../golf/words';
 import { MOST_STATIONS } from '../game/station';
 import { faultOfSpots } from './slope';
+import { filledLine, key } from '../stored';
 
 /** What an area beside the green can be. */
 export const AREA_KINDS = ['sand', 'fairway', 'light_rough', 'heavy_rough', 'bare'] as const;
@@ -13,8 +14,7 @@ const MOST_AREAS = 40;
 const MOST_HOLES = 18;
 const MOST_GROUPS = 12;
 
-const key = z.string().min(1).max(40);
-const label = z.string().trim().min(1, 'Give it a name.').max(12, 'At most 12 characters.');
+const label = filledLine(12, 'Give it a name.');
 
 const areaSchema = z.strictObject({ key, kind: z.enum(AREA_KINDS), outline: outlineSchema });
 
@@ -78,7 +78,7 @@ export const greenPlanSchema = z
   .strictObject({
     format: z.literal('inch-green'),
     version: z.literal(1),
-    title: z.string().trim().min(1, 'A green needs a name.').max(80, 'At most 80 characters.'),
+    title: filledLine(80, 'A green needs a name.'),
     outline: outlineSchema,
     fringeM: z
       .number({ error: 'Give the width as a number.' })

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { ownLength, ownLengths } from './own-lengths';
 import { UNIT_SYSTEMS } from '../units/length';
+import { filledLine, line, timeZone } from '../stored';
 
 const email = z.email('Give an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
 
 export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Give your password.') });
 
 export const signUpSchema = z.strictObject({
-  name: z.string().trim().min(1, 'Give your name.').max(60, 'At most 60 characters.'),
+  name: filledLine(60, 'Give your name.'),
   email,
   password: z.string().min(8, 'At least 8 characters.').max(128, 'At most 128 characters.'),
 });
@@ -16,9 +17,9 @@ export const signUpSchema = z.strictObject({
 export const academySchema = z
   .strictObject({
     who: z.enum(['squad', 'alone']),
-    name: z.string().trim().max(80, 'At most 80 characters.'),
+    name: line(80),
     units: z.enum(UNIT_SYSTEMS),
-    timeZone: z.string().min(1).max(60),
+    timeZone,
   })
   .superRefine(({ who, name }, ctx) => {
     if (who === 'squad' && name === '') ctx.addIssue({ code: 'custom', path: ['name'], message: 'Give the academy a name.' });
@@ -28,7 +29,7 @@ export type AcademyForm = z.infer<typeof academySchema>;
 /** What holds for a whole academy and can be changed later. */
 export const settingsSchema = z.strictObject({
   units: z.enum(UNIT_SYSTEMS),
-  timeZone: z.string().min(1, 'Choose a time zone.').max(60),
+  timeZone,
   ...ownLengths,
   flagstickM: ownLength('flagstick', 1, 3, '3 to 10 ft (1 to 3 m)'),
   /** After how many days a ball counts half for what is believed of a skill; null: never less. */

@@ -3,16 +3,17 @@ import { levelSchema } from '../golf/level';
 import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { ownLengths } from './own-lengths';
+import { filledLine } from '../stored';
 
 export const clubSchema = z.strictObject({
   clubId: z.uuid(),
-  label: z.string().trim().min(1, 'Name the club.').max(20, 'At most 20 characters.'),
+  label: filledLine(20, 'Name the club.'),
   loftDeg: z.number({ error: 'Give the loft in degrees.' }).min(0, 'A loft is 0 to 80 degrees.').max(80, 'A loft is 0 to 80 degrees.'),
 });
 
 export const playerSchema = z
   .strictObject({
-    name: z.string().trim().min(1, 'Give a name or a nickname.').max(60, 'At most 60 characters.'),
+    name: filledLine(60, 'Give a name or a nickname.'),
     level: levelSchema,
     handed: z.enum(HANDS),
     units: z.enum(UNIT_SYSTEMS),

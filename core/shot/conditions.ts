@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FIRMNESSES } from '../golf/words';
 import type { Shot } from './shot';
+import { key, line, lines } from '../stored';
 
 /** How the ball is put down. */
 export const PUT_DOWN = ['drop', 'place'] as const;
@@ -14,10 +15,10 @@ export const conditionsSchema = z.strictObject({
     .max(16, 'A green is from 3 to 16 ft fast.')
     .optional(),
   firmness: z.enum(FIRMNESSES).optional(),
-  wind: z.string().trim().max(40, 'At most 40 characters.').optional(),
+  wind: line(40).optional(),
   wet: z.boolean().optional(),
   ball: z.enum(PUT_DOWN).optional(),
-  note: z.string().trim().max(200, 'At most 200 characters.').optional(),
+  note: lines(200).optional(),
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 
@@ -26,7 +27,7 @@ export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;
 
 /** How far a station really was, and how that is known: a correction touches the session, never the game. */
 export const stationDistanceSchema = z.strictObject({
-  key: z.string().min(1).max(40),
+  key,
   distanceM: z.number({ error: 'Give the distance.' }).gt(0, 'A distance is more than nothing.').max(150, 'At most 150 m.'),
   source: z.enum(DISTANCE_SOURCES),
 });

@@ -1,6 +1,6 @@
 import { between, game, holed, idOf, left, record, voidOf } from '../testing/make';
 import { projectShots } from './project';
-import { shotBatchSchema, shotEventSchema, shotRecordSchema, type ShotEvent } from './shot';
+import { readEvents, shotBatchSchema, shotEventSchema, shotRecordSchema, type ShotEvent } from './shot';
 
 const spec = game();
 const first = record(spec, 0, left(4));
@@ -40,9 +40,20 @@ test.each([
   expect(shotRecordSchema.safeParse({ ...first.payload, ...result }).success).toBe(false);
 });
 
-test('a batch is checked whole: no foreign field, no missing id, not too many', () => {
-  expect(shotBatchSchema.safeParse({ sessionId: first.sessionId, events: [first] }).success).toBe(true);
-  expect(shotBatchSchema.safeParse({ sessionId: first.sessionId, events: [{ ...first, extra: 1 }] }).success).toBe(false);
-  expect(shotBatchSchema.safeParse({ sessionId: first.sessionId, events: [{ ...first, eventId: 'x' }] }).success).toBe(false);
+test('a batch is read event by event: what can’t be stored keeps nothing else waiting, and each says why', () => {
+  const bad = { ...first, eventId: idOf(7), payload: { ...first.payload, note: `x${String.fromCharCode(0)}` } };
+  const late = { ...first, eventId: idOf(8), deviceAt: '0000-01-01T00:00:00Z' };
+  const huge = { ...first, eventId: idOf(9), deviceSeq: 2 ** 40 };
+  const read = readEvents([bad, first, late, huge, { ...first, extra: 1 }, { ...first, eventId: 'x' }, null]);
+  expect(read.events).toEqual([first]);
+  expect(read.refused).toEqual([
+    { eventId: idOf(7), why: 'payload.note: A character in this can’t be kept: type it again.' },
+    { eventId: idOf(8), why: 'deviceAt: This is no moment that can be kept.' },
+    { eventId: idOf(9), why: expect.stringMatching(/^deviceSeq: /) },
+    { eventId: first.eventId, why: expect.stringMatching(/extra/) },
+    { eventId: null, why: expect.stringMatching(/^eventId: /) },
+    { eventId: null, why: expect.any(String) },
+  ]);
   expect(shotBatchSchema.safeParse({ sessionId: first.sessionId, events: Array(201).fill(first) }).success).toBe(false);
+  expect(shotBatchSchema.safeParse({ sessionId: 'x', events: [first] }).success).toBe(false);
 });

@@ -13,9 +13,9 @@ import {
   SWING_WIDTHS,
   TRAJECTORIES,
 } from '../golf/words';
+import { filledLine, key, line, lines, moment, whole } from '../stored';
 
 const metres = z.number().min(0).max(500);
-const key = z.string().min(1).max(40);
 
 /** Where the ball finished. At most one of: holed, an exact distance left, a ring (between two distances, open outside). */
 const resultFields = {
@@ -33,10 +33,10 @@ const resultFields = {
 const shotFields = {
   playerId: z.uuid(),
   sessionId: z.uuid(),
-  phase: z.int().min(0),
+  phase: whole(),
   stationKey: key,
-  ballNo: z.int().min(1),
-  turnNo: z.int().min(0),
+  ballNo: whole(1),
+  turnNo: whole(),
   shotType: shotTypeSchema,
   surface: surfaceSchema,
   sit: z.enum(SITS),
@@ -44,10 +44,10 @@ const shotFields = {
   trajectory: z.enum(TRAJECTORIES).nullable(),
   shape: z.enum(SHAPES).nullable(),
   swingWidth: z.enum(SWING_WIDTHS).nullable(),
-  swingMark: z.string().max(40).nullable(),
+  swingMark: line(40).nullable(),
   clubId: z.uuid().nullable(),
   /** The club as it was called then, owned or not. */
-  clubLabel: z.string().trim().min(1).max(20).nullable(),
+  clubLabel: filledLine(20).nullable(),
   /** Whether the player did what was called, or what the game asked of this ball; null where nothing was. */
   executed: z.boolean().nullable(),
   target: z.enum(['hole', 'peg']),
@@ -67,11 +67,11 @@ const shotFields = {
   nBalls: z.int().min(1).max(60),
   sumLeftM: z.number().min(0).max(30000).nullable(),
   counts: z.enum(COUNTS),
-  wind: z.string().max(40).nullable(),
+  wind: line(40).nullable(),
   stimpFt: z.number().min(3).max(16).nullable(),
   firmness: z.enum(FIRMNESSES).nullable(),
-  note: z.string().max(500).nullable(),
-  playedAt: z.iso.datetime({ offset: true }),
+  note: lines(500).nullable(),
+  playedAt: moment,
 };
 
 /** A result that contradicts itself is refused here, for a screen, an import and the server alike. */
@@ -103,8 +103,8 @@ const eventFields = {
   shotId: z.uuid(),
   sessionId: z.uuid(),
   deviceId: z.uuid(),
-  deviceSeq: z.int().min(0),
-  deviceAt: z.iso.datetime({ offset: true }),
+  deviceSeq: whole(),
+  deviceAt: moment,
 };
 
 /** A fact as it leaves the device. Nothing is ever overwritten: a correction and a removal are facts of their own. */
@@ -119,8 +119,37 @@ export type ShotEvent = z.infer<typeof shotEventSchema>;
 export const takenInSchema = z.strictObject({ seq: z.int().min(0), event: shotEventSchema });
 export type TakenIn = z.infer<typeof takenInSchema>;
 
-/** One post of a device: the balls of one session, oldest first. */
+/** One post of a device: what it says about the balls of one session, oldest first. Each event is read by itself. */
 export const shotBatchSchema = z.strictObject({
   sessionId: z.uuid(),
-  events: z.array(shotEventSchema).min(1).max(200),
+  events: z.array(z.unknown()).min(1).max(200),
 });
+
+/** An event that will never be taken in, and why: a sentence. Without an id it can't be named. */
+export const refusedEventSchema = z.object({ eventId: z.string().nullable(), why: z.string() });
+export type RefusedEvent = z.infer<typeof refusedEventSchema>;
+/** What became of a batch: how many events are new, how many were known, and which are refused. */
+export const takenSchema = z.object({ stored: z.int(), known: z.int(), refused: z.array(refusedEventSchema) });
+export type Taken = z.infer<typeof takenSchema>;
+
+/** Reads the events of a batch one by one: one that can't be stored keeps none of the others waiting. */
+export function readEvents(events: readonly unknown[]): { events: ShotEvent[]; refused: RefusedEvent[] } {
+  const read: { events: ShotEvent[]; refused: RefusedEvent[] } = { events: [], refused: [] };
+  for (const one of events) {
+    const event = shotEventSchema.safeParse(one);
+    if (event.success) read.events.push(event.data);
+    else read.refused.push({ eventId: idOf(one), why: sayIssue(event.error) });
+  }
+  return read;
+}
+
+function idOf(event: unknown): string | null {
+  const id = z.object({ eventId: z.uuid() }).safeParse(event);
+  return id.success ? id.data.eventId : null;
+}
+
+/** The first thing that is wrong, with its place: "payload.note: At most 500 characters." */
+export function sayIssue(error: z.ZodError): string {
+  const issue = error.issues[0]!;
+  return `${issue.path.join('.') || 'what was sent'}: ${issue.message}`;
+}

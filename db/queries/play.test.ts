@@ -18,7 +18,7 @@ import {
   saveStationDistance,
   startSession,
 } from './sessions';
-import { eventsOfSession, rebuildShots, RefusedBatch, sessionLog, shotsOfSessions, takeIn } from './shots';
+import { eventsOfSession, rebuildShots, sessionLog, shotsOfSessions, takeIn } from './shots';
 
 const { db, pool, academy } = academies('play', 1000);
 afterAll(() => pool.end());
@@ -74,15 +74,23 @@ describe('personal links', () => {
     const at = await pair();
     const [ottos, mias] = [ball(at, at.playerId, 0, 1), ball(at, at.mia, 0, 2)];
     await takeIn(db, at.actor, at.both, [ottos]);
-    expect(await takeIn(db, at.link, at.both, [mias])).toBe(1);
+    expect(await takeIn(db, at.link, at.both, [mias])).toEqual({ stored: 1, known: 0, refused: [] });
     const refused = [
       [ball(at, at.playerId, 1, 3)],
-      [ball(at, at.mia, 1, 4), ball(at, at.playerId, 1, 5)],
       [{ ...voidOf(ottos, at.n * 1000 + 1), sessionId: at.both }],
       [{ ...voidOf(ottos, at.n * 1000 + 2), sessionId: at.both, kind: 'amend', payload: { leftM: 0.1 } } as ShotEvent],
     ];
-    for (const events of refused) await expect(takeIn(db, at.link, at.both, events)).rejects.toThrow(RefusedBatch);
+    for (const events of refused)
+      expect(await takeIn(db, at.link, at.both, events)).toEqual({
+        stored: 0,
+        known: 0,
+        refused: [{ eventId: events[0]!.eventId, why: 'This ball is another player’s.' }],
+      });
     expect(await shotsOfSessions(db, at.actor, [at.both])).toHaveLength(2);
+    // A foreign ball in a batch keeps one's own from nothing.
+    const [own, foreign] = [ball(at, at.mia, 1, 4), ball(at, at.playerId, 1, 5)];
+    expect(await takeIn(db, at.link, at.both, [foreign, own])).toMatchObject({ stored: 1, refused: [{ eventId: foreign.eventId }] });
+    await takeIn(db, at.link, at.both, [{ ...voidOf(own, at.n * 1000 + 6), sessionId: at.both }]);
     await takeIn(db, at.link, at.both, [{ ...voidOf(mias, at.n * 1000 + 3), sessionId: at.both }]);
     expect((await shotsOfSessions(db, at.actor, [at.both])).map((one) => one.playerId)).toEqual([at.playerId]);
   });

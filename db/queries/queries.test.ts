@@ -16,7 +16,7 @@ import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
 import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
 import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
-import { rebuildShots, RefusedBatch, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
+import { rebuildShots, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
 
 const { db, pool, academy } = academies('queries', 0);
 afterAll(() => pool.end());
@@ -25,9 +25,9 @@ const rowsOf = (actor: Coach) => db.select().from(shot).where(eq(shot.academyId,
 test('what a device sends is stored once, however often it is sent', async () => {
   const at = await academy();
   const events = [left(2), between(3, 6), holed].map((result, turn) => own(at, record(game(), turn, result)));
-  expect(await takeIn(db, at.actor, at.sessionId, events)).toBe(3);
-  expect(await takeIn(db, at.actor, at.sessionId, events)).toBe(0);
-  expect(await takeIn(db, at.actor, at.sessionId, [...events, own(at, record(game(), 3, left(9)))])).toBe(1);
+  expect(await takeIn(db, at.actor, at.sessionId, events)).toEqual({ stored: 3, known: 0, refused: [] });
+  expect(await takeIn(db, at.actor, at.sessionId, events)).toEqual({ stored: 0, known: 3, refused: [] });
+  expect(await takeIn(db, at.actor, at.sessionId, [...events, own(at, record(game(), 3, left(9)))])).toMatchObject({ stored: 1, known: 3 });
   const shots = await shotsOfSessions(db, at.actor, [at.sessionId]);
   expect(shots.map((one) => one.turnNo)).toEqual([0, 1, 2, 3]);
   expect(shots.map(({ leftM, leftMinM, leftMaxM, holed: inHole }) => [leftM, leftMinM, leftMaxM, inHole])).toEqual([
@@ -42,7 +42,7 @@ test('the same batch from two connections at once is stored once', async () => {
   const at = await academy();
   const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
   const stored = await Promise.all([1, 2, 3].map(() => takeIn(db, at.actor, at.sessionId, events)));
-  expect(stored.reduce((a, b) => a + b)).toBe(6);
+  expect(stored.reduce((sum, taken) => sum + taken.stored, 0)).toBe(6);
   expect(await rowsOf(at.actor)).toHaveLength(6);
 });
 
@@ -98,25 +98,38 @@ test('one academy finds nothing of another, and can write nothing into it', asyn
   expect((await listGames(db, mine.actor)).map((row) => row.gameId)).toEqual([mine.gameId]);
   expect(await startSession(db, mine.actor, idOf(77), mine.gameId, [{ playerId: theirs.playerId, allowance: 0 }])).toBe(false);
   expect(await startSession(db, mine.actor, idOf(78), theirs.gameId, [{ playerId: mine.playerId, allowance: 0 }])).toBe(false);
-  await expect(takeIn(db, mine.actor, theirs.sessionId, [own(theirs, record(game(), 1, left(5)))])).rejects.toThrow(RefusedBatch);
+  expect(await takeIn(db, mine.actor, theirs.sessionId, [own(theirs, record(game(), 1, left(5)))])).toMatchObject({
+    stored: 0,
+    refused: [{ why: 'There is no such session.' }],
+  });
   await stopSession(db, mine.actor, theirs.sessionId);
   expect(await unfinishedSessions(db, theirs.actor, 10)).toHaveLength(1);
   expect(await coachIn(db, mine.actor.userId, `queries-${theirs.n}`)).toBeNull();
   expect(await coachOfSession(db, mine.actor.userId, theirs.sessionId)).toBeNull();
 });
 
-test('a batch with a ball of another session or of a stranger is refused whole', async () => {
+test('of a batch with a ball of another session or of a stranger the rest is stored, and why is said of each', async () => {
   const at = await academy();
   const other = idOf(at.n * 100_000 + 50);
   await startSession(db, at.actor, other, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
   await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5)))]);
   const good = own(at, record(game(), 1, left(5)), other);
   const foreignShot = own(at, voidOf(record(game(), 0, left(5)), 0), other);
-  await expect(takeIn(db, at.actor, other, [good, foreignShot])).rejects.toThrow('another session');
   const stranger = own(at, record(game(), 2, left(5)), other);
   const payload = { ...(stranger.payload as object), playerId: idOf(1) };
-  await expect(takeIn(db, at.actor, other, [good, { ...stranger, payload } as ShotEvent])).rejects.toThrow('not in this session');
-  expect(await shotsOfSessions(db, at.actor, [other])).toEqual([]);
+  const correction = { ...voidOf(stranger, at.n * 1000 + 7), sessionId: other, kind: 'amend', payload: { leftM: 1 } } as ShotEvent;
+  const batch = [foreignShot, { ...stranger, payload } as ShotEvent, correction, good];
+  expect(await takeIn(db, at.actor, other, batch)).toEqual({
+    stored: 1,
+    known: 0,
+    refused: [
+      { eventId: foreignShot.eventId, why: 'This ball is of another session.' },
+      { eventId: stranger.eventId, why: 'Its player is not in this session.' },
+      // Nothing can be said of a ball that was not taken in.
+      { eventId: correction.eventId, why: 'Its player is not in this session.' },
+    ],
+  });
+  expect((await shotsOfSessions(db, at.actor, [other])).map(({ turnNo }) => turnNo)).toEqual([1]);
 });
 
 test('a game without results is replaced, one with results becomes a new version', async () => {

@@ -3,19 +3,16 @@ import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
 import { projectShots } from '@/core/shot/project';
 import { withSession, type SessionFacts } from '@/core/shot/conditions';
-import { shotEventSchema, type Shot, type ShotEvent, type TakenIn } from '@/core/shot/shot';
+import { shotEventSchema, type Shot, type ShotEvent, type Taken, type TakenIn } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
-import { actorName, type Actor, type PlayerByLink } from '../actor';
+import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
+import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { authUser, player, playerLink, session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
 import { tellSession } from './live';
 
 type EventRow = typeof shotEvent.$inferSelect;
 type ShotInsert = typeof shot.$inferInsert;
-
-/** A batch that can't be taken in, and why; nothing of it is stored. */
-export class RefusedBatch extends Error {}
 
 function asEvent(row: EventRow): ShotEvent {
   const { eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq } = row;
@@ -127,23 +124,31 @@ export async function shotsOfPlayer(db: Db, actor: Actor, playerId: string): Pro
 
 /**
  * Takes in what a device says about the balls of one session. An event that is already there is passed over, so the
- * same batch may come any number of times.
- * @returns how many of the events were new
- * @throws RefusedBatch where the session, a player or a ball is not the actor's to write; nothing is stored then
+ * same batch may come any number of times; one that is not the actor's to say is refused, and the others are stored.
  */
-export async function takeIn(db: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<number> {
+export async function takeIn(db: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<Taken> {
   const { academyId } = actor;
+  if (events.length === 0) return { stored: 0, known: 0, refused: [] };
   return db.transaction(async (tx) => {
     const [held] = await tx
       .select({ id: session.sessionId })
       .from(session)
       .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)))
       .for('update');
-    if (!held) throw new RefusedBatch('There is no such session.');
-    await refuseForeign(tx, actor, sessionId, events);
+    const why = held ? await foreignTo(tx, actor, sessionId, events) : () => 'There is no such session.';
+    // Of a ball whose record is refused, nothing else can be said.
+    const balls = new Map<string, string>();
+    const refused = events.flatMap((event) => {
+      const reason = why(event) ?? balls.get(event.shotId);
+      if (!reason) return [];
+      if (event.kind === 'record') balls.set(event.shotId, reason);
+      return [{ eventId: event.eventId, why: reason }];
+    });
+    const out = new Set(refused.map(({ eventId }) => eventId));
+    const own = events.filter(({ eventId }) => !out.has(eventId));
 
     const fresh: { shotId: string }[] = [];
-    await insertInParts(events, async (part) => {
+    await insertInParts(own, async (part) => {
       const rows = part.map(({ deviceAt, ...event }) => ({
         ...event,
         academyId,
@@ -156,43 +161,47 @@ export async function takeIn(db: Db, actor: Actor, sessionId: string, events: re
       await projectAgain(tx, actor, sessionId, [...new Set(fresh.map((row) => row.shotId))]);
       await tellSession(tx, actor, sessionId, 'facts');
     }
-    return fresh.length;
+    return { stored: fresh.length, known: own.length - fresh.length, refused };
   });
 }
 
-/** What was said before about the balls of these events. */
-function aboutThem(academyId: string, events: readonly ShotEvent[]) {
-  const balls = events.map((event) => event.shotId);
-  return and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, balls));
-}
-
-/** Balls go to players of the session, and nobody speaks about a ball of another session. */
-async function refuseForeign(tx: Db, actor: Actor, sessionId: string, events: readonly ShotEvent[]) {
+/**
+ * Balls go to players of the session, nobody speaks about a ball of another session, and a personal link speaks about its own player's
+ * balls only.
+ * @returns why an event is not the actor's to say; null where it is
+ */
+async function foreignTo(
+  tx: Db,
+  actor: Actor,
+  sessionId: string,
+  events: readonly ShotEvent[],
+): Promise<(event: ShotEvent) => string | null> {
   const { academyId } = actor;
   const players = await tx
     .select({ playerId: sessionPlayer.playerId })
     .from(sessionPlayer)
     .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)));
   const known = new Set(players.map((row) => row.playerId));
-  for (const event of events) {
-    const elsewhere = event.kind === 'record' && event.payload.sessionId !== sessionId;
-    if (event.sessionId !== sessionId || elsewhere) throw new RefusedBatch('A ball of another session is in this batch.');
-    if (event.kind === 'record' && !known.has(event.payload.playerId))
-      throw new RefusedBatch('A ball of a player who is not in this session.');
-  }
-  const foreign = await tx.$count(shotEvent, and(aboutThem(academyId, events), ne(shotEvent.sessionId, sessionId)));
-  if (foreign > 0) throw new RefusedBatch('A ball of another session is in this batch.');
-  if (actor.kind === 'player') await refuseOthers(tx, actor, events);
-}
-
-/** A personal link speaks about its own player's balls only. */
-async function refuseOthers(tx: Db, { academyId, playerId }: PlayerByLink, events: readonly ShotEvent[]) {
-  const others = events.some((event) => event.kind === 'record' && event.payload.playerId !== playerId);
-  const theirs = await tx.$count(
-    shotEvent,
-    and(aboutThem(academyId, events), eq(shotEvent.kind, 'record'), sql`${shotEvent.payload} ->> 'playerId' <> ${playerId}`),
-  );
-  if (others || theirs > 0) throw new RefusedBatch('A ball of another player is in this batch.');
+  const balls = [...new Set(events.map((event) => event.shotId))];
+  const before = await tx
+    .selectDistinct({
+      shotId: shotEvent.shotId,
+      sessionId: shotEvent.sessionId,
+      playerId: sql<string | null>`case when ${shotEvent.kind} = 'record' then ${shotEvent.payload} ->> 'playerId' end`,
+    })
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, balls)));
+  const elsewhere = new Set(before.filter((row) => row.sessionId !== sessionId).map((row) => row.shotId));
+  const only = actor.kind === 'player' ? actor.playerId : null;
+  const others = new Set(before.filter((row) => only && row.playerId && row.playerId !== only).map((row) => row.shotId));
+  return (event) => {
+    const record = event.kind === 'record' ? event.payload : null;
+    if (event.sessionId !== sessionId || (record && record.sessionId !== sessionId) || elsewhere.has(event.shotId))
+      return 'This ball is of another session.';
+    if (record && !known.has(record.playerId)) return 'Its player is not in this session.';
+    if (others.has(event.shotId) || (only && record && record.playerId !== only)) return 'This ball is another player’s.';
+    return null;
+  };
 }
 
 /** Projects some balls of a session again, then what hangs on them: whether the session is through, and the players' evidence. */

@@ -9,6 +9,7 @@ import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/skill/reference';
 import { requireCoach } from '@/server/actor';
 import { faults, type FormResult } from '../form/result';
+import { filledLine } from '@/core/stored';
 
 export async function saveSettings(slug: string, input: unknown): Promise<FormResult> {
   const { data } = await requireCoach(slug);
@@ -31,7 +32,7 @@ export async function saveOwnTable(slug: string, name: unknown, csv: unknown): P
   return { ok: true };
 }
 
-const nameSchema = z.string().trim().min(1, 'Give the table a name.').max(40, 'At most 40 characters.');
+const nameSchema = filledLine(40, 'Give the table a name.');
 
 function byLine(problems: readonly TableProblem[]): Record<string, string> {
   const fields: Record<string, string> = {};

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { FIRMNESSES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
+import { day as storedDay, filledLine } from '@/core/stored';
 
-const day = z.iso.date().optional().catch(undefined);
-const text = z.string().trim().min(1).max(60).optional().catch(undefined);
+const day = storedDay.optional().catch(undefined);
+const text = filledLine(60).optional().catch(undefined);
 const oneOf = <const T extends readonly [string, ...string[]]>(words: T) => z.enum(words).optional().catch(undefined);
 
 /** What a board is asked, as it stands in its address; what makes no sense is passed over. */

@@ -14,10 +14,11 @@ import {
   type KernelBall,
   type Scheme,
 } from './scheme';
+import { key } from '../../stored';
 
 export const MOST_RINGS = 8;
 
-export const ringSchema = z.strictObject({ key: z.string().min(1).max(40), radiusM: edgeSchema, points: pointsSchema });
+export const ringSchema = z.strictObject({ key, radiusM: edgeSchema, points: pointsSchema });
 
 export const ringPointsSchema = z
   .strictObject({

@@ -6,8 +6,7 @@ import type { Bundle } from '@/core/game/bundle';
 import { againSchema } from '@/core/game/link-home';
 import { readingSchema } from '@/core/game/reading';
 import { mayTell, tellingSchema } from '@/core/game/telling';
-import { shotBatchSchema } from '@/core/shot/shot';
-import { RefusedBatch } from '@/server/data';
+import { readEvents, sayIssue, shotBatchSchema } from '@/core/shot/shot';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
@@ -128,21 +127,21 @@ export function answerLive(request: Request, sessionId: string): Promise<Respons
   });
 }
 
-/** Takes in a batch of what a device recorded. The same batch may come any number of times. */
+/**
+ * Takes in a batch of what a device recorded. The same batch may come any number of times. What is good of it is stored; an answer of
+ * 409 names the events that never will be.
+ */
 export async function answerShotEvents(request: Request): Promise<Response> {
   const text = await request.text();
   if (text.length > MOST_BYTES) return refuse(413, 'This batch is too large: send at most 200 balls at once.');
   const batch = shotBatchSchema.safeParse(parsed(text));
   if (!batch.success) return refuse(400, sayIssue(batch.error));
-  const { sessionId, events } = batch.data;
+  const { sessionId } = batch.data;
+  const { events, refused: unreadable } = readEvents(batch.data.events);
   return atDoor(request, sessionId, async ({ data }, id) => {
-    try {
-      const stored = await data.takeIn(id, events);
-      return Response.json({ stored, known: events.length - stored });
-    } catch (error) {
-      if (error instanceof RefusedBatch) return refuse(409, error.message);
-      throw error;
-    }
+    const { stored, known, refused: foreign } = await data.takeIn(id, events);
+    const refused = [...unreadable, ...foreign];
+    return Response.json({ stored, known, refused }, { status: refused.length > 0 ? 409 : 200 });
   });
 }
 
@@ -190,11 +189,6 @@ export function answerReading(request: Request): Promise<Response> {
     const taken = await data.takeReading({ keyId, sessionId }, reading.data);
     return taken ? Response.json({ taken }) : refuse(409, 'This was read before, or a newer one is here.');
   });
-}
-
-function sayIssue(error: z.ZodError): string {
-  const issue = error.issues[0]!;
-  return `${issue.path.join('.') || 'what was sent'}: ${issue.message}`;
 }
 
 function parsed(text: string): unknown {

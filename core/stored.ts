@@ -1,0 +1,58 @@
+import { z } from 'zod';
+
+/*
+ * What can be stored: text, whole numbers and moments, as every schema of what comes from outside has them. What the database
+ * could not hold is refused here, with a sentence, and never gets as far.
+ */
+
+/** No control character, no half of a pair: neither can be stored, and neither can be seen. */
+const PLAIN = /^[^\p{Cc}\p{Cs}]*$/u;
+const PLAIN_LINES = /^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u;
+const NOT_PLAIN = 'A character in this can’t be kept: type it again.';
+
+const text = (plain: RegExp, most: number) =>
+  z
+    .string()
+    .overwrite((value) => value.replaceAll(/\r\n?/g, '\n'))
+    .normalize('NFC')
+    .trim()
+    .max(most, `At most ${most} characters.`)
+    .refine((value) => plain.test(value), NOT_PLAIN);
+
+/** One line of text, as people type it: put together where it came in parts, blanks around it gone. It may be empty. */
+export const line = (most: number) => text(PLAIN, most);
+
+/** One line of text that may not be empty. */
+export const filledLine = (most: number, missing?: string) => line(most).min(1, missing);
+
+/** Text of several lines; it may be empty. */
+export const lines = (most: number) => text(PLAIN_LINES, most);
+
+/** What names something within a document. */
+export const key = filledLine(40);
+
+/** The largest whole number of an integer column. */
+export const MOST_WHOLE = 2 ** 31 - 1;
+/** A whole number that an integer column holds. */
+export const whole = (least = 0) => z.int().min(least).max(MOST_WHOLE);
+
+/** Years before the first or after 9999 are no date that is stored, wherever on earth it is. */
+const [FIRST, LAST] = [Date.parse('0001-01-02T00:00:00Z'), Date.parse('9999-12-30T00:00:00Z')];
+/** A moment such as 2026-05-01T18:00:00Z. */
+export const moment = z.iso
+  .datetime({ offset: true })
+  .refine((value) => Date.parse(value) >= FIRST && Date.parse(value) <= LAST, 'This is no moment that can be kept.');
+
+/** A day such as 2026-05-01, of the years in which somebody may have played, or may plan to. */
+export const day = z.iso.date().refine((value) => value >= '1900' && value < '2200', 'This is no day of this or the last century.');
+
+/** A time zone that this machine knows, such as Europe/Dublin. */
+export const timeZone = filledLine(60, 'Choose a time zone.').refine(isTimeZone, 'This is no time zone: choose one.');
+
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}
