@@ -148,8 +148,8 @@ function idOf(event: unknown): string | null {
   return id.success ? id.data.eventId : null;
 }
 
-/** The first thing that is wrong, with its place: "payload.note: At most 500 characters." */
+/** The first thing that is wrong, with its place: "note: At most 500 characters." */
 export function sayIssue(error: z.ZodError): string {
-  const issue = error.issues[0]!;
-  return `${issue.path.join('.') || 'what was sent'}: ${issue.message}`;
+  const { path, message } = error.issues[0]!;
+  return `${path.filter((step) => step !== 'payload').join('.') || 'what was sent'}: ${message}`;
 }

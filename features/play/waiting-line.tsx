@@ -7,14 +7,20 @@ const WHY = {
   idle: '',
   sending: '',
   unreachable: 'no network',
+  failing: 'the server is busy',
   'signed-out': 'sign in to send',
   refused: 'refused by the server',
 } as const;
 
 /** A small honest line: how much the server does not have yet, and why. */
 export function WaitingLine() {
-  const { waiting, why } = useWaiting();
-  if (waiting === 0) return <span className={styles.sent}>all sent</span>;
+  const { waiting, aside, why } = useWaiting();
+  if (waiting === 0)
+    return (
+      <span className={styles.sent} role={aside > 0 ? 'status' : undefined}>
+        {aside > 0 ? `${aside} not saved: see ⋯` : 'all sent'}
+      </span>
+    );
   const text = `${waiting} waiting${WHY[why] ? ` · ${WHY[why]}` : ''}`;
   return (
     <span className={styles.sent} role="status">

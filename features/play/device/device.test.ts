@@ -5,7 +5,19 @@ import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { amendBall, recordBall, removeBall, undoBall } from '../record';
 import { messageOf } from './live';
-import { countWaiting, forgetSent, keepBundle, keepEvents, keepHome, keyOf, lastSeq, nextBatch, readSession } from './store';
+import {
+  countWaiting,
+  forgetSent,
+  keepBundle,
+  keepEvents,
+  keepHome,
+  keyOf,
+  lastSeq,
+  nextBatch,
+  readAside,
+  readSession,
+  settleAside,
+} from './store';
 import { sendWaiting, syncState, tell } from './sync';
 
 const spec = game();
@@ -17,22 +29,30 @@ const bundle = (events: ShotEvent[] = [], sessionId = SESSION) => bundleOf(spec,
 const server = {
   events: [] as ShotEvent[],
   answer: 'stored' as 'stored' | number | 'no network',
+  /** Of each event: why it is refused, or nothing. */
+  refuses: (_event: ShotEvent): string | null => null,
   posts: 0,
 };
 const tellings = () => jest.mocked(global.fetch).mock.calls.filter(([, init]) => init?.method === 'PUT');
-const respond = (status: number) => ({ ok: status < 300, status }) as Response;
+const respond = (status: number, body: unknown = null) => ({ ok: status < 300, status, json: async () => body }) as Response;
 
 beforeEach(async () => {
   server.events = [];
   server.answer = 'stored';
+  server.refuses = () => null;
   server.posts = 0;
   global.fetch = jest.fn(async (_url, init) => {
     server.posts++;
     if (server.answer === 'no network') throw new TypeError('no network');
     if (server.answer !== 'stored') return respond(server.answer);
-    const { events = [] } = JSON.parse(String((init as RequestInit).body)) as { events?: ShotEvent[] };
+    const { events: sent = [] } = JSON.parse(String((init as RequestInit).body)) as { events?: ShotEvent[] };
+    const refused = sent.flatMap((event) => {
+      const why = server.refuses(event);
+      return why ? [{ eventId: event.eventId, why }] : [];
+    });
+    const events = sent.filter((event) => !server.refuses(event));
     for (const event of events) if (!server.events.some((known) => known.eventId === event.eventId)) server.events.push(event);
-    return respond(200);
+    return respond(refused.length > 0 ? 409 : 200, { stored: events.length, known: 0, refused });
   });
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
   await sendWaiting();
@@ -104,8 +124,8 @@ test('an answer that got lost makes a batch go twice, and it is stored once', as
 test.each([
   [401, 'signed-out'],
   [409, 'refused'],
-  [503, 'unreachable'],
-  [429, 'unreachable'],
+  [503, 'failing'],
+  [429, 'failing'],
 ] as const)('an answer of %d keeps the balls and says %s', async (status, state) => {
   server.answer = status;
   await recordBall(bundle(), 0, turns[0]!, holed);
@@ -204,6 +224,75 @@ test('balls of the server and own ones stand in the server’s order, once each'
   ]);
   expect((await readSession(SESSION))!.events.map((event) => event.eventId)).toEqual([record(spec, 1, left(8)).eventId, mine!.eventId]);
   expect([await lastSeq(SESSION), await countWaiting()]).toEqual([42, 0]);
+});
+
+test('what the server refuses for good is set aside with its reason, and keeps nothing else waiting', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await recordBall(bundle(), 0, turns[1]!, { ...left(5), note: 'odd' } as never);
+  await recordBall(bundle(), 0, turns[2]!, holed);
+  server.refuses = (event) => (event.kind === 'record' && event.payload.turnNo === 1 ? 'note: A character in this can’t be kept.' : null);
+  await settled();
+  expect([server.events.length, await countWaiting(), syncState()]).toEqual([2, 0, 'idle']);
+  // It counts no more: its turn is open again.
+  expect((await standing()).played.map(({ turnNo }) => turnNo)).toEqual([0, 2]);
+  const [one, ...more] = await readAside(SESSION);
+  expect(more).toEqual([]);
+  expect(one).toMatchObject({ why: 'note: A character in this can’t be kept.', said: { kind: 'record', payload: { turnNo: 1 } } });
+  expect(await readAside(idOf(99))).toEqual([]);
+  // What was set aside outlives a sign-out, is not sent by itself, and is sent again when somebody says so.
+  await forgetSent();
+  await settled();
+  expect(await readAside()).toHaveLength(1);
+  server.refuses = () => null;
+  await settleAside(one!.id, 'again');
+  expect([await countWaiting(), await readAside()]).toEqual([1, []]);
+  await settled();
+  expect(server.events).toHaveLength(3);
+});
+
+test('what was set aside can be discarded, a telling too', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  server.refuses = () => 'Its player is not in this session.';
+  await settled();
+  server.answer = 403;
+  await tell(SESSION, { say: 'stopped', stopped: true });
+  await settled();
+  const aside = await readAside(SESSION);
+  expect(aside.map(({ said }) => ('say' in said ? said.say : said.kind))).toEqual(['record', 'stopped']);
+  expect([await countWaiting(), syncState()]).toEqual([0, 'idle']);
+  for (const { id } of aside) await settleAside(id, 'discard');
+  expect([await readAside(), (await standing()).played]).toEqual([[], []]);
+});
+
+test('a session that fails keeps no other waiting, and is tried again', async () => {
+  const other = idOf(77);
+  await keepBundle(bundle([], other));
+  const stored = global.fetch;
+  global.fetch = jest.fn(async (url, init) => (String((init as RequestInit).body).includes(other) ? respond(500) : stored(url, init)));
+  await recordBall(bundle([], other), 0, turns[0]!, left(3));
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await settled();
+  expect([server.events.map((event) => event.sessionId), await countWaiting(), syncState()]).toEqual([[SESSION], 1, 'failing']);
+  global.fetch = stored;
+  await jest.advanceTimersByTimeAsync(61_000);
+  await settled();
+  expect([server.events.length, await countWaiting(), syncState()]).toEqual([2, 0, 'idle']);
+});
+
+test('a server that never answers is not waited for without end', async () => {
+  const timeout = jest.spyOn(AbortSignal, 'timeout').mockImplementation(() => AbortSignal.abort());
+  const stored = global.fetch;
+  global.fetch = jest.fn((_url, init) =>
+    (init as RequestInit).signal!.aborted ? Promise.reject(new DOMException('late', 'TimeoutError')) : new Promise<never>(() => {}),
+  );
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await settled();
+  expect([await countWaiting(), syncState()]).toEqual([1, 'failing']);
+  expect(timeout).toHaveBeenCalledWith(20_000);
+  timeout.mockRestore();
+  global.fetch = stored;
+  await settled();
+  expect(await countWaiting()).toBe(0);
 });
 
 test('a session that is refused keeps no other waiting', async () => {

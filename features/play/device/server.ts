@@ -2,11 +2,17 @@ import { z } from 'zod';
 import { bundleSchema, type Bundle } from '@/core/game/bundle';
 import { linkHomeSchema, type Again, type LinkHome } from '@/core/game/link-home';
 import type { Telling } from '@/core/game/telling';
-import { shotBatchSchema, type ShotEvent } from '@/core/shot/shot';
+import { takenSchema, type ShotEvent } from '@/core/shot/shot';
 import { keyOf } from './store';
 
-/** Every request of play to the server, and what an answer means; a device keeps what is not stored. */
-export type Outcome = 'stored' | 'unreachable' | 'signed-out' | 'refused';
+/**
+ * Every request of play to the server, and what an answer means; a device keeps what is not stored. Without a network nothing can be
+ * sent; where an answer fails or does not come, what was asked may be the trouble, and something else may still be taken.
+ */
+export type Outcome = 'stored' | 'unreachable' | 'failing' | 'signed-out' | 'refused';
+
+/** So long a device waits for an answer. */
+const PATIENCE_MS = 20_000;
 
 /** A request that outlives its page may carry 64 kB in all, by the Fetch standard; less, so that two fit. */
 const OUTLIVES_PAGE = 30_000;
@@ -17,34 +23,57 @@ async function headersFor(sessionId: string): Promise<Record<string, string>> {
   return token ? { authorization: `Bearer ${token}` } : {};
 }
 
-function outcomeOf(response: Response | null): Outcome {
-  if (!response || response.status >= 500 || response.status === 429) return 'unreachable';
+function outcomeOf(response: Response | 'late' | null): Outcome {
+  if (!response) return 'unreachable';
+  if (response === 'late' || response.status >= 500 || response.status === 429) return 'failing';
   if (response.ok) return 'stored';
   return response.status === 401 ? 'signed-out' : 'refused';
 }
 
-async function send(method: 'POST' | 'PUT', address: string, sessionId: string, payload: unknown): Promise<Outcome> {
+/** An answer; null where there is no network, and late where none came in time. */
+async function asked(address: string, init: RequestInit): Promise<Response | 'late' | null> {
+  const signal = AbortSignal.timeout(PATIENCE_MS);
+  return fetch(address, { ...init, signal }).catch(() => (signal.aborted ? 'late' : null));
+}
+
+async function send(method: 'POST' | 'PUT', address: string, sessionId: string, payload: unknown) {
   const body = JSON.stringify(payload);
   const headers = { 'content-type': 'application/json', ...(await headersFor(sessionId)) };
   // Whoever leaves right after a ball still sends it.
   const keepalive = body.length < OUTLIVES_PAGE;
-  return outcomeOf(await fetch(address, { method, headers, body, keepalive }).catch(() => null));
+  const response = await asked(address, { method, headers, body, keepalive });
+  const outcome = outcomeOf(response);
+  return { outcome, said: outcome === 'refused' ? await (response as Response).json().catch(() => null) : null };
 }
 
-/** Hands in what was said about balls of one session. */
-export function postEvents(sessionId: string, events: readonly ShotEvent[]): Promise<Outcome> {
-  return send('POST', '/api/v1/shot-events', sessionId, shotBatchSchema.parse({ sessionId, events }));
+/**
+ * Hands in what was said about balls of one session.
+ * @returns which events were refused for good, and why; the others of a batch that was stored are with the server
+ */
+export async function postEvents(
+  sessionId: string,
+  events: readonly ShotEvent[],
+): Promise<{ outcome: Outcome; refused: ReadonlyMap<string, string> }> {
+  const { outcome, said } = await send('POST', '/api/v1/shot-events', sessionId, { sessionId, events });
+  const taken = takenSchema.safeParse(said);
+  if (!taken.success) return { outcome, refused: new Map() };
+  const own = new Set(events.map(({ eventId }) => eventId));
+  const named = taken.data.refused.flatMap(({ eventId, why }) => (eventId !== null && own.has(eventId) ? [[eventId, why] as const] : []));
+  return named.length > 0 ? { outcome: 'stored', refused: new Map(named) } : { outcome, refused: new Map() };
 }
 
-/** Tells what else is said about a session. */
-export function putTelling(sessionId: string, telling: Telling): Promise<Outcome> {
-  return send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, telling);
+/** Tells what else is said about a session. @returns with what is refused why */
+export async function putTelling(sessionId: string, telling: Telling): Promise<{ outcome: Outcome; why: string }> {
+  const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, telling);
+  const error = z.object({ error: z.string() }).safeParse(said);
+  return { outcome, why: error.success ? error.data.error : 'The server refuses it.' };
 }
 
 export type Got<T> = { got: T } | 'missing' | 'signed-out' | 'unreachable';
 
 async function read<T>(address: string, init: RequestInit, schema: z.ZodType<T>): Promise<Got<T>> {
-  const response = await fetch(address, init).catch(() => null);
+  const answer = await asked(address, init);
+  const response = answer === 'late' ? null : answer;
   if (response?.status === 401) return 'signed-out';
   if (response?.status === 404 || response?.status === 400) return 'missing';
   const parsed = response?.ok ? schema.safeParse(await response.json().catch(() => null)) : null;

@@ -11,9 +11,10 @@ import { newId, now } from './ids';
  * told to the server. A ball is in here before the next one is asked for; whether the server has it too is a flag.
  */
 type StoredBundle = { sessionId: string; bundle: Bundle };
-type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1; event: ShotEvent };
+/** `sent`: 0 waits, 1 is with the server, 2 was refused and is set aside, with the reason; those count no more. */
+type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1 | 2; event: ShotEvent; why?: string };
 /** What is still to be told about a session; of each thing only the newest is kept. */
-export type StoredTelling = { id: string; sessionId: string; telling: Telling; made: number };
+export type StoredTelling = { id: string; sessionId: string; telling: Telling; made: number; /** Refused, and set aside. */ why?: string };
 /** With which personal link a session was opened here; without one it is the coach's sign-in. */
 type Key = { sessionId: string; token: string };
 type Setting = { key: string; value: string | number };
@@ -106,7 +107,7 @@ type Any = IDBPTransaction<DeviceSchema, ('events' | 'bundles' | 'settings' | 't
 /** Everything that was said about the balls of a session, in order. */
 async function eventsOf(tx: Pick<Any, 'objectStore'>, sessionId: string): Promise<ShotEvent[]> {
   const range = IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]);
-  return (await tx.objectStore('events').index('inSession').getAll(range)).map((entry) => entry.event);
+  return (await tx.objectStore('events').index('inSession').getAll(range)).flatMap(({ sent, event }) => (sent === 2 ? [] : [event]));
 }
 
 type Held = {
@@ -139,7 +140,59 @@ export async function lastSeq(sessionId: string): Promise<number> {
 /** How much of all sessions is still to be sent: events, and what else is to be told. */
 export async function countWaiting(): Promise<number> {
   const db = await store();
-  return (await db.countFromIndex('events', 'sent', 0)) + (await db.count('tellings'));
+  const tellings = (await db.getAll('tellings')).filter(isWaiting);
+  return (await db.countFromIndex('events', 'sent', 0)) + tellings.length;
+}
+
+const isWaiting = ({ why }: StoredTelling) => why === undefined;
+
+/** What the server will never take, of a session or of all: it is kept, and counts nowhere, until somebody decides. */
+export type SetAside = { id: string; sessionId: string; why: string; said: ShotEvent | Telling };
+
+export async function readAside(sessionId?: string): Promise<SetAside[]> {
+  const tx = (await store()).transaction(['events', 'tellings']);
+  const [events, tellings] = await Promise.all([tx.objectStore('events').index('sent').getAll(2), tx.objectStore('tellings').getAll()]);
+  return [
+    ...events.map(({ eventId, sessionId: of, why, event }) => ({ id: eventId, sessionId: of, why: why ?? '', said: event })),
+    ...tellings.flatMap(({ id, sessionId: of, why, telling }) => (why === undefined ? [] : [{ id, sessionId: of, why, said: telling }])),
+  ].filter((one) => sessionId === undefined || one.sessionId === sessionId);
+}
+
+/** Sets events aside that the server refuses. */
+export async function setAside(refused: ReadonlyMap<string, string>): Promise<void> {
+  const tx = (await store()).transaction('events', 'readwrite');
+  for (const [eventId, why] of refused) {
+    const entry = await tx.store.get(eventId);
+    if (entry?.sent === 0) void tx.store.put({ ...entry, sent: 2, why });
+  }
+  await tx.done;
+  changed();
+}
+
+/** Sets a telling aside that the server refuses, unless it was said anew meanwhile. */
+export async function setTellingAside(one: StoredTelling, why: string): Promise<void> {
+  const tx = (await store()).transaction('tellings', 'readwrite');
+  const held = await tx.store.get(one.id);
+  if (held && JSON.stringify(held) === JSON.stringify(one)) void tx.store.put({ ...one, why });
+  await tx.done;
+  changed();
+}
+
+/** Lets what was set aside wait to be sent again, or forgets it. */
+export async function settleAside(id: string, decision: 'again' | 'discard'): Promise<void> {
+  const tx = (await store()).transaction(['events', 'tellings'], 'readwrite');
+  for (const name of ['events', 'tellings'] as const) {
+    const of = tx.objectStore(name);
+    const held = await of.get(id);
+    if (held?.why === undefined) continue;
+    if (decision === 'discard') void of.delete(id);
+    else {
+      const { why: _why, ...entry } = held;
+      void of.put(('sent' in entry ? { ...entry, sent: 0 } : entry) as never);
+    }
+  }
+  await tx.done;
+  changed();
 }
 
 export type Saying =
@@ -208,7 +261,7 @@ export async function keepTelling(sessionId: string, telling: Telling): Promise<
 
 /** The oldest of what is to be told about a session that is not among these; undefined when all is told. */
 export async function nextTelling(without: ReadonlySet<string> = new Set()): Promise<StoredTelling | undefined> {
-  const waiting = (await (await store()).getAll('tellings')).filter((telling) => !without.has(telling.sessionId));
+  const waiting = (await (await store()).getAll('tellings')).filter((one) => isWaiting(one) && !without.has(one.sessionId));
   return waiting.sort((a, b) => a.made - b.made)[0];
 }
 
@@ -251,10 +304,10 @@ export async function forgetHome(token: string): Promise<void> {
   changed();
 }
 
-/** Forgets what the server has anyway; balls that are not sent stay, with the sessions they belong to. */
+/** Forgets what the server has anyway; balls that are not sent or were refused stay, with the sessions they belong to. */
 export async function forgetSent(): Promise<void> {
   const tx = (await store()).transaction(STORES, 'readwrite');
-  const waiting = await tx.objectStore('events').index('sent').getAll(0);
+  const waiting = (await tx.objectStore('events').getAll()).filter(({ sent }) => sent !== 1);
   const telling = await tx.objectStore('tellings').getAll();
   const kept = new Set([...waiting, ...telling].map((entry) => entry.sessionId));
   for (const name of ['bundles', 'events', 'keys'] as const)

@@ -1,9 +1,11 @@
 import type { Telling } from '@/core/game/telling';
 import { postEvents, putTelling, type Outcome } from './server';
-import { keepTelling, markSent, markTold, nextBatch, nextTelling } from './store';
+import { keepTelling, markSent, markTold, nextBatch, nextTelling, setAside, setTellingAside } from './store';
 
 /** Why balls wait, where they do. */
 export type SyncState = 'idle' | 'sending' | Exclude<Outcome, 'stored'>;
+/** Of the sessions that could not be sent, the trouble that is said; first what somebody can do something about. */
+const SAID_FIRST = ['signed-out', 'refused', 'failing'] as const;
 
 const BATCH = 100;
 const RETRY_FIRST_MS = 2_000;
@@ -32,8 +34,8 @@ function become(next: SyncState) {
 
 /**
  * Sends what waits, in batches, until nothing does. Called after every ball and whenever the network may be back; where
- * it fails it tries again by itself, after 2 s, then ever more slowly up to a minute. Sending twice stores once. A
- * session that is refused or whose key holds no longer keeps none of the others waiting.
+ * it fails it tries again by itself, after 2 s, then ever more slowly up to a minute. Sending twice stores once. What is refused for
+ * good is set aside; a session that fails, or whose key holds no longer, keeps none of the others waiting.
  * @returns when everything that waited at the call is sent, or could not be
  */
 export function sendWaiting(): Promise<void> {
@@ -52,10 +54,11 @@ async function send(): Promise<void> {
       retryLater();
       return;
     }
-    const worst = [...failed.values()].find((one) => one === 'signed-out') ?? [...failed.values()][0];
+    const troubles = new Set(failed.values());
+    const worst = SAID_FIRST.find((one) => troubles.has(one));
     if (worst && !again) {
       become(worst);
-      if (worst === 'signed-out') retryLater();
+      if (troubles.has('signed-out') || troubles.has('failing')) retryLater();
       return;
     }
   }
@@ -66,11 +69,12 @@ async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' 
   const batchLeft = () => nextBatch(BATCH, new Set(failed.keys()));
   for (let batch = await batchLeft(); batch; batch = await batchLeft()) {
     become('sending');
-    const outcome = await postEvents(batch.sessionId, batch.events);
+    const { outcome, refused } = await postEvents(batch.sessionId, batch.events);
     if (outcome === 'unreachable') return outcome;
     if (outcome !== 'stored') failed.set(batch.sessionId, outcome);
     else {
-      await markSent(batch.events.map((event) => event.eventId));
+      if (refused.size > 0) await setAside(refused);
+      await markSent(batch.events.flatMap(({ eventId }) => (refused.has(eventId) ? [] : [eventId])));
       retryMs = RETRY_FIRST_MS;
     }
   }
@@ -80,9 +84,10 @@ async function sendTellings(failed: Map<string, SyncState>): Promise<'unreachabl
   const tellingLeft = () => nextTelling(new Set(failed.keys()));
   for (let one = await tellingLeft(); one; one = await tellingLeft()) {
     become('sending');
-    const outcome = await putTelling(one.sessionId, one.telling);
+    const { outcome, why } = await putTelling(one.sessionId, one.telling);
     if (outcome === 'unreachable') return outcome;
     if (outcome === 'stored') await markTold(one);
+    else if (outcome === 'refused') await setTellingAside(one, why);
     else failed.set(one.sessionId, outcome);
   }
 }

@@ -5,7 +5,7 @@ import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { followSession } from './live';
 import { getBundle } from './server';
-import { countWaiting, keepBundle, lastSeq, readSession, type Offer } from './store';
+import { countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
 import { sendWaiting, subscribeSync, syncState } from './sync';
 import { useStored } from './use-stored';
 
@@ -66,9 +66,18 @@ async function fetchBundle(sessionId: string): Promise<Fetched> {
   return 'kept';
 }
 
-/** How much waits to be sent from this device, and why. */
-export function useWaiting(): { waiting: number; why: ReturnType<typeof syncState> } {
+/** What was refused of a session and is set aside on this device. */
+export function useAside(sessionId: string): SetAside[] {
+  const aside = useStored(useCallback(async () => readAside(sessionId), [sessionId]));
+  return aside ?? [];
+}
+
+const readAll = () => readAside();
+
+/** How much waits to be sent from this device, and why; and how much was refused and is set aside. */
+export function useWaiting(): { waiting: number; aside: number; why: ReturnType<typeof syncState> } {
   const waiting = useStored(countWaiting) ?? 0;
+  const aside = useStored(readAll)?.length ?? 0;
   const why = useSyncExternalStore(subscribeSync, syncState, () => 'idle' as const);
-  return { waiting, why };
+  return { waiting, aside, why };
 }

@@ -5,6 +5,8 @@ import type { Rotation } from '@/core/game/whose';
 import { mayTell } from '@/core/game/telling';
 import { Chips } from '../chips';
 import { tell } from '../device/sync';
+import { useAside } from '../device/use-session';
+import { AsidePanel } from './aside-panel';
 import { BallsPanel, toSettle } from './balls-panel';
 import { DayPanel } from './day-panel';
 import styles from './session-menu.module.scss';
@@ -18,6 +20,7 @@ const PANELS = {
   stations: StationsPanel,
   day: DayPanel,
   reader: ReaderPanel,
+  aside: AsidePanel,
 } as const;
 type PanelName = keyof typeof PANELS;
 
@@ -28,6 +31,7 @@ export function SessionMenu(props: MenuProps) {
   const { bundle, table, rotation, onRotation, onClose } = props;
   const [shown, setShown] = useState<PanelName | null>(null);
   const doubled = toSettle(table).length;
+  const aside = useAside(bundle.sessionId).length;
   if (shown) {
     const Panel = PANELS[shown];
     return (
@@ -48,6 +52,7 @@ export function SessionMenu(props: MenuProps) {
           title="Balls so far"
           text={doubled > 0 ? `${doubled} recorded twice: settle them` : 'correct, measure, remove'}
         />
+        {aside > 0 && <Entry onClick={() => setShown('aside')} title="Not saved" text={`${aside} refused by the server: settle`} />}
         {mayAll && <Entry onClick={() => setShown('stations')} title="Stations" text="how far they really are" />}
         {mayAll && <Entry onClick={() => setShown('day')} title="The day" text="speed, firmness, wind, wet" />}
         {bundle.only === null && (
