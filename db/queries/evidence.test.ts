@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { turnsOf } from '@/core/game/turn';
 import type { Result } from '@/core/game/scoring/scheme';
 import { PACE_M } from '@/core/golf/sticks';
@@ -7,7 +7,7 @@ import { gather, talliesOf } from '@/core/skill/evidence';
 import { addTo, type Group } from '@/core/skill/groups';
 import type { ShotRecord } from '@/core/shot/shot';
 import { game, holed, idOf, left, recordTurn, station, yd } from '@/core/testing/make';
-import { shot } from '../schema';
+import { session, shot } from '../schema';
 import { academies, own } from '../testing/academy';
 import {
   executedShots,
@@ -24,7 +24,7 @@ import {
 import { savePace, savePlayer, saveDreads, saveRoundMix, getPlayer } from './players';
 import { scoresOf, startSession } from './sessions';
 import { saveGame } from './games';
-import { shotsOfPlayer, takeIn } from './shots';
+import { sessionLog, shotsOfPlayer, takeIn } from './shots';
 import { newPlayer } from '@/core/people/player';
 
 const { db, pool, academy } = academies('evidence', 7000);
@@ -49,6 +49,10 @@ async function recorded(n: number, seed: number) {
   const sessionId = idOf(at.n * 100_000 + 5);
   await saveGame(db, at.actor, gameId, spec);
   await startSession(db, at.actor, sessionId, gameId, [{ playerId: at.playerId, allowance: 0 }]);
+  await db
+    .update(session)
+    .set({ startedAt: new Date(NOW.getTime() - 91 * 86_400_000) })
+    .where(eq(session.sessionId, sessionId));
   const turns = turnsOf(spec);
   const events = Array.from({ length: n }, (_, i) => {
     const turn = turns[i % turns.length]!;
@@ -127,6 +131,52 @@ test('a landing zone is as large as it was for its player: in their own paces, a
   // A pace is drawn as a yard: three metres are 3.28 of them.
   const paces = (metres: number) => expect.closeTo((metres / PACE_M) * 0.8, 3);
   expect(sizes).toEqual([paces(3), paces(3), paces(6)]);
+});
+
+test('a phone’s clock may be years off: boards count its balls as played between opening and arrival, and what it said is kept', async () => {
+  const at = await recorded(8, 21);
+  const spec = game({ stations: [station('a', { balls: 9 })] });
+  const said = ['9999-12-30T00:00:00Z', '2027-12-01T00:00:00Z', '1970-01-01T00:00:00Z'];
+  const events = said.map((playedAt, i) => {
+    const event = own(at, recordTurn(turnsOf(spec)[i]!, left(4), 50 + i), at.sessionId);
+    return event.kind === 'record' ? { ...event, payload: { ...event.payload, playedAt } } : event;
+  });
+  const before = Date.now();
+  expect(await takeIn(db, at.actor, at.sessionId, events)).toMatchObject({ stored: 3, refused: [] });
+  const rows = await db
+    .select()
+    .from(shot)
+    .where(
+      and(
+        eq(shot.sessionId, at.sessionId),
+        inArray(
+          shot.shotId,
+          events.map(({ shotId }) => shotId),
+        ),
+      ),
+    );
+  const when = new Map(rows.map((row) => [row.shotId, row.playedAt.getTime()]));
+  const [far, ahead, ago] = events.map(({ shotId }) => when.get(shotId)!);
+  for (const time of [far!, ahead!]) {
+    expect(time).toBeGreaterThanOrEqual(before - 5000);
+    expect(time).toBeLessThanOrEqual(Date.now() + 5000);
+  }
+  expect(ago).toBe(NOW.getTime() - 91 * 86_400_000);
+  const log = await sessionLog(db, at.actor, at.sessionId);
+  expect(log.flatMap(({ event }) => (event.kind === 'record' ? [event.payload.playedAt] : []))).toEqual(expect.arrayContaining(said));
+  const tallies = await tallyBalls(db, at.actor, at.playerId, { asOf: new Date() }, 60);
+  expect(gather(tallies).balls).toBeGreaterThanOrEqual(3);
+});
+
+test('no weight under- or overflows, whatever date is stored', async () => {
+  const at = await recorded(4, 3);
+  for (const playedAt of [new Date('0001-01-02T00:00:00Z'), new Date('9999-12-30T00:00:00Z')]) {
+    await db.update(shot).set({ playedAt, counts: 'ordinary' }).where(eq(shot.sessionId, at.sessionId));
+    for (const asOf of [NOW, new Date('9999-12-31T00:00:00Z')]) {
+      const weights = (await tallyBalls(db, at.actor, at.playerId, { asOf }, 7)).map(({ weight }) => weight);
+      for (const weight of weights) expect(weight >= 0 && weight <= 160).toBe(true);
+    }
+  }
 });
 
 test('five thousand balls of one cell are a few rows', async () => {

@@ -45,6 +45,9 @@ function filtered(actor: Actor, playerId: string, filter: BallFilter): SQL | und
   );
 }
 
+/** A weight of 2 to this power is none that counts, and still a number. */
+const LEAST_POWER = -900;
+
 const edges = (bands: typeof PUTT_BANDS) =>
   sql.raw(`array[${bands.flatMap(({ max, unit }) => (max === null ? [] : [toMetres(max, unit)])).join(',')}]::float8[]`);
 
@@ -118,7 +121,9 @@ export async function tallyBalls(
       leftM: min(shot.leftM).mapWith(shot.leftM),
       balls: count(),
       weight:
-        halfLifeDays === null ? sql<number>`count(*)::float8` : sql<number>`sum(power(2::float8, -${ageDays} / ${halfLifeDays}::float8))`,
+        halfLifeDays === null
+          ? sql<number>`count(*)::float8`
+          : sql<number>`sum(power(2::float8, greatest(${LEAST_POWER}::float8, -${ageDays} / ${halfLifeDays}::float8)))`,
       lastAt: max(shot.playedAt).mapWith(shot.playedAt),
     })
     .from(shot)

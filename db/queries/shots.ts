@@ -2,6 +2,7 @@ import type { Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
 import { projectShots } from '@/core/shot/project';
+import { possibleMoment } from '@/core/shot/when';
 import { withSession, type SessionFacts } from '@/core/shot/conditions';
 import { shotEventSchema, type Shot, type ShotEvent, type Taken, type TakenIn } from '@/core/shot/shot';
 import { group } from 'd3-array';
@@ -31,15 +32,18 @@ export function asShot(row: typeof shot.$inferSelect): Shot {
 }
 
 /** The rows that a log of events amounts to: the one way in which `shot` comes about, at every post and in a rebuild. */
-function projection(academyId: string, events: readonly EventRow[], facts: ReadonlyMap<string, SessionFacts>): ShotInsert[] {
-  const recordedAs = new Map<string, number>();
-  for (const row of events) if (row.kind === 'record' && !recordedAs.has(row.shotId)) recordedAs.set(row.shotId, row.serverSeq);
-  return projectShots(events.map(asEvent)).map((one) => ({
-    ...withSession(one, facts.get(one.sessionId)!),
-    academyId,
-    playedAt: new Date(one.playedAt),
-    serverSeq: recordedAs.get(one.shotId)!,
-  }));
+function projection(academyId: string, events: readonly EventRow[], facts: ReadonlyMap<string, Facts>): ShotInsert[] {
+  const records = new Map<string, EventRow>();
+  for (const row of events) if (row.kind === 'record' && !records.has(row.shotId)) records.set(row.shotId, row);
+  return projectShots(events.map(asEvent)).map((one) => {
+    const [of, { receivedAt, serverSeq }] = [facts.get(one.sessionId)!, records.get(one.shotId)!];
+    return {
+      ...withSession(one, of),
+      academyId,
+      playedAt: possibleMoment(one.playedAt, { openedAt: of.startedAt, receivedAt }),
+      serverSeq,
+    };
+  });
 }
 
 const ROWS_AT_ONCE = 500;
@@ -48,13 +52,15 @@ async function insertInParts<T>(rows: readonly T[], insert: (part: T[]) => Promi
   for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) await insert(rows.slice(i, i + ROWS_AT_ONCE));
 }
 
-/** What sessions say about all their balls. */
-export async function factsOfSessions(db: Db, actor: Actor, sessionIds: readonly string[]): Promise<Map<string, SessionFacts>> {
+type Facts = SessionFacts & { startedAt: Date };
+
+/** What sessions say about all their balls, and when they were opened. */
+export async function factsOfSessions(db: Db, actor: Actor, sessionIds: readonly string[]): Promise<Map<string, Facts>> {
   if (sessionIds.length === 0) return new Map();
   const { academyId } = actor;
   const of = inArray(session.sessionId, [...sessionIds]);
   const rows = await db
-    .select({ sessionId: session.sessionId, conditions: session.conditions })
+    .select({ sessionId: session.sessionId, conditions: session.conditions, startedAt: session.startedAt })
     .from(session)
     .where(and(eq(session.academyId, academyId), of));
   const corrected = await db
@@ -63,9 +69,10 @@ export async function factsOfSessions(db: Db, actor: Actor, sessionIds: readonly
     .where(and(eq(sessionStation.academyId, academyId), inArray(sessionStation.sessionId, [...sessionIds])));
   const stations = group(corrected, (row) => row.sessionId);
   return new Map(
-    rows.map(({ sessionId, conditions }) => [
+    rows.map(({ sessionId, conditions, startedAt }) => [
       sessionId,
       {
+        startedAt,
         conditions,
         stations: (stations.get(sessionId) ?? []).map(({ stationKey, distanceM, source }) => ({ key: stationKey, distanceM, source })),
       },
