@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { possibleMoment } from './when';
+import { game, left, record } from '../testing/make';
+import { projectShots } from './project';
+import { possibleMoment, wrongClock } from './when';
 
 const openedAt = new Date('2026-05-01T18:00:00Z');
 const receivedAt = new Date('2026-05-01T19:30:00Z');
@@ -22,4 +24,18 @@ test('whatever is said, it lies between opening and arrival; where these are the
       expect(when).toBeGreaterThanOrEqual(Math.min(opened.getTime(), received.getTime()));
     }),
   );
+});
+
+test('a wrong clock is noticed by balls that count at another time than was said', () => {
+  const events = [0, 1, 2].map((turn) => record(game(), turn, left(4)));
+  const shots = projectShots(events);
+  expect(wrongClock(events, shots)).toBeNull();
+  const moved = (minutes: number, i: number) =>
+    shots.map((shot, at) =>
+      at === i ? { ...shot, playedAt: new Date(Date.parse(shot.playedAt) + minutes * 60_000).toISOString() } : shot,
+    );
+  expect(wrongClock(events, moved(9, 0))).toBeNull();
+  expect(wrongClock(events, moved(-125, 1))).toEqual({ balls: 1, offMs: 125 * 60_000 });
+  // A ball that was removed says nothing.
+  expect(wrongClock(events, moved(90, 2).slice(0, 2))).toBeNull();
 });

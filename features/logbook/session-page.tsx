@@ -1,8 +1,11 @@
+import { formatDistanceStrict } from 'date-fns';
 import Link from 'next/link';
 import { onTheDay } from '@/core/game/on-the-day';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/game/play';
 import { sayConditions } from '@/core/shot/conditions';
+import { wrongClock } from '@/core/shot/when';
+import { counted } from '@/core/units/format';
 import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '../form/when';
 import { Changes } from './changes';
@@ -29,6 +32,10 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
   });
   const doubled = table.standings.reduce((sum, standing) => sum + standing.doubled.length, 0);
+  const clock = wrongClock(
+    log.map(({ event }) => event),
+    shots,
+  );
   const seated = players.map((player, i) => ({
     ...player,
     entrant: entrants[i]!,
@@ -65,6 +72,12 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
       {doubled > 0 && (
         <p role="status" className="fw-semibold">
           {doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice: “Correct balls” lets you say which one it is.
+        </p>
+      )}
+      {clock && (
+        <p role="status" className="fw-semibold">
+          A phone’s clock was wrong by {formatDistanceStrict(0, clock.offMs)}. {counted(clock.balls, 'ball')}{' '}
+          {clock.balls === 1 ? 'counts' : 'count'} as played within this session instead. Set the phone’s time.
         </p>
       )}
       <Changes log={log} players={players} timeZone={timeZone} />
