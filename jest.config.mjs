@@ -3,7 +3,23 @@ import nextJest from 'next/jest.js';
 const createJestConfig = nextJest({ dir: './' });
 
 /** Packages that ship as modules only and have to be transformed. */
-const MODULES = ['@tanstack', 'better-auth', '@better-auth', 'd3-array', 'd3-polygon', 'internmap', 'pure-rand'].join('|');
+const MODULES = [
+  '@tanstack',
+  'better-auth',
+  '@better-auth',
+  '@better-fetch',
+  'better-call',
+  '@noble',
+  'jose',
+  'nanostores',
+  'rou3',
+  'defu',
+  'kysely',
+  'd3-array',
+  'd3-polygon',
+  'internmap',
+  'pure-rand',
+].join('|');
 
 async function project(name, testEnvironment, testMatch, more = {}) {
   const config = await createJestConfig({

@@ -49,7 +49,8 @@ export const day = z.iso.date().refine((value) => value >= '1900' && value < '22
 /** A time zone that this machine knows, such as Europe/Dublin. */
 export const timeZone = filledLine(60, 'Choose a time zone.').refine(isTimeZone, 'This is no time zone: choose one.');
 
-function isTimeZone(name: string): boolean {
+/** Whether this machine knows a time zone. */
+export function isTimeZone(name: string): boolean {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
   } catch {

@@ -42,10 +42,11 @@ test('a ball that can’t be stored is set aside with its reason: the others are
 });
 
 test('what a database can’t hold is a 4xx with a sentence, whatever is sent', async ({ page }) => {
+  await page.goto('/a/lantern-hollow');
   const [row] = await ask<{ event: object; session_id: string }>(
     `select jsonb_build_object('eventId', gen_random_uuid(), 'shotId', gen_random_uuid(), 'sessionId', session_id, 'kind', 'record',
        'payload', payload, 'deviceId', device_id, 'deviceSeq', 1, 'deviceAt', '2026-05-01T10:00:00Z') as event, session_id
-     from shot_event join academy using (academy_id) where kind = 'record' and slug = 'lantern-hollow' limit 1`,
+     from shot_event e join auth_organization o on o.id = e.academy_id where kind = 'record' and o.slug = 'lantern-hollow' limit 1`,
   );
   const { event, session_id: sessionId } = row!;
   const payload = (event as { payload: object }).payload;
@@ -66,6 +67,13 @@ test('what a database can’t hold is a 4xx with a sentence, whatever is sent', 
       { stored: 0, known: 0, refused: [expect.objectContaining({ why: expect.stringMatching(/\S/) })] },
     ]);
   }
+  const signUp = (name: string) =>
+    page.request.post('/api/auth/sign-up/email', {
+      headers: { origin: new URL(page.url()).origin },
+      data: { name, email: `odd-${Date.now()}@club.example`, password: 'long enough 123' },
+    });
+  for (const name of ['x'.repeat(5000), `a${String.fromCharCode(0)}`, ' ']) expect((await signUp(name)).status()).toBe(400);
+  expect((await page.goto('/a/lantern-hollow/players/squad?club=%00&to=9999-12-31'))!.status()).toBe(200);
   for (const data of [
     { sessionId, events: [] },
     { sessionId: 'x', events: bad },

@@ -1,6 +1,6 @@
 import { rankingOf } from '@/core/board/choices';
 import { chanceLess, familyOf, together } from '@/core/board/kinds';
-import { dayWeight } from '@/core/board/over-time';
+import { dayWeight, LEAST } from '@/core/board/over-time';
 import type { Random } from '@/core/math/random';
 import type { Shot } from '@/core/shot/shot';
 import { fit } from '@/core/skill/fit';
@@ -153,7 +153,8 @@ function changes(generator: Generator, cases: number, seed: number): void {
     const change = 0.15 * random.normal();
     const [before, since] = [half(0), half(change)];
     const chance = chanceLess(since, before);
-    said.add(Math.max(chance, 1 - chance), chance >= 0.5 ? change < 0 : change > 0);
+    const sure = Math.max(chance, 1 - chance);
+    if (Math.round(100 * sure) >= LEAST) said.add(sure, chance >= 0.5 ? change < 0 : change > 0);
   }
   said.print(`a family of skills got better or worse, ${cases} players`);
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { slugOf, type AcademyForm } from '@/core/people/account';
 import { newPlayer } from '@/core/people/player';
+import { isTimeZone } from '@/core/stored';
 import { auth } from './auth';
 import { dataOf } from './data';
 
@@ -14,17 +15,9 @@ export async function foundAcademy(user: { id: string; name: string }, form: Aca
   const slug = await freeSlug(name);
   const { id } = await auth().api.createOrganization({ body: { name, slug, userId: user.id } });
   const data = dataOf({ kind: 'coach', academyId: id, userId: user.id });
-  await data.saveAcademy({ units: form.units, timeZone: knownZone(form.timeZone) ? form.timeZone : 'UTC' });
+  await data.saveAcademy({ units: form.units, timeZone: isTimeZone(form.timeZone) ? form.timeZone : 'UTC' });
   if (form.who === 'alone') await data.savePlayer(randomUUID(), newPlayer(user.name, form.units));
   return `/a/${slug}`;
-}
-
-function knownZone(timeZone: string): boolean {
-  try {
-    return Boolean(new Intl.DateTimeFormat('en', { timeZone }));
-  } catch {
-    return false;
-  }
 }
 
 /** The name's own address, or the same with a few letters behind it where that is taken. */

@@ -1,8 +1,10 @@
 import 'server-only';
 import { betterAuth } from 'better-auth';
+import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { organization } from 'better-auth/plugins';
+import { signUpSchema } from '@/core/people/account';
 import * as tables from '@/db/schema/auth';
 import { database } from './db';
 import { env } from './env';
@@ -30,8 +32,16 @@ function makeAuth() {
     }),
     emailAndPassword: { enabled: true, minPasswordLength: 8, maxPasswordLength: 128 },
     session: { expiresIn: 60 * 60 * 24 * 30 },
+    databaseHooks: { user: { create: { before: async (user) => ({ data: { ...user, name: ownName(user.name) } }) } } },
     plugins: [organization(), nextCookies()],
   });
+}
+
+/** The form's own rule holds for whoever asks without the form. */
+function ownName(name: string): string {
+  const read = signUpSchema.shape.name.safeParse(name);
+  if (!read.success) throw new APIError('BAD_REQUEST', { message: read.error.issues[0]!.message });
+  return read.data;
 }
 
 let made: ReturnType<typeof makeAuth> | undefined;

@@ -2,6 +2,8 @@ import { studentCdf } from '../math/student';
 
 /** So sure it must be before a change is called one: a page shows a dozen of them, and one in twenty would come by chance. */
 const REAL = 97;
+/** Less than this is not said, in percent. */
+export const LEAST = 65;
 
 /**
  * Balls of one day are alike: how much of what differs between balls is the day's. A judgement: a day's form of .1 in the
@@ -18,7 +20,7 @@ export function dayWeight(balls: number, sessions: number): number {
 export function sayChange(chanceBetter: number): string {
   const percent = Math.round(100 * Math.max(chanceBetter, 1 - chanceBetter));
   const way = chanceBetter >= 0.5 ? 'better' : 'worse';
-  if (percent < 65) return 'no change that could be told from chance';
+  if (percent < LEAST) return 'no change that could be told from chance';
   const sure = `${way}: ${Math.min(99, percent)}% sure`;
   return percent < REAL ? `${sure}, not yet a change to count on` : `${sure}, a real change`;
 }

@@ -19,7 +19,8 @@ export const academySchema = z
     who: z.enum(['squad', 'alone']),
     name: line(80),
     units: z.enum(UNIT_SYSTEMS),
-    timeZone,
+    /** As the browser has it; one that is not known here is taken as UTC. */
+    timeZone: line(60),
   })
   .superRefine(({ who, name }, ctx) => {
     if (who === 'squad' && name === '') ctx.addIssue({ code: 'custom', path: ['name'], message: 'Give the academy a name.' });

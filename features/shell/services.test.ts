@@ -1,0 +1,48 @@
+import { auth } from '@/server/auth';
+import { answerAuth } from './services';
+
+jest.mock('better-auth/next-js', () => ({ nextCookies: () => ({ id: 'next-cookies' }) }));
+
+const OPEN = ['POST /sign-in/email', 'POST /sign-up/email', 'POST /sign-out'];
+
+beforeAll(() => {
+  process.env.DATABASE_URL ??= 'postgres://nobody@127.0.0.1:1/none';
+  process.env.AUTH_SECRET ??= 'x'.repeat(32);
+  process.env.PUBLIC_URL ??= 'http://127.0.0.1:3000';
+});
+
+/** Every address that the library would answer. */
+function addresses(): string[] {
+  return Object.values(auth().api as Record<string, { path?: string; options?: { method?: string | string[] } }>).flatMap(
+    ({ path, options }) => (path && options?.method ? [options.method].flat().map((method) => `${method} ${path}`) : []),
+  );
+}
+const ask = (method: string, path: string) =>
+  answerAuth(new Request(`http://127.0.0.1:3000/api/auth${path}`, { method, ...(method === 'POST' ? { body: '{}' } : {}) }));
+
+test('of all that the sign-in library can do, three addresses are open and the others are not there', async () => {
+  const all = addresses();
+  // Deleting an academy is among them: the list is the real one.
+  expect(all).toContain('POST /organization/delete');
+  expect(all.length).toBeGreaterThan(30);
+  const handled = jest.spyOn(auth(), 'handler').mockImplementation(async () => new Response('handled'));
+  const open: string[] = [];
+  for (const one of all) {
+    const [method, path] = one.split(' ') as [string, string];
+    const response = await ask(method, path.replaceAll(/:\w+/g, 'x'));
+    if (response.status !== 404) open.push(one);
+  }
+  expect(open.sort()).toEqual([...OPEN].sort());
+  expect(handled).toHaveBeenCalledTimes(OPEN.length);
+  for (const [method, path] of [
+    ['GET', '/sign-out'],
+    ['POST', '/sign-out/'],
+    ['POST', '//sign-out'],
+    ['POST', '/sign-in/../organization/delete'],
+    ['POST', '/organization%2Fdelete'],
+    ['POST', '/sign-in/email/x'],
+    ['GET', '/get-session'],
+  ] as const)
+    expect([path, (await ask(method, path)).status]).toEqual([path, 404]);
+  handled.mockRestore();
+});
