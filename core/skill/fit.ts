@@ -62,9 +62,15 @@ function orderOf(groups: readonly Group[], prior: Prior, from?: Fit): Order {
   const cells = Int32Array.from([...played, ...all.filter((cell) => !some.has(cell))]);
   const used = played.length;
   if (from?.prior === prior && from.order.used === used && from.order.cells.every((cell, at) => cell === cells[at])) return from.order;
-  const covariance = new Float64Array(k * k);
-  for (let i = 0; i < k; i++) for (let j = 0; j < k; j++) covariance[i * k + j] = prior.covariance[cells[i]! * k + cells[j]!]!;
-  return { cells, used, factor: cholesky(covariance, k) };
+  return { cells, used, factor: cholesky(inOrder(prior.covariance, cells), k) };
+}
+
+/** A square matrix with its rows and columns in another order. */
+function inOrder(matrix: Float64Array, order: Int32Array): Float64Array {
+  const k = order.length;
+  const ordered = new Float64Array(k * k);
+  for (let i = 0; i < k; i++) for (let j = 0; j < k; j++) ordered[i * k + j] = matrix[order[i]! * k + order[j]!]!;
+  return ordered;
 }
 
 /** Where an earlier fit stood, in the order of the present one. */
