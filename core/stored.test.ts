@@ -13,7 +13,7 @@ test.each([
 ])('%s is refused in every text, with a sentence', (_, bad) => {
   for (const schema of [line(40), filledLine(40), lines(40), key]) {
     const read = schema.safeParse(`a${bad}b`);
-    expect(read.error?.issues[0]?.message).toBe('A character in this can’t be kept: type it again.');
+    expect(read.error?.issues[0]?.message).toBe('This has a character that can’t be saved. Type it again.');
   }
 });
 

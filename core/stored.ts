@@ -8,7 +8,7 @@ import { z } from 'zod';
 /** No control character, no half of a pair: neither can be stored, and neither can be seen. */
 const PLAIN = /^[^\p{Cc}\p{Cs}]*$/u;
 const PLAIN_LINES = /^(?:[^\p{Cc}\p{Cs}]|[\n\t])*$/u;
-const NOT_PLAIN = 'A character in this can’t be kept: type it again.';
+const NOT_PLAIN = 'This has a character that can’t be saved. Type it again.';
 
 const text = (plain: RegExp, most: number) =>
   z
@@ -41,13 +41,13 @@ const [FIRST, LAST] = [Date.parse('0001-01-02T00:00:00Z'), Date.parse('9999-12-3
 /** A moment such as 2026-05-01T18:00:00Z. */
 export const moment = z.iso
   .datetime({ offset: true })
-  .refine((value) => Date.parse(value) >= FIRST && Date.parse(value) <= LAST, 'This is no moment that can be kept.');
+  .refine((value) => Date.parse(value) >= FIRST && Date.parse(value) <= LAST, 'That date can’t be right.');
 
 /** A day such as 2026-05-01, of the years in which somebody may have played, or may plan to. */
-export const day = z.iso.date().refine((value) => value >= '1900' && value < '2200', 'This is no day of this or the last century.');
+export const day = z.iso.date().refine((value) => value >= '1900' && value < '2200', 'Check the year.');
 
 /** A time zone that this machine knows, such as Europe/Dublin. */
-export const timeZone = filledLine(60, 'Choose a time zone.').refine(isTimeZone, 'This is no time zone: choose one.');
+export const timeZone = filledLine(60, 'Choose a time zone.').refine(isTimeZone, 'Choose a time zone from the list.');
 
 /** Whether this machine knows a time zone. */
 export function isTimeZone(name: string): boolean {
@@ -56,4 +56,10 @@ export function isTimeZone(name: string): boolean {
   } catch {
     return false;
   }
+}
+
+/** The first thing that is wrong, with its place: "note: At most 500 characters." */
+export function sayIssue(error: z.ZodError): string {
+  const { path, message } = error.issues[0]!;
+  return `${path.filter((step) => step !== 'payload').join('.') || 'what was sent'}: ${message}`;
 }

@@ -30,7 +30,7 @@ test('a ball that can’t be stored is set aside with its reason: the others are
   await page.getByRole('button', { name: /^Not saved/ }).click();
   const aside = page.getByRole('region', { name: 'Not saved' });
   await expect(aside).toContainText('Kofi, ball 2: 6 ft to 12 ft');
-  await expect(aside).toContainText('A character in this can’t be kept');
+  await expect(aside).toContainText('This has a character that can’t be saved');
   // Sent again as it is, it is refused again.
   await aside.getByRole('button', { name: 'Send again' }).click();
   await expect(aside).toBeVisible();

@@ -82,7 +82,7 @@ function sayNext(diagnosis: Diagnosis, weakest: Weakest | null, per: Per): strin
     const most = weakest.unknown.toSorted((x, y) => findings[y]!.uses - findings[x]!.uses).slice(0, 2);
     return `A dozen balls each of ${listed(most.map((i) => sayCell(findings[i]!)))} would begin to tell whether they cost as much.`;
   }
-  return weakest ? `The weakest stands apart: the next balls are best spent on it.` : `More balls where few were played would tell more.`;
+  return weakest ? `The weakest shot is clear: practise it next.` : `Hit more from the spots with few balls.`;
 }
 
 /** 23 is "25", 140 is "140", 7 is "7": no more digits than are known. */

@@ -47,8 +47,8 @@ test('a batch is read event by event: what can’t be stored keeps nothing else 
   const read = readEvents([bad, first, late, huge, { ...first, extra: 1 }, { ...first, eventId: 'x' }, null]);
   expect(read.events).toEqual([first]);
   expect(read.refused).toEqual([
-    { eventId: idOf(7), why: 'note: A character in this can’t be kept: type it again.' },
-    { eventId: idOf(8), why: 'deviceAt: This is no moment that can be kept.' },
+    { eventId: idOf(7), why: 'note: This has a character that can’t be saved. Type it again.' },
+    { eventId: idOf(8), why: 'deviceAt: That date can’t be right.' },
     { eventId: idOf(9), why: expect.stringMatching(/^deviceSeq: /) },
     { eventId: first.eventId, why: expect.stringMatching(/extra/) },
     { eventId: null, why: expect.stringMatching(/^eventId: /) },

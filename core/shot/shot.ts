@@ -13,7 +13,7 @@ import {
   SWING_WIDTHS,
   TRAJECTORIES,
 } from '../golf/words';
-import { filledLine, key, line, lines, moment, whole } from '../stored';
+import { filledLine, key, line, lines, moment, sayIssue, whole } from '../stored';
 
 const metres = z.number().min(0).max(500);
 
@@ -146,10 +146,4 @@ export function readEvents(events: readonly unknown[]): { events: ShotEvent[]; r
 function idOf(event: unknown): string | null {
   const id = z.object({ eventId: z.uuid() }).safeParse(event);
   return id.success ? id.data.eventId : null;
-}
-
-/** The first thing that is wrong, with its place: "note: At most 500 characters." */
-export function sayIssue(error: z.ZodError): string {
-  const { path, message } = error.issues[0]!;
-  return `${path.filter((step) => step !== 'payload').join('.') || 'what was sent'}: ${message}`;
 }

@@ -76,8 +76,8 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
       )}
       {clock && (
         <p role="status" className="fw-semibold">
-          A phone’s clock was wrong by {formatDistanceStrict(0, clock.offMs)}. {counted(clock.balls, 'ball')}{' '}
-          {clock.balls === 1 ? 'counts' : 'count'} as played within this session instead. Set the phone’s time.
+          A phone’s clock was off by {formatDistanceStrict(0, clock.offMs)}: {counted(clock.balls, 'ball')}{' '}
+          {clock.balls === 1 ? 'is' : 'are'} dated within this session instead. Check the time on that phone.
         </p>
       )}
       <Changes log={log} players={players} timeZone={timeZone} />

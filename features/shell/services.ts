@@ -11,7 +11,7 @@ const OPEN = ['sign-in/email', 'sign-up/email', 'sign-out'].map((path) => `POST 
 /** The sign-in service, as a route calls it. */
 export async function answerAuth(request: Request): Promise<Response> {
   const asked = `${request.method} ${new URL(request.url).pathname}`;
-  return OPEN.includes(asked) ? auth().handler(request) : Response.json({ error: 'There is no such address.' }, { status: 404 });
+  return OPEN.includes(asked) ? auth().handler(request) : Response.json({ error: 'Not found.' }, { status: 404 });
 }
 
 /** Whether the program and its database answer. */

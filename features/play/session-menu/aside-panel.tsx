@@ -23,7 +23,7 @@ export function AsidePanel({ bundle, shots, onClose }: MenuProps) {
       <div className={styles.list}>
         {aside.length === 0 && <p>Everything is saved.</p>}
         {aside.length > 0 && (
-          <p>The server can’t take these, and they don’t count. Play a ball again, send it again once the cause is gone, or discard it.</p>
+          <p>These weren’t saved and don’t count. Play the ball again, fix the cause and send it again, or discard it.</p>
         )}
         {aside.map((one) => (
           <section key={one.id} className={styles.twice} aria-label="Not saved">
@@ -51,9 +51,9 @@ export function AsidePanel({ bundle, shots, onClose }: MenuProps) {
 function sayAside({ said }: SetAside, { players }: MenuProps['bundle'], shots: readonly Shot[]): string {
   const player = (id: string) => players.find(({ playerId }) => playerId === id);
   if ('say' in said) {
-    if (said.say === 'note') return `A note${said.whose === 'coach' ? ' of the coach' : ''}: ${said.text}`;
+    if (said.say === 'note') return `${said.whose === 'coach' ? 'Coach’s note' : 'Note'}: ${said.text}`;
     if (said.say === 'conditions') return `The day: ${sayConditions(said.conditions) || 'nothing said'}`;
-    return said.say === 'station' ? 'The distance of a station' : said.stopped ? 'The end of this session' : 'That this session goes on';
+    return said.say === 'station' ? 'The distance of a station' : said.stopped ? 'Ending this session' : 'Resuming this session';
   }
   if (said.kind === 'record') {
     const { playerId, turnNo } = said.payload;
