@@ -65,21 +65,29 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
   });
 }
 
-/** The demo coach and the academy, as signing up would make them. */
-async function addCoach(tx: Db, now: Date): Promise<Coach> {
+/** The demo coach and the academy. */
+function addCoach(tx: Db, now: Date): Promise<Coach> {
+  return addAcademy(tx, now, { ...DEMO_ACADEMY, email: DEMO_COACH.email, coach: DEMO_COACH.name, password: DEMO_COACH.password });
+}
+
+type Founding = { name: string; slug: string; email: string; timeZone?: string; coach?: string; password?: string };
+
+/** An academy with its coach, as signing up would make them; without a password nobody can sign in as the coach. */
+export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise<Coach> {
+  const { name, slug, email, timeZone = 'UTC', coach = 'Coach', password } = founding;
   const [userId, academyId] = [randomUUID() as string, randomUUID() as string];
-  const { name, email, password } = DEMO_COACH;
-  await tx.insert(authUser).values({ id: userId, name, email });
-  await tx.insert(authAccount).values({
-    id: randomUUID(),
-    accountId: userId,
-    providerId: 'credential',
-    userId,
-    password: await hashPassword(password),
-  });
-  await tx.insert(authOrganization).values({ id: academyId, name: DEMO_ACADEMY.name, slug: DEMO_ACADEMY.slug, createdAt: now });
+  await tx.insert(authUser).values({ id: userId, name: coach, email });
+  if (password)
+    await tx.insert(authAccount).values({
+      id: randomUUID(),
+      accountId: userId,
+      providerId: 'credential',
+      userId,
+      password: await hashPassword(password),
+    });
+  await tx.insert(authOrganization).values({ id: academyId, name, slug, createdAt: now });
   await tx.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId, role: 'owner', createdAt: now });
   const actor: Coach = { kind: 'coach', academyId, userId };
-  await saveAcademy(tx, actor, { units: 'imperial', timeZone: DEMO_ACADEMY.timeZone });
+  await saveAcademy(tx, actor, { units: 'imperial', timeZone });
   return actor;
 }

@@ -1,0 +1,259 @@
+import { randomUUID } from 'node:crypto';
+import { Agent, request } from 'node:http';
+import { Pool } from 'pg';
+import { DEMO_COACH } from '@/core/demo/people';
+import { LIBRARY } from '@/core/game/library';
+import { recordOf } from '@/core/game/record';
+import { UNKNOWN } from '@/core/game/scoring/scheme';
+import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
+import { turnsOf } from '@/core/game/turn';
+import { newPlayer } from '@/core/people/player';
+import type { ShotEvent } from '@/core/shot/shot';
+import type { Coach } from '@/db/actor';
+import { openDb } from '@/db/client';
+import { saveGame } from '@/db/queries/games';
+import { savePlayer } from '@/db/queries/players';
+import { startSession } from '@/db/queries/sessions';
+import { authMember } from '@/db/schema';
+import { addAcademy } from './demo-data';
+
+/**
+ * What a ball costs the program, alone and among many, beside a bare insert into the same database: `npm run bench:load`. It takes about
+ * two minutes and wants an idle machine; what it says of others are ratios.
+ */
+const [url, databaseUrl] = [process.env.BENCH_URL!, process.env.DATABASE_URL!];
+const DEVICES = 60;
+const { db, pool } = openDb(databaseUrl);
+const agent = new Agent({ keepAlive: true, maxSockets: 200 });
+
+const sorted = (list: readonly number[]) => [...list].sort((a, b) => a - b);
+const at = (list: readonly number[], share: number) => sorted(list)[Math.min(list.length - 1, Math.floor(share * list.length))]!;
+const p50 = (list: readonly number[]) => at(list, 0.5);
+const p95 = (list: readonly number[]) => at(list, 0.95);
+const ms = (value: number) => `${value.toFixed(1)} ms`;
+
+type Answer = { status: number; cookies: string[]; text: string };
+
+/** One request, over connections that stay open, as those of a phone do. */
+function call(method: 'GET' | 'POST', path: string, cookie = '', body?: unknown): Promise<Answer> {
+  return new Promise((resolve, reject) => {
+    const headers = { origin: url, ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) };
+    const sent = request(url + path, { method, agent, headers }, (response) => {
+      let text = '';
+      response.setEncoding('utf8').on('data', (part: string) => (text += part));
+      response.on('end', () => resolve({ status: response.statusCode!, cookies: response.headers['set-cookie'] ?? [], text }));
+    });
+    // A connection that was idle may be closed in the moment in which it is taken up again.
+    sent.on('error', (error: NodeJS.ErrnoException) =>
+      sent.reusedSocket && error.code === 'ECONNRESET' ? resolve(call(method, path, cookie, body)) : reject(error),
+    );
+    sent.end(body ? JSON.stringify(body) : undefined);
+  });
+}
+
+async function timed(run: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await run();
+  return performance.now() - start;
+}
+
+async function times(count: number, run: (n: number) => Promise<unknown>): Promise<number[]> {
+  const took: number[] = [];
+  for (let n = 0; n < count; n++) took.push(await timed(() => run(n)));
+  return took;
+}
+
+/** Many at once, each going on as soon as it was answered, until a moment has passed. */
+async function together(count: number, forMs: number, run: (who: number, n: number) => Promise<unknown>, pauseMs = 0): Promise<number[]> {
+  const until = performance.now() + forMs;
+  const took: number[] = [];
+  await Promise.all(
+    Array.from({ length: count }, async (_, who) => {
+      if (pauseMs) await rest(Math.random() * pauseMs);
+      for (let n = 0; performance.now() < until; n++) {
+        const one = await timed(() => run(who, n));
+        took.push(one);
+        if (pauseMs) await rest(Math.max(0, pauseMs - one));
+      }
+    }),
+  );
+  return took;
+}
+const rest = (forMs: number) => new Promise((resolve) => setTimeout(resolve, forMs));
+
+const coach: Coach = await addAcademy(db, new Date(), { name: 'Long Field', slug: 'long-field', email: 'long@field.example' });
+/** The demo's coach works in both: one sign-in sees the page of the one while balls go into the other. */
+const [member] = await db.select().from(authMember).limit(1);
+await db
+  .insert(authMember)
+  .values({ id: randomUUID(), organizationId: coach.academyId, userId: member!.userId, role: 'owner', createdAt: new Date() });
+const signedIn = await call('POST', '/api/auth/sign-in/email', '', { email: DEMO_COACH.email, password: DEMO_COACH.password });
+const cookie = signedIn.cookies.map((one) => one.split(';')[0]).join('; ');
+if (!cookie) throw new Error(`no sign-in: ${signedIn.status} ${signedIn.text}`);
+
+/** A ring game so long that nobody gets to its end. */
+const rings = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
+const long: GameSpec = gameSpecSchema.parse({
+  ...rings,
+  goal: null,
+  stations: Array.from({ length: 20 }, (_, i) => ({ ...rings.stations[0]!, key: `s${i}`, balls: 50 })),
+});
+const turns = turnsOf(long);
+const gameId = randomUUID();
+await saveGame(db, coach, gameId, long);
+const players = Array.from({ length: 24 }, () => randomUUID() as string);
+for (const [i, playerId] of players.entries()) await savePlayer(db, coach, playerId, newPlayer(`Player ${i + 1}`, 'imperial'));
+
+const deviceId = randomUUID();
+let said = 0;
+function ball(sessionId: string, playerId: string, turn: number): ShotEvent {
+  const result = { ...UNKNOWN, leftM: 0.2 + ((said * 37) % 300) / 100, measured: 'tape' as const };
+  return {
+    eventId: randomUUID(),
+    shotId: randomUUID(),
+    sessionId,
+    deviceId,
+    deviceSeq: said++,
+    deviceAt: new Date().toISOString(),
+    kind: 'record',
+    payload: recordOf(turns[turn]!, result, { playerId, sessionId }, new Date()),
+  };
+}
+async function post(sessionId: string, events: ShotEvent[]): Promise<void> {
+  const answer = await call('POST', '/api/v1/shot-events', cookie, { sessionId, events });
+  if (answer.status !== 200) throw new Error(`a ball was answered ${answer.status}: ${answer.text.slice(0, 200)}`);
+}
+async function begin(who: readonly string[]): Promise<string> {
+  const sessionId = randomUUID();
+  await startSession(
+    db,
+    coach,
+    sessionId,
+    gameId,
+    who.map((playerId) => ({ playerId, allowance: 0 })),
+  );
+  return sessionId;
+}
+async function page(path: string): Promise<void> {
+  const answer = await call('GET', path, cookie);
+  if (answer.status !== 200) throw new Error(`${path} was answered ${answer.status}`);
+}
+
+const bare = new Pool({ connectionString: databaseUrl, max: 30 });
+const bareSession = await begin([players[0]!]);
+const bareInsert = () => {
+  const one = ball(bareSession, players[0]!, 0);
+  return bare.query(
+    `insert into shot_event (academy_id, event_id, shot_id, session_id, kind, payload, actor, device_id, device_seq, device_at)
+     values ($1, $2, $3, $4, $5, $6, 'bench', $7, $8, $9)`,
+    [coach.academyId, one.eventId, one.shotId, one.sessionId, one.kind, one.payload, one.deviceId, one.deviceSeq, one.deviceAt],
+  );
+};
+
+const PAGE = '/a/lantern-hollow/games';
+
+const parts: Record<string, () => Promise<void>> = {
+  async alone() {
+    const sessionId = await begin([players[0]!]);
+    await times(50, (n) => post(sessionId, [ball(sessionId, players[0]!, n)]));
+    const insert = await times(300, bareInsert);
+    const posts = await times(300, (n) => post(sessionId, [ball(sessionId, players[0]!, 50 + n)]));
+    console.log(`a bare insert alone: p50 ${ms(p50(insert))}, p95 ${ms(p95(insert))}`);
+    console.log(`a ball alone:        p50 ${ms(p50(posts))}, p95 ${ms(p95(posts))}: ${(p95(posts) / p95(insert)).toFixed(1)} x at p95`);
+  },
+  async length() {
+    const who = players.slice(0, 2);
+    const costs: number[] = [];
+    const filled = await begin(who);
+    let next = 0;
+    const some = (count: number) => Array.from({ length: count }, () => ball(filled, who[next % 2]!, Math.floor(next++ / 2)));
+    for (const balls of [50, 500, 1900]) {
+      while (next < balls) await post(filled, some(Math.min(50, balls - next)));
+      const took = await times(60, () => post(filled, some(1)));
+      costs.push(p50(took));
+      console.log(`a ball in a session of ${balls}: p50 ${ms(p50(took))}, p95 ${ms(p95(took))}`);
+    }
+    console.log(`1,900 balls against 50: ${(costs[2]! / costs[0]!).toFixed(2)} x`);
+  },
+  async devices() {
+    await bare.query('select 1');
+    const insert = await together(50, 6000, bareInsert);
+    const sessions = await Promise.all(Array.from({ length: 50 }, (_, i) => begin([players[i % 24]!])));
+    const posts = await together(50, 8000, (who, n) => post(sessions[who]!, [ball(sessions[who]!, players[who % 24]!, n % 1000)]));
+    console.log(`bare inserts, 50 at once: ${Math.round(insert.length / 6)}/s, p50 ${ms(p50(insert))}, p95 ${ms(p95(insert))}`);
+    console.log(
+      `balls, 50 devices at once: ${Math.round(posts.length / 8)}/s, p50 ${ms(p50(posts))}, p95 ${ms(p95(posts))}: ` +
+        `${(p95(posts) / p95(insert)).toFixed(1)} x at p95`,
+    );
+  },
+  async others() {
+    await times(20, () => page(PAGE));
+    const idle = await times(100, () => page(PAGE));
+    console.log(`a page of another academy, idle: p50 ${ms(p50(idle))}, p95 ${ms(p95(idle))}`);
+    for (const [name, pauseMs, shared] of [
+      ['one session, a ball a second each', 1000, true],
+      ['60 sessions, a ball a second each', 1000, false],
+      ['one session, as fast as they are answered', 0, true],
+      ['60 sessions, as fast as they are answered', 0, false],
+    ] as const) {
+      const one = await begin(players);
+      const sessions = shared ? [one] : await Promise.all(Array.from({ length: DEVICES }, (_, i) => begin([players[i % 24]!])));
+      const where = (who: number) => sessions[who % sessions.length]!;
+      const late: number[] = [];
+      const board = watch(where(0), (took) => late.push(took));
+      const pages: number[] = [];
+      const looking = (async () => {
+        await rest(1500);
+        while (!board.over) pages.push(await timed(() => page(PAGE)));
+      })();
+      const posts = await together(
+        DEVICES,
+        12_000,
+        async (who, n) => {
+          const event = ball(where(who), players[who % 24]!, n % 1000);
+          if (who === 0) board.expects(event.eventId);
+          await post(where(who), [event]);
+        },
+        pauseMs,
+      );
+      board.end();
+      await looking;
+      console.log(
+        `${name}: ${Math.round(posts.length / 12)} balls/s, p50 ${ms(p50(posts))}, p95 ${ms(p95(posts))}; ` +
+          `page p50 ${ms(p50(pages))}, p95 ${ms(p95(pages))} (${pages.length}): ${(p95(pages) / p95(idle)).toFixed(1)} x; ` +
+          `live board p50 ${ms(p50(late))}, p95 ${ms(p95(late))}, most ${ms(Math.max(...late))} (${late.length})`,
+      );
+    }
+  },
+};
+
+/** Follows a session as a live board does, and says how long after it was sent each expected ball is there. */
+function watch(sessionId: string, there: (tookMs: number) => void) {
+  const sent = new Map<string, number>();
+  const follow = request(url + `/api/v1/sessions/${sessionId}/live?after=0`, { headers: { cookie, origin: url } }, (response) => {
+    response.setEncoding('utf8').on('data', (part: string) => {
+      for (const [eventId, since] of sent)
+        if (part.includes(eventId)) {
+          sent.delete(eventId);
+          there(performance.now() - since);
+        }
+    });
+    response.on('error', () => undefined);
+  });
+  follow.on('error', () => undefined);
+  follow.end();
+  const board = {
+    over: false,
+    expects: (eventId: string) => sent.set(eventId, performance.now()),
+    end() {
+      board.over = true;
+      follow.destroy();
+    },
+  };
+  return board;
+}
+
+const asked = process.argv.slice(2);
+for (const [name, part] of Object.entries(parts)) if (asked.length === 0 || asked.includes(name)) await part();
+agent.destroy();
+await Promise.all([pool.end(), bare.end()]);
