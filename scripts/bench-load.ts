@@ -139,7 +139,7 @@ async function page(path: string): Promise<void> {
   if (answer.status !== 200) throw new Error(`${path} was answered ${answer.status}`);
 }
 
-const bare = new Pool({ connectionString: databaseUrl, max: 30 });
+const bare = new Pool({ connectionString: databaseUrl, max: 20 });
 const bareSession = await begin([players[0]!]);
 const bareInsert = () => {
   const one = ball(bareSession, players[0]!, 0);

@@ -13,7 +13,7 @@ import { specHash } from '@/db/queries/game-versions';
 import { saveGame } from '@/db/queries/games';
 import { saveGreen } from '@/db/queries/greens';
 import { savePlayer } from '@/db/queries/players';
-import { rebuildShots } from '@/db/queries/shots';
+import { rebuildShots } from '@/db/queries/projection';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
 
 const SEED = 20;

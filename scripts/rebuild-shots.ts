@@ -1,5 +1,5 @@
 import { openDb } from '@/db/client';
-import { rebuildShots } from '@/db/queries/shots';
+import { rebuildShots } from '@/db/queries/projection';
 import { authOrganization } from '@/db/schema';
 
 /** Makes `shot` again from `shot_event`, academy by academy. */

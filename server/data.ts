@@ -9,8 +9,11 @@ import * as links from '@/db/queries/links';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
+import type { Change, Told } from '@/db/queries/live';
 import * as shots from '@/db/queries/shots';
+import * as takings from '@/db/queries/take-in';
 import { database } from './db';
+import { tell } from './live';
 
 const QUERIES = {
   saveAcademy: academies.saveAcademy,
@@ -22,6 +25,7 @@ const QUERIES = {
   ...readings,
   ...sessions,
   ...shots,
+  ...takings,
 };
 type Queries = typeof QUERIES;
 
@@ -42,10 +46,41 @@ export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 
+/** What of a change whoever watches has to be told, once it is through. */
+type Tells<Name extends keyof Data> = (
+  asked: Parameters<Data[Name]>,
+  answer: Answer<Name>,
+) => ({ sessionId: string; change: Change } | 'links')[];
+const session = ([sessionId]: [string, ...unknown[]]) => [{ sessionId, change: 'session' as const }];
+const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
+  takeIn: ([sessionId], { stored }) => (stored > 0 ? [{ sessionId, change: 'facts' }] : []),
+  takeReading: ([{ sessionId }], taken) => (taken ? [{ sessionId, change: 'reading' }] : []),
+  saveConditions: session,
+  saveStationDistance: session,
+  saveNote: session,
+  stopSession: session,
+  resumeSession: session,
+  saveConditionsToday: (_, sessions) => sessions.map((sessionId) => ({ sessionId, change: 'session' })),
+  revokeLink: () => ['links'],
+};
+
 /** The academy's data as this actor may see and change it. */
 export function dataOf(actor: Actor): Data {
   const bound = Object.entries(QUERIES)
     .filter(([, query]) => typeof query === 'function')
-    .map(([name, query]) => [name, (...rest: unknown[]) => (query as (...all: unknown[]) => unknown)(database(), actor, ...rest)]);
+    .map(([name, query]) => [name, bind(actor, name as keyof Data, query as Query)]);
   return Object.fromEntries(bound) as Data;
+}
+
+type Query = (...all: unknown[]) => Promise<unknown>;
+
+function bind(actor: Actor, name: keyof Data, query: Query) {
+  const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<keyof Data>>) | undefined;
+  if (!tells) return (...asked: unknown[]) => query(database(), actor, ...asked);
+  return async (...asked: unknown[]) => {
+    const answer = await query(database(), actor, ...asked);
+    const { academyId } = actor;
+    tell(tells(asked, answer).map((one): Told => (one === 'links' ? { academyId, change: 'links' } : { academyId, ...one })));
+    return answer;
+  };
 }

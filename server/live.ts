@@ -7,16 +7,28 @@ import { log } from './log';
 
 /**
  * What changes in a session, from whichever instance of the program it comes: PostgreSQL tells all of them. One
- * connection listens for the whole instance; while it is down nobody is told, and when it is back all look again.
+ * connection listens and tells for the whole instance; while it is down nobody is told, and when it is back all look again.
  */
 type Watcher = (change: Told['change'] | 'look again') => void;
-type Listening = { watchers: Map<string, Set<Watcher>>; client: Promise<void> | null };
+type Live = {
+  /** By academy and session. */
+  watchers: Map<string, Set<Watcher>>;
+  connection: { client: Client; ready: boolean } | null;
+  /** What is still to be told, each change once. */
+  waiting: Map<string, Told>;
+  timer: NodeJS.Timeout | null;
+};
 
-const held = globalThis as { inchGameLive?: Listening };
-const listening = (held.inchGameLive ??= { watchers: new Map(), client: null });
+const held = globalThis as { inchGameLive?: Live };
+const live = (held.inchGameLive ??= { watchers: new Map(), connection: null, waiting: new Map(), timer: null });
 const AGAIN_MS = 500;
+/** What changes within this time is told at once: a session in which many play tells no more often. */
+const GATHER_MS = 30;
 
-const toldSchema = z.object({ academyId: z.string(), sessionId: z.string(), change: z.enum(['facts', 'session', 'reading']) });
+const toldSchema: z.ZodType<Told> = z.union([
+  z.object({ academyId: z.string(), sessionId: z.string(), change: z.enum(['facts', 'session', 'reading']) }),
+  z.object({ academyId: z.string(), change: z.literal('links') }),
+]);
 
 /**
  * Tells a watcher of every change of a session until it is let go.
@@ -24,38 +36,66 @@ const toldSchema = z.object({ academyId: z.string(), sessionId: z.string(), chan
  */
 export function watchSession(academyId: string, sessionId: string, watcher: Watcher): () => void {
   const key = `${academyId}/${sessionId}`;
-  const watchers = listening.watchers.get(key) ?? new Set();
-  listening.watchers.set(key, watchers.add(watcher));
-  listening.client ??= listen();
+  const watchers = live.watchers.get(key) ?? new Set();
+  live.watchers.set(key, watchers.add(watcher));
+  connect();
   return () => {
     watchers.delete(watcher);
-    if (watchers.size === 0) listening.watchers.delete(key);
+    if (watchers.size === 0) live.watchers.delete(key);
   };
 }
 
-async function listen(): Promise<void> {
-  const client = new Client({ connectionString: env().DATABASE_URL, keepAlive: true });
-  let ended = false;
+/** Tells every instance, this one too, what changed: after the transaction that changed it, so that none waits for another's telling. */
+export function tell(changes: readonly Told[]): void {
+  for (const told of changes) live.waiting.set(JSON.stringify(told), told);
+  if (changes.length > 0) live.timer ??= setTimeout(sendWaiting, GATHER_MS);
+}
+
+function sendWaiting() {
+  live.timer = null;
+  const { client, ready } = connect();
+  if (!ready || live.waiting.size === 0) return;
+  const told = [...live.waiting.keys()];
+  live.waiting.clear();
+  client.query('select pg_notify($1, one) from unnest($2::text[]) as one', [LIVE_CHANNEL, told]).catch(() => {
+    // It goes out with the next connection; whoever watches looks again then.
+    for (const one of told) live.waiting.set(one, JSON.parse(one) as Told);
+  });
+}
+
+function connect(): NonNullable<Live['connection']> {
+  if (live.connection) return live.connection;
+  const client = new Client({ connectionString: env().DATABASE_URL, keepAlive: true, application_name: 'inch-game live' });
+  const connection: NonNullable<Live['connection']> = { client, ready: false };
+  live.connection = connection;
   const again = (error?: unknown) => {
-    if (ended) return;
-    ended = true;
+    if (live.connection !== connection) return;
+    live.connection = null;
     if (error) log.warn({ err: error }, 'the live channel was cut; it is opened again');
     void client.end().catch(() => undefined);
-    setTimeout(() => (listening.client = listen()), AGAIN_MS);
+    setTimeout(connect, AGAIN_MS);
   };
   client.on('error', again);
   client.on('end', () => again());
   client.on('notification', ({ payload }) => {
     const told = toldSchema.safeParse(payload ? JSON.parse(payload) : null);
-    if (!told.success) return;
-    const { academyId, sessionId, change } = told.data;
-    for (const watcher of listening.watchers.get(`${academyId}/${sessionId}`) ?? []) watcher(change);
+    if (told.success) hear(told.data);
   });
-  try {
-    await client.connect();
-    await client.query(`listen ${LIVE_CHANNEL}`);
-    for (const watchers of listening.watchers.values()) for (const watcher of watchers) watcher('look again');
-  } catch (error) {
-    again(error);
-  }
+  client
+    .connect()
+    .then(() => client.query(`listen ${LIVE_CHANNEL}`))
+    .then(() => {
+      connection.ready = true;
+      for (const watchers of live.watchers.values()) for (const watcher of watchers) watcher('look again');
+      sendWaiting();
+    })
+    .catch(again);
+  return connection;
+}
+
+function hear(told: Told) {
+  if ('sessionId' in told) for (const watcher of live.watchers.get(`${told.academyId}/${told.sessionId}`) ?? []) watcher(told.change);
+  else
+    for (const [key, watchers] of live.watchers)
+      if (key.startsWith(`${told.academyId}/`)) for (const watcher of watchers) watcher(told.change);
 }

@@ -122,6 +122,8 @@ export type TakenIn = z.infer<typeof takenInSchema>;
 /** One post of a device: what it says about the balls of one session, oldest first. Each event is read by itself. */
 export const shotBatchSchema = z.strictObject({
   sessionId: z.uuid(),
+  /** What the device's clock says as it sends this: so that a wrong one is seen. */
+  sentAt: moment.optional(),
   events: z.array(z.unknown()).min(1).max(200),
 });
 

@@ -24,7 +24,8 @@ import {
 import { savePace, savePlayer, saveDreads, saveRoundMix, getPlayer } from './players';
 import { scoresOf, startSession } from './sessions';
 import { saveGame } from './games';
-import { sessionLog, shotsOfPlayer, takeIn } from './shots';
+import { sessionLog, shotsOfPlayer } from './shots';
+import { takeIn } from './take-in';
 import { newPlayer } from '@/core/people/player';
 
 const { db, pool, academy } = academies('evidence', 7000);

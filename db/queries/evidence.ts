@@ -12,7 +12,7 @@ import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max,
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { posterior, reference, session, sessionPlayer, shot } from '../schema';
-import { asShot } from './shots';
+import { asShot } from './rows';
 
 /** Which balls a board looks at; what is not given does not restrict. */
 export type BallFilter = {

@@ -53,6 +53,16 @@ export async function newestGame(db: Db, actor: Actor, gameId: string): Promise<
   return row ? { ...row.version, archivedAt: row.archivedAt } : null;
 }
 
+/** A game in its newest version, which nobody changes before this transaction is through; null if the academy has none of this id. */
+export async function holdGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
+  await db
+    .select({ id: game.gameId })
+    .from(game)
+    .where(and(eq(game.academyId, actor.academyId), eq(game.gameId, gameId)))
+    .for('share');
+  return newestGame(db, actor, gameId);
+}
+
 /** Writes a game as its newest version, or as the next one where that has results. To be called with the game locked. */
 export async function writeVersion(
   db: Db,

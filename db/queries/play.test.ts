@@ -18,7 +18,9 @@ import {
   saveStationDistance,
   startSession,
 } from './sessions';
-import { eventsOfSession, rebuildShots, sessionLog, shotsOfSessions, takeIn } from './shots';
+import { rebuildShots } from './projection';
+import { eventsOfSession, sessionLog, shotsOfSessions } from './shots';
+import { takeIn } from './take-in';
 
 const { db, pool, academy } = academies('play', 1000);
 afterAll(() => pool.end());

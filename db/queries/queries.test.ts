@@ -16,7 +16,9 @@ import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
 import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
 import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
-import { rebuildShots, shotsOfPlayer, shotsOfSessions, takeIn } from './shots';
+import { rebuildShots } from './projection';
+import { shotsOfPlayer, shotsOfSessions } from './shots';
+import { takeIn } from './take-in';
 
 const { db, pool, academy } = academies('queries', 0);
 afterAll(() => pool.end());

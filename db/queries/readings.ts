@@ -3,7 +3,6 @@ import type { Reading } from '@/core/game/reading';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { reading } from '../schema';
-import { tellSession } from './live';
 
 /**
  * Takes in what a device read for a session.
@@ -24,7 +23,6 @@ export async function takeReading(db: Db, actor: Actor, key: { keyId: string; se
       .onConflictDoNothing()
       .returning({ id: reading.readingId });
     if (stored.length === 0) return false;
-    await tellSession(tx, actor, key.sessionId, 'reading');
     return true;
   });
 }

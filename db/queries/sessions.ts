@@ -11,11 +11,12 @@ import { group } from 'd3-array';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, dayConditions, player, session, sessionPlayer, sessionStation, shot } from '../schema';
-import { getGame } from './games';
+import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
+import { holdGame } from './game-versions';
 import { getGreen } from './greens';
-import { tellSession } from './live';
-import { asEntrant, factsOfSessions, projectSession, shotsOfSessions } from './shots';
+import { changeSession, stationsOf } from './projection';
+import { asEntrant } from './rows';
+import { shotsOfSessions } from './shots';
 
 export type SessionRow = typeof session.$inferSelect;
 
@@ -38,7 +39,8 @@ export async function startSession(
 ): Promise<boolean> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
-    const game = await getGame(tx, actor, gameId);
+    const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId)).for('share');
+    const game = await holdGame(tx, actor, gameId);
     const ids = entrants.map((one) => one.playerId);
     const people = await tx
       .select()
@@ -46,7 +48,6 @@ export async function startSession(
       .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids)));
     if (!game || ids.length === 0 || people.length !== new Set(ids).size) return false;
     if (ids.length < schemeOf(game.spec.scoring).players) return false;
-    const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId));
     const { greenId, greenVersion } = game;
     const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
     const conditions = { ...(green ? conditionsOf(green.plan) : {}), ...(await conditionsToday(tx, actor)) };
@@ -88,63 +89,65 @@ export async function conditionsToday(db: Db, actor: Actor): Promise<Conditions>
   return row?.conditions ?? {};
 }
 
-/** Says what today is like: sessions that start today begin with it, and those that started today take it on. */
-export async function saveConditionsToday(db: Db, actor: Actor, conditions: Conditions): Promise<void> {
+/**
+ * Says what today is like: sessions that start today begin with it, and those that started today take it on, one after another.
+ * @returns the sessions that took it on
+ */
+export async function saveConditionsToday(db: Db, actor: Actor, conditions: Conditions): Promise<string[]> {
   const { academyId } = actor;
-  await db.transaction(async (tx) => {
+  const day = await db.transaction(async (tx) => {
+    // A session that is being started meanwhile is waited for, or begins with what is said here.
+    await tx.select().from(academy).where(eq(academy.academyId, academyId)).for('no key update');
     const [today] = await tx.select({ day: dayNow }).from(academy).where(eq(academy.academyId, academyId));
     await tx
       .insert(dayConditions)
       .values({ academyId, day: today!.day, conditions })
       .onConflictDoUpdate({ target: [dayConditions.academyId, dayConditions.day], set: { conditions } });
-    const started = await tx
-      .select({ sessionId: session.sessionId, held: session.conditions })
-      .from(session)
-      .innerJoin(academy, eq(academy.academyId, session.academyId))
-      .where(
-        and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${today!.day}::date`),
-      );
-    for (const { sessionId, held } of started) await changeSession(tx, actor, sessionId, { conditions: { ...held, ...conditions } });
+    return today!.day;
   });
+  const started = await db
+    .select({ sessionId: session.sessionId })
+    .from(session)
+    .innerJoin(academy, eq(academy.academyId, session.academyId))
+    .where(and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${day}::date`));
+  for (const { sessionId } of started)
+    await changeSession(db, actor, sessionId, async (tx) => {
+      // What is laid over it is the day as it is by now: of two who say it at once, all sessions take the same.
+      const now = sql`(select conditions from day_conditions where academy_id = ${academyId} and day = ${day}::date)`;
+      await tx
+        .update(session)
+        .set({ conditions: sql`${session.conditions} || ${now}` })
+        .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+    });
+  return started.map(({ sessionId }) => sessionId);
 }
 
 /** Says what the day of one session was like; its balls follow. */
 export async function saveConditions(db: Db, actor: Actor, sessionId: string, conditions: Conditions): Promise<void> {
-  await db.transaction((tx) => changeSession(tx, actor, sessionId, { conditions }));
-}
-
-async function changeSession(tx: Db, actor: Actor, sessionId: string, change: { conditions: Conditions }): Promise<void> {
-  await tx
-    .update(session)
-    .set(change)
-    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
-  await projectSession(tx, actor, sessionId);
-  await tellSession(tx, actor, sessionId, 'session');
+  await changeSession(db, actor, sessionId, async (tx) => {
+    await tx
+      .update(session)
+      .set({ conditions })
+      .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+  });
 }
 
 /** Corrects how far a station was in a session; all its balls follow. */
 export async function saveStationDistance(db: Db, actor: Actor, sessionId: string, { key, ...said }: StationDistance): Promise<void> {
-  await db.transaction(async (tx) => {
+  await changeSession(db, actor, sessionId, async (tx) => {
     await tx
       .insert(sessionStation)
       .values({ academyId: actor.academyId, sessionId, stationKey: key, ...said })
       .onConflictDoUpdate({ target: [sessionStation.academyId, sessionStation.sessionId, sessionStation.stationKey], set: said });
-    await projectSession(tx, actor, sessionId);
-    await tellSession(tx, actor, sessionId, 'session');
   });
 }
 
 /** Keeps what a player or the coach wrote about a session. */
 export async function saveNote(db: Db, actor: Actor, sessionId: string, playerId: string, whose: keyof Notes, text: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    await tx
-      .update(sessionPlayer)
-      .set(whose === 'own' ? { ownNote: text } : { coachNote: text })
-      .where(
-        and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, playerId)),
-      );
-    await tellSession(tx, actor, sessionId, 'session');
-  });
+  await db
+    .update(sessionPlayer)
+    .set(whose === 'own' ? { ownNote: text } : { coachNote: text })
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, playerId)));
 }
 
 /** Ends a session before its last ball; its balls stay. */
@@ -153,7 +156,6 @@ export async function stopSession(db: Db, actor: Actor, sessionId: string): Prom
     .update(session)
     .set({ stoppedAt: sql`coalesce(${session.stoppedAt}, now())` })
     .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId), isNull(session.completedAt)));
-  await tellSession(db, actor, sessionId, 'session');
 }
 
 /** Takes an early end back. */
@@ -162,7 +164,6 @@ export async function resumeSession(db: Db, actor: Actor, sessionId: string): Pr
     .update(session)
     .set({ stoppedAt: null })
     .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
-  await tellSession(db, actor, sessionId, 'session');
 }
 
 async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Promise<SessionLine[]> {
@@ -174,16 +175,10 @@ async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Pro
     .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
     .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)))
     .orderBy(asc(sessionPlayer.position));
-  const balls = await db
-    .select({ sessionId: shot.sessionId, balls: sql<number>`count(*)::int` })
-    .from(shot)
-    .where(and(eq(shot.academyId, actor.academyId), inArray(shot.sessionId, ids)))
-    .groupBy(shot.sessionId);
-  const count = new Map(balls.map((row) => [row.sessionId, row.balls]));
   return sessions.map((row) => ({
     session: row,
     players: people.filter((person) => person.sessionId === row.sessionId).map(({ playerId, name }) => ({ playerId, name })),
-    balls: count.get(row.sessionId) ?? 0,
+    balls: row.balls,
   }));
 }
 
@@ -265,7 +260,7 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     /** The coach's own measures, for whoever has none. */
     coach: (await db.select().from(academy).where(eq(academy.academyId, actor.academyId)))[0]!,
     notes: rows.map((one): Notes => ({ own: one.entry.ownNote, coach: one.entry.coachNote })),
-    stations: (await factsOfSessions(db, actor, [sessionId])).get(sessionId)?.stations ?? [],
+    stations: await stationsOf(db, actor, sessionId),
     shots: await shotsOfSessions(db, actor, [sessionId]),
   };
 }

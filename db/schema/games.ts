@@ -81,8 +81,12 @@ export const session = pgTable(
     startedAt: at().notNull().defaultNow(),
     /** A fact: somebody ended it before its last ball. */
     stoppedAt: at(),
-    /** Derived: the moment of the ball with which everybody was through; rebuilt with the shots. */
+    /** Derived, and rebuilt with the shots: the moment of the ball with which everybody was through. */
     completedAt: at(),
+    /** Derived: how many balls were recorded, those of a total each by itself. */
+    balls: integer().notNull().default(0),
+    /** Derived: with fewer balls than this it can't be over, and nobody need look; null: no number of balls ends it. */
+    overFrom: integer().default(0),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId] }),

@@ -45,6 +45,8 @@ export const player = pgTable(
     /** Counts up whenever the evidence of the player changes. */
     evidenceRev: integer().notNull().default(0),
     createdAt: at().notNull().defaultNow(),
+    /** When the coach last saved the player's form: the next change is based on it. */
+    savedAt: at().notNull().defaultNow(),
     archivedAt: at(),
   },
   (t) => [primaryKey({ columns: [t.academyId, t.playerId] }), check('player_level', sql`${t.level} between -10 and 54`)],

@@ -48,6 +48,8 @@ export const shotEvent = pgTable(
     deviceSeq: integer().notNull(),
     /** What the device's clock said; never used for order. */
     deviceAt: at().notNull(),
+    /** By how many milliseconds that clock was behind when this was sent; null where the device did not say. */
+    clockBehindMs: bigint({ mode: 'number' }),
     serverSeq: bigint({ mode: 'number' }).generatedAlwaysAsIdentity(),
     receivedAt: at().notNull().defaultNow(),
   },

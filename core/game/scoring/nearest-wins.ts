@@ -77,7 +77,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
       reset: () => void (points = 0),
       take: (_at, ball, won) => void (points += won + (scoring.callPoints !== null && ball.executed ? scoring.callPoints : 0)),
       score: () => points,
-      over: () => scoring.firstTo !== null && points >= scoring.firstTo,
+      ...(scoring.firstTo === null ? {} : { over: () => points >= scoring.firstTo! }),
     };
   },
 };

@@ -61,7 +61,7 @@ export const streak: Scheme<Streak, State> = {
         if (run > longest) longest = run;
       },
       score: () => (scoring.counts === 'run' ? longest : ballsScore(balls, longest, scoring.until ?? turns, turns)),
-      over: () => scoring.until !== null && longest >= scoring.until,
+      ...(scoring.until === null ? {} : { over: () => longest >= scoring.until! }),
       worked: (_at, ball) => kernelInside(ball, scoring.radiusM),
     };
   },

@@ -54,7 +54,7 @@ export async function postEvents(
   sessionId: string,
   events: readonly ShotEvent[],
 ): Promise<{ outcome: Outcome; refused: ReadonlyMap<string, string> }> {
-  const { outcome, said } = await send('POST', '/api/v1/shot-events', sessionId, { sessionId, events });
+  const { outcome, said } = await send('POST', '/api/v1/shot-events', sessionId, { sessionId, sentAt: new Date().toISOString(), events });
   const taken = takenSchema.safeParse(said);
   if (!taken.success) return { outcome, refused: new Map() };
   const own = new Set(events.map(({ eventId }) => eventId));

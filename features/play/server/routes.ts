@@ -7,6 +7,7 @@ import { againSchema } from '@/core/game/link-home';
 import { readingSchema } from '@/core/game/reading';
 import { mayTell, tellingSchema } from '@/core/game/telling';
 import { readEvents, shotBatchSchema } from '@/core/shot/shot';
+import { behindMs } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
@@ -137,10 +138,11 @@ export async function answerShotEvents(request: Request): Promise<Response> {
   if (text.length > MOST_BYTES) return refuse(413, 'This batch is too large: send at most 200 balls at once.');
   const batch = shotBatchSchema.safeParse(parsed(text));
   if (!batch.success) return refuse(400, sayIssue(batch.error));
-  const { sessionId } = batch.data;
+  const { sessionId, sentAt } = batch.data;
+  const arrivedAt = new Date();
   const { events, refused: unreadable } = readEvents(batch.data.events);
   return atDoor(request, sessionId, async ({ data }, id) => {
-    const { stored, known, refused: foreign } = await data.takeIn(id, events);
+    const { stored, known, refused: foreign } = await data.takeIn(id, events, behindMs(sentAt, arrivedAt));
     const refused = [...unreadable, ...foreign];
     return Response.json({ stored, known, refused }, { status: refused.length > 0 ? 409 : 200 });
   });

@@ -1,0 +1,178 @@
+import { seedOf } from '@/core/game/order';
+import { playSession } from '@/core/game/play';
+import { leastBallsToGo } from '@/core/game/to-go';
+import { withSession, type SessionFacts } from '@/core/shot/conditions';
+import { projectShots } from '@/core/shot/project';
+import { possibleMoment } from '@/core/shot/when';
+import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
+import { asEntrant, asEvent, asShot, rowsOf, type EventRow } from './rows';
+
+/*
+ * How `shot` comes about: from the events of a session and from what the session says about all its balls, and in no other way. Whoever
+ * changes one of these locks the session first and projects afterwards, in one transaction. Locks are always taken in this order: the
+ * session, its rows, its players by their ids; no transaction locks two sessions.
+ */
+
+type ShotInsert = typeof shot.$inferInsert;
+
+/** A session that this transaction holds. */
+export type Held = Pick<typeof session.$inferSelect, 'sessionId' | 'startedAt' | 'conditions' | 'balls' | 'overFrom'>;
+
+/** Takes a session for this transaction; whoever comes second waits. null if the academy has none of this id. */
+export async function holdSession(db: Db, actor: Actor, sessionId: string): Promise<Held | null> {
+  const { startedAt, conditions, balls, overFrom } = session;
+  const [held] = await db
+    .select({ sessionId: session.sessionId, startedAt, conditions, balls, overFrom })
+    .from(session)
+    .where(one(actor, sessionId))
+    .for('no key update');
+  return held ?? null;
+}
+
+const one = ({ academyId }: Actor, sessionId: string) => and(eq(session.academyId, academyId), eq(session.sessionId, sessionId));
+
+/** What was said about stations of a session on the day. */
+export async function stationsOf(db: Db, actor: Actor, sessionId: string): Promise<SessionFacts['stations']> {
+  const { stationKey, distanceM, source } = sessionStation;
+  return db
+    .select({ key: stationKey, distanceM, source })
+    .from(sessionStation)
+    .where(and(eq(sessionStation.academyId, actor.academyId), eq(sessionStation.sessionId, sessionId)));
+}
+
+/** The rows that events of a session amount to. @param events in the order in which they were taken in */
+function projection(academyId: string, held: Held, stations: SessionFacts['stations'], events: readonly EventRow[]): ShotInsert[] {
+  const records = new Map<string, EventRow>();
+  for (const row of events) if (row.kind === 'record' && !records.has(row.shotId)) records.set(row.shotId, row);
+  return projectShots(events.map(asEvent)).map((ball) => {
+    const { receivedAt, serverSeq, clockBehindMs } = records.get(ball.shotId)!;
+    const playedAt = possibleMoment(ball.playedAt, { openedAt: held.startedAt, receivedAt, behindMs: clockBehindMs ?? 0 });
+    return { ...withSession(ball, { stations, conditions: held.conditions }), academyId, playedAt, serverSeq };
+  });
+}
+
+/** Projects balls of a session of which nothing was known before: what it costs does not hang on how many there are already. */
+export async function projectNew(
+  db: Db,
+  actor: Actor,
+  held: Held,
+  stations: SessionFacts['stations'],
+  events: readonly EventRow[],
+): Promise<void> {
+  const { academyId } = actor;
+  const rows = projection(academyId, held, stations, events);
+  if (rows.length === 0) return;
+  const balls = held.balls + rows.reduce((sum, row) => sum + row.nBalls, 0);
+  const { columns, select } = rowsOf(shot, rows);
+  await db.execute(sql`
+    with added as (insert into ${shot} (${columns}) ${select}),
+      counted as (${playersCount(academyId, [...new Set(rows.map((row) => row.playerId))])})
+    update ${session} set balls = ${balls} where academy_id = ${academyId} and session_id = ${held.sessionId}`);
+  if (held.overFrom !== null && balls >= held.overFrom) await settle(db, actor, held.sessionId);
+}
+
+/** Counts up the evidence of players. Two sessions can share players: they are taken in one order, so that neither waits for the other. */
+function playersCount(academyId: string, playerIds: string[]) {
+  return sql`update player set evidence_rev = evidence_rev + 1 where academy_id = ${academyId} and player_id in (
+    select player_id from player where academy_id = ${academyId} and player_id = any(${sql.param(playerIds)}::uuid[])
+    order by player_id for no key update)`;
+}
+
+/**
+ * Projects some balls of a session again, or all: the rows are afterwards what the events say.
+ * @param shotIds without them: all of the session
+ * @returns how many balls the session has
+ */
+export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: readonly string[]): Promise<number> {
+  const { academyId } = actor;
+  const { sessionId } = held;
+  const events = await db
+    .select()
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId), shotIds && inArray(shotEvent.shotId, [...shotIds])))
+    .orderBy(asc(shotEvent.serverSeq));
+  const rows = projection(academyId, held, await stationsOf(db, actor, sessionId), events);
+  await db
+    .delete(shot)
+    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId), shotIds && inArray(shot.shotId, [...shotIds])));
+  if (rows.length > 0) {
+    const { columns, select } = rowsOf(shot, rows);
+    await db.execute(sql`insert into ${shot} (${columns}) ${select}`);
+  }
+  const whose = new Set(events.flatMap(({ payload }) => ('playerId' in payload && payload.playerId ? [payload.playerId] : [])));
+  if (whose.size > 0) await db.execute(playersCount(academyId, [...whose]));
+  return settle(db, actor, sessionId);
+}
+
+/** Sets what hangs on all balls of a session: how many there are, whether it is through, and when that has to be looked at again. */
+async function settle(tx: Db, actor: Actor, sessionId: string): Promise<number> {
+  const { academyId } = actor;
+  const [found] = await tx.select({ spec: session.spec }).from(session).where(one(actor, sessionId));
+  const entries = await tx
+    .select()
+    .from(sessionPlayer)
+    .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)))
+    .orderBy(asc(sessionPlayer.position));
+  const balls = await shotsOfSession(tx, actor, sessionId);
+  const table = playSession(found!.spec, entries.map(asEntrant), balls, { seed: seedOf(sessionId) });
+  const count = balls.reduce((sum, ball) => sum + ball.nBalls, 0);
+  const toGo = leastBallsToGo(table);
+  const last = balls.map((ball) => ball.playedAt).reduce<string | null>((a, b) => (a !== null && a > b ? a : b), null);
+  await tx
+    .update(session)
+    .set({
+      balls: count,
+      overFrom: Number.isFinite(toGo) ? count + toGo : null,
+      completedAt: table.over && last ? new Date(last) : null,
+    })
+    .where(one(actor, sessionId));
+  return balls.length;
+}
+
+async function shotsOfSession(tx: Db, { academyId }: Actor, sessionId: string) {
+  const rows = await tx
+    .select()
+    .from(shot)
+    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId)))
+    .orderBy(asc(shot.turnNo), asc(shot.serverSeq));
+  return rows.map(asShot);
+}
+
+/** Changes something that a session says about all its balls, and lets them follow. */
+export async function changeSession(db: Db, actor: Actor, sessionId: string, change: (tx: Db) => Promise<void>): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (!(await holdSession(tx, actor, sessionId))) return;
+    await change(tx);
+    await projectAgain(tx, actor, (await holdSession(tx, actor, sessionId))!);
+  });
+}
+
+const SESSIONS_AT_ONCE = 500;
+
+/**
+ * Makes the projection of an academy again from its events alone: `shot`, how many balls each session has, and which are through. One
+ * session after another, each in a transaction of its own, so that people go on playing meanwhile.
+ * @returns how many balls there are
+ */
+export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
+  let balls = 0;
+  let after: string | null = null;
+  for (;;) {
+    const ids: { id: string }[] = await db
+      .select({ id: session.sessionId })
+      .from(session)
+      .where(and(eq(session.academyId, actor.academyId), after === null ? undefined : gt(session.sessionId, after)))
+      .orderBy(asc(session.sessionId))
+      .limit(SESSIONS_AT_ONCE);
+    for (const { id } of ids)
+      balls += await db.transaction(async (tx) => {
+        const held = await holdSession(tx, actor, id);
+        return held ? projectAgain(tx, actor, held) : 0;
+      });
+    after = ids.at(-1)?.id ?? null;
+    if (ids.length < SESSIONS_AT_ONCE) return balls;
+  }
+}
