@@ -16,6 +16,8 @@ const config: NextConfig = {
         { key: 'Service-Worker-Allowed', value: '/' },
       ],
     },
+    // What is no page shows nothing and runs nothing.
+    { source: '/api/:path*', headers: [{ key: 'Content-Security-Policy', value: "default-src 'none'; frame-ancestors 'none'" }] },
     {
       source: '/:path*',
       headers: [

@@ -4,7 +4,7 @@ import { authOrganization } from '@/db/schema';
 import { loadDemo } from './demo-data';
 
 /** Brings the schema up to date; with --demo, fills a database that has no academy yet. */
-const { db, pool } = openDb(process.env.DATABASE_URL ?? '');
+const { db, pool } = openDb(process.env.DATABASE_URL ?? '', { patient: true });
 try {
   await migrate(db, { migrationsFolder: new URL('../db/migrations', import.meta.url).pathname });
   if (process.argv.includes('--demo') && (await db.$count(authOrganization)) === 0) {

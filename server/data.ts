@@ -9,11 +9,12 @@ import * as links from '@/db/queries/links';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
-import type { Change, Told } from '@/db/queries/live';
+import type { Change } from '@/db/queries/live';
 import * as shots from '@/db/queries/shots';
 import * as takings from '@/db/queries/take-in';
-import { database } from './db';
-import { tell } from './live';
+import { database, WRITERS } from './db';
+import { doorsEnded, tell } from './live';
+import { makeTurns } from './turns';
 
 const QUERIES = {
   saveAcademy: academies.saveAcademy,
@@ -47,10 +48,7 @@ export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 
 /** What of a change whoever watches has to be told, once it is through. */
-type Tells<Name extends keyof Data> = (
-  asked: Parameters<Data[Name]>,
-  answer: Answer<Name>,
-) => ({ sessionId: string; change: Change } | 'links')[];
+type Tells<Name extends keyof Data> = (asked: Parameters<Data[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];
 const session = ([sessionId]: [string, ...unknown[]]) => [{ sessionId, change: 'session' as const }];
 const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
   takeIn: ([sessionId], { stored }) => (stored > 0 ? [{ sessionId, change: 'facts' }] : []),
@@ -61,7 +59,6 @@ const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
   stopSession: session,
   resumeSession: session,
   saveConditionsToday: (_, sessions) => sessions.map((sessionId) => ({ sessionId, change: 'session' })),
-  revokeLink: () => ['links'],
 };
 
 /** The academy's data as this actor may see and change it. */
@@ -74,13 +71,22 @@ export function dataOf(actor: Actor): Data {
 
 type Query = (...all: unknown[]) => Promise<unknown>;
 
+/** What ends somebody's right to get in. */
+const ENDS: readonly (keyof Data)[] = ['revokeLink'];
+
+/** What changes the balls of a session: one after another, and so many sessions at once that connections are left for those who read. */
+const IN_TURN: readonly (keyof Data)[] = ['takeIn', 'saveConditions', 'saveStationDistance'];
+const turns = makeTurns({ most: WRITERS, waiting: 1000 });
+
 function bind(actor: Actor, name: keyof Data, query: Query) {
+  const ask = (...asked: unknown[]) => query(database(), actor, ...asked);
+  const inTurn = IN_TURN.includes(name) ? (...asked: unknown[]) => turns(String(asked[0]), () => ask(...asked)) : ask;
   const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<keyof Data>>) | undefined;
-  if (!tells) return (...asked: unknown[]) => query(database(), actor, ...asked);
+  if (!tells && !ENDS.includes(name)) return inTurn;
   return async (...asked: unknown[]) => {
-    const answer = await query(database(), actor, ...asked);
-    const { academyId } = actor;
-    tell(tells(asked, answer).map((one): Told => (one === 'links' ? { academyId, change: 'links' } : { academyId, ...one })));
+    const answer = await inTurn(...asked);
+    if (ENDS.includes(name)) doorsEnded();
+    tell((tells?.(asked, answer) ?? []).map((one) => ({ academyId: actor.academyId, ...one })));
     return answer;
   };
 }

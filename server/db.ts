@@ -1,6 +1,6 @@
 import 'server-only';
 import { sql } from 'drizzle-orm';
-import { openDb, type Db } from '@/db/client';
+import { CONNECTIONS, openDb, type Db } from '@/db/client';
 import { env } from './env';
 
 const held = globalThis as { inchGameDb?: Db };
@@ -9,6 +9,9 @@ const held = globalThis as { inchGameDb?: Db };
 export function database(): Db {
   return (held.inchGameDb ??= openDb(env().DATABASE_URL).db);
 }
+
+/** So many connections may be busy with balls at once; the others are for whoever reads. */
+export const WRITERS = CONNECTIONS / 2;
 
 /** Whether the database answers at all. */
 export async function databaseAnswers(): Promise<boolean> {

@@ -1,10 +1,12 @@
 import 'server-only';
+import { getSessionCookie } from 'better-auth/cookies';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
 import type { PlayerByLink } from '@/db/actor';
 import { coachForSession } from './actor';
 import { dataOf, type Data } from './data';
 import { database } from './db';
 import { makeLimiter } from './limit';
+import { remembered } from './remembered';
 import { bearerOf, readToken } from './token';
 
 /** What whoever plays a session may do with the records: no more than this goes through the door of play. */
@@ -73,14 +75,21 @@ async function withToken<T>(headers: Headers, find: (academyId: string, hash: Bu
 }
 
 /** Who asks for a session at play: by a personal link where the request carries one, else by the coach's sign-in. */
-export async function doorOf(headers: Headers, sessionId: string): Promise<Door | Refusal> {
-  if (headers.has('authorization')) {
-    const holder = await linkHolder(headers);
-    if (typeof holder === 'string') return holder;
-    const { actor, academy } = holder;
-    if (!(await playsIn(database(), actor, sessionId, actor.playerId))) return 'no such session';
-    return { data: playDataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
-  }
+export function doorOf(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+  const token = bearerOf(headers) ?? getSessionCookie(headers);
+  const ask = () => (headers.has('authorization') ? doorOfLink(headers, sessionId) : doorOfCoach(sessionId));
+  return token ? remembered<Door, Refusal>(`${sessionId} ${token}`, ask) : ask();
+}
+
+async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+  const holder = await linkHolder(headers);
+  if (typeof holder === 'string') return holder;
+  const { actor, academy } = holder;
+  if (!(await playsIn(database(), actor, sessionId, actor.playerId))) return 'no such session';
+  return { data: playDataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
+}
+
+async function doorOfCoach(sessionId: string): Promise<Door | Refusal> {
   const desk = await coachForSession(sessionId);
   if (desk === 'signed out') return desk;
   if (!desk) return 'no such session';

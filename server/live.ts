@@ -17,17 +17,20 @@ type Live = {
   /** What is still to be told, each change once. */
   waiting: Map<string, Told>;
   timer: NodeJS.Timeout | null;
+  /** Who has to know when rights end, and how often they did. */
+  doors: Set<() => void>;
+  ended: number;
 };
 
 const held = globalThis as { inchGameLive?: Live };
-const live = (held.inchGameLive ??= { watchers: new Map(), connection: null, waiting: new Map(), timer: null });
+const live = (held.inchGameLive ??= { watchers: new Map(), connection: null, waiting: new Map(), timer: null, doors: new Set(), ended: 0 });
 const AGAIN_MS = 500;
 /** What changes within this time is told at once: a session in which many play tells no more often. */
 const GATHER_MS = 30;
 
 const toldSchema: z.ZodType<Told> = z.union([
   z.object({ academyId: z.string(), sessionId: z.string(), change: z.enum(['facts', 'session', 'reading']) }),
-  z.object({ academyId: z.string(), change: z.literal('links') }),
+  z.object({ change: z.literal('doors') }),
 ]);
 
 /**
@@ -71,6 +74,7 @@ function connect(): NonNullable<Live['connection']> {
   const again = (error?: unknown) => {
     if (live.connection !== connection) return;
     live.connection = null;
+    endDoors();
     if (error) log.warn({ err: error }, 'the live channel was cut; it is opened again');
     void client.end().catch(() => undefined);
     setTimeout(connect, AGAIN_MS);
@@ -95,7 +99,27 @@ function connect(): NonNullable<Live['connection']> {
 
 function hear(told: Told) {
   if ('sessionId' in told) for (const watcher of live.watchers.get(`${told.academyId}/${told.sessionId}`) ?? []) watcher(told.change);
-  else
-    for (const [key, watchers] of live.watchers)
-      if (key.startsWith(`${told.academyId}/`)) for (const watcher of watchers) watcher(told.change);
+  else endDoors();
+}
+
+/** Some right to get in has ended: whoever watches is asked again who they are, and nobody is let in by memory. */
+function endDoors() {
+  live.ended++;
+  for (const forget of live.doors) forget();
+  for (const watchers of live.watchers.values()) for (const watcher of watchers) watcher('doors');
+}
+
+/** Says, here at once and to every other instance, that a right to get in has ended. */
+export function doorsEnded(): void {
+  endDoors();
+  tell([{ change: 'doors' }]);
+}
+
+/**
+ * Calls back whenever some right to get in has ended.
+ * @returns whether that is heard at present, and how often it was
+ */
+export function hearDoors(forget: () => void): { works: () => boolean; ended: () => number } {
+  live.doors.add(forget);
+  return { works: () => connect().ready, ended: () => live.ended };
 }

@@ -55,16 +55,23 @@ export function liveStream({ door, sessionId, after, signal, stillOpen }: Follow
       };
       const letGo = watchSession(door.academyId, sessionId, (change) =>
         then(async () => {
+          if (change === 'doors' && !(await ask())) return;
           if (change === 'facts' || change === 'look again') await facts();
           if (change === 'session' || change === 'look again') message('session', {});
           if (change === 'reading') await reading();
         }),
       );
+      const ask = async () => {
+        if (await stillOpen()) return true;
+        stop();
+        return false;
+      };
       const beat = setInterval(
         () =>
           then(async () => {
-            if (await stillOpen()) say(': still here\n\n');
-            else stop();
+            if (!(await ask())) return;
+            say(': still here\n\n');
+            await facts();
           }),
         BEAT_MS,
       );

@@ -12,13 +12,14 @@ import { sayIssue } from '@/core/stored';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
+import { TooMany } from '@/server/turns';
 import { homeOf, startAgain } from './link-home';
 import { liveStream } from './live-stream';
 
 const MOST_BYTES = 1_000_000;
 
-function refuse(status: number, error: string): Response {
-  return Response.json({ error }, { status });
+function refuse(status: number, error: string, headers: HeadersInit = {}): Response {
+  return Response.json({ error }, { status, headers });
 }
 
 const REFUSALS: Readonly<Record<Refusal, [number, string]>> = {
@@ -32,6 +33,7 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
   try {
     return await give();
   } catch (error) {
+    if (error instanceof TooMany) return refuse(503, 'Too many send at once; nothing is lost, try again.', { 'retry-after': '2' });
     log.error({ err: error }, `${what} failed`);
     return refuse(503, 'This can’t be done now; nothing is lost, try again.');
   }
