@@ -11,10 +11,10 @@ import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
 import type { Change } from '@/db/queries/live';
 import * as shots from '@/db/queries/shots';
-import * as takings from '@/db/queries/take-in';
-import { database, WRITERS } from './db';
+import { takeIn } from '@/db/queries/take-in';
+import { inTurn, takeInTogether } from './balls-in';
+import { database } from './db';
 import { doorsEnded, tell } from './live';
-import { makeTurns } from './turns';
 
 const QUERIES = {
   saveAcademy: academies.saveAcademy,
@@ -26,7 +26,7 @@ const QUERIES = {
   ...readings,
   ...sessions,
   ...shots,
-  ...takings,
+  takeIn,
 };
 type Queries = typeof QUERIES;
 
@@ -63,9 +63,7 @@ const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
 
 /** The academy's data as this actor may see and change it. */
 export function dataOf(actor: Actor): Data {
-  const bound = Object.entries(QUERIES)
-    .filter(([, query]) => typeof query === 'function')
-    .map(([name, query]) => [name, bind(actor, name as keyof Data, query as Query)]);
+  const bound = Object.entries(QUERIES).map(([name, query]) => [name, bind(actor, name as keyof Data, query as Query)]);
   return Object.fromEntries(bound) as Data;
 }
 
@@ -74,17 +72,21 @@ type Query = (...all: unknown[]) => Promise<unknown>;
 /** What ends somebody's right to get in. */
 const ENDS: readonly (keyof Data)[] = ['revokeLink'];
 
-/** What changes the balls of a session: one after another, and so many sessions at once that connections are left for those who read. */
-const IN_TURN: readonly (keyof Data)[] = ['takeIn', 'saveConditions', 'saveStationDistance'];
-const turns = makeTurns({ most: WRITERS, waiting: 1000 });
+/** What changes the balls of a session waits for its turn. */
+const WAYS: { [Name in keyof Data]?: (actor: Actor, ask: Data[Name]) => Data[Name] } = {
+  takeIn: (actor) => (sessionId, events, clockBehindMs) => takeInTogether(actor, sessionId, events, clockBehindMs),
+  saveConditions: (actor, ask) => (sessionId, conditions) => inTurn(actor, sessionId, () => ask(sessionId, conditions)),
+  saveStationDistance: (actor, ask) => (sessionId, said) => inTurn(actor, sessionId, () => ask(sessionId, said)),
+};
 
-function bind(actor: Actor, name: keyof Data, query: Query) {
-  const ask = (...asked: unknown[]) => query(database(), actor, ...asked);
-  const inTurn = IN_TURN.includes(name) ? (...asked: unknown[]) => turns(String(asked[0]), () => ask(...asked)) : ask;
+function bind(actor: Actor, name: keyof Data, query: Query): Query {
+  const plain: Query = (...asked) => query(database(), actor, ...asked);
+  const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
   const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<keyof Data>>) | undefined;
-  if (!tells && !ENDS.includes(name)) return inTurn;
-  return async (...asked: unknown[]) => {
-    const answer = await inTurn(...asked);
+  const ask = way ? way(actor, plain) : plain;
+  if (!tells && !ENDS.includes(name)) return ask;
+  return async (...asked) => {
+    const answer = await ask(...asked);
     if (ENDS.includes(name)) doorsEnded();
     tell((tells?.(asked, answer) ?? []).map((one) => ({ academyId: actor.academyId, ...one })));
     return answer;

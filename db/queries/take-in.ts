@@ -1,5 +1,5 @@
 import type { SessionFacts } from '@/core/shot/conditions';
-import type { ShotEvent, Taken } from '@/core/shot/shot';
+import type { RefusedEvent, ShotEvent, Taken } from '@/core/shot/shot';
 import { group } from 'd3-array';
 import { sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
@@ -7,10 +7,17 @@ import type { Db } from '../client';
 import { shotEvent } from '../schema';
 import { holdSession, projectAgain, projectNew } from './projection';
 
+/** What one device says about the balls of one session. */
+export type Post = {
+  actor: Actor;
+  events: readonly ShotEvent[];
+  /** By how much the device's clock was behind when it sent this; null where it did not say. */
+  clockBehindMs: number | null;
+};
+
 /**
  * Takes in what a device says about the balls of one session. An event that is already there is passed over, so the
  * same batch may come any number of times; one that is not the actor's to say is refused, and the others are stored.
- * @param clockBehindMs by how much the device's clock was behind when it sent this; null where it did not say
  */
 export async function takeIn(
   db: Db,
@@ -19,41 +26,51 @@ export async function takeIn(
   events: readonly ShotEvent[],
   clockBehindMs: number | null = null,
 ): Promise<Taken> {
-  const { academyId } = actor;
-  if (events.length === 0) return { stored: 0, known: 0, refused: [] };
+  const [taken] = await takeInAll(db, actor, sessionId, [{ actor, events, clockBehindMs }]);
+  return taken!;
+}
+
+/**
+ * The same for what several say at once about one session: in one transaction, which costs hardly more than one of them alone.
+ * @returns what became of each, in their order
+ */
+export async function takeInAll(db: Db, actor: Actor, sessionId: string, posts: readonly Post[]): Promise<Taken[]> {
+  const all = posts.flatMap(({ events }) => events);
+  if (all.length === 0) return posts.map(() => ({ stored: 0, known: 0, refused: [] }));
   return db.transaction(async (tx) => {
     const held = await holdSession(tx, actor, sessionId);
-    if (!held) return { stored: 0, known: 0, refused: events.map(({ eventId }) => ({ eventId, why: 'There is no such session.' })) };
-    const facts = await factsFor(tx, actor, sessionId, events);
-    const refused = refusals(facts, actor, sessionId, events);
-    const own = events.filter(({ eventId }) => !refused.has(eventId));
-    const stored = own.length > 0 ? await store(tx, actor, own, clockBehindMs) : [];
+    if (!held) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
+    const facts = await factsFor(tx, actor, sessionId, all);
     const known = new Set(facts.before.map(({ shotId }) => shotId));
+    const judged = posts.map((post) => judge(facts, sessionId, post));
+    const rows = judged.flatMap(({ own }, i) => own.map((event) => rowOf(event, posts[i]!)));
+    const stored = rows.length > 0 ? await store(tx, rows) : [];
     const [again, fresh] = [stored.filter(({ shotId }) => known.has(shotId)), stored.filter(({ shotId }) => !known.has(shotId))];
     if (fresh.length > 0) await projectNew(tx, actor, held, facts.stations, fresh);
     if (again.length > 0) await projectAgain(tx, actor, held, [...new Set(again.map(({ shotId }) => shotId))]);
-    return {
-      stored: stored.length,
-      known: own.length - stored.length,
-      refused: [...refused].map(([eventId, why]) => ({ eventId, why })),
-    };
+    // What two said in the same moment was stored for the first.
+    const left = new Set(stored.map(({ eventId }) => eventId));
+    return judged.map(({ own, refused }) => {
+      const mine = own.filter(({ eventId }) => left.delete(eventId)).length;
+      return { stored: mine, known: own.length - mine, refused };
+    });
   });
 }
 
+const noSession = ({ eventId }: ShotEvent) => ({ eventId, why: 'There is no such session.' });
+
+function rowOf({ deviceAt, ...event }: ShotEvent, { actor, clockBehindMs }: Post) {
+  return { ...event, academyId: actor.academyId, actor: actorName(actor), deviceAt: new Date(deviceAt), clockBehindMs };
+}
+
 /** Stores events, and gives the rows of those that were not there. */
-async function store(tx: Db, actor: Actor, events: readonly ShotEvent[], clockBehindMs: number | null) {
-  const rows = events.map(({ deviceAt, ...event }) => ({
-    ...event,
-    academyId: actor.academyId,
-    actor: actorName(actor),
-    deviceAt: new Date(deviceAt),
-    clockBehindMs,
-  }));
+async function store(tx: Db, rows: ReturnType<typeof rowOf>[]) {
   const { eventId, serverSeq, receivedAt } = shotEvent;
   const numbered = await tx.insert(shotEvent).values(rows).onConflictDoNothing().returning({ eventId, serverSeq, receivedAt });
   const at = new Map(numbered.map((row) => [row.eventId, row]));
   return rows.flatMap((row) => {
     const stored = at.get(row.eventId);
+    at.delete(row.eventId);
     return stored ? [{ ...row, ...stored }] : [];
   });
 }
@@ -81,10 +98,9 @@ async function factsFor(tx: Db, { academyId }: Actor, sessionId: string, events:
 
 /**
  * Balls go to players of the session, nobody speaks about a ball of another session, and a personal link speaks about its own player's
- * balls only. Of a ball whose record is refused, nothing else can be said.
- * @returns why, by event; nothing of those that are the actor's to say
+ * balls only. Of a ball whose record is refused, nothing else can be said. What is good is noted in `before`.
  */
-function refusals({ players, before }: Facts, actor: Actor, sessionId: string, events: readonly ShotEvent[]): Map<string, string> {
+function judge({ players, before }: Facts, sessionId: string, { actor, events }: Post): { own: ShotEvent[]; refused: RefusedEvent[] } {
   const inSession = new Set(players);
   const only = actor.kind === 'player' ? actor.playerId : null;
   const earlier = group(before, (row) => row.shotId);
@@ -98,13 +114,17 @@ function refusals({ players, before }: Facts, actor: Actor, sessionId: string, e
       return 'This ball is another player’s.';
     return null;
   };
-  const refused = new Map<string, string>();
   const balls = new Map<string, string>();
+  const judged: ReturnType<typeof judge> = { own: [], refused: [] };
   for (const event of events) {
     const reason = why(event) ?? balls.get(event.shotId);
-    if (!reason) continue;
-    refused.set(event.eventId, reason);
-    if (event.kind === 'record') balls.set(event.shotId, reason);
+    if (!reason) judged.own.push(event);
+    else {
+      judged.refused.push({ eventId: event.eventId, why: reason });
+      if (event.kind === 'record') balls.set(event.shotId, reason);
+    }
   }
-  return refused;
+  for (const { shotId, kind, payload } of judged.own)
+    before.push({ shotId, sessionId, playerId: kind === 'record' ? payload.playerId : null });
+  return judged;
 }
