@@ -3,3 +3,23 @@ ALTER TABLE "session" ADD COLUMN "balls" integer DEFAULT 0 NOT NULL;--> statemen
 ALTER TABLE "session" ADD COLUMN "over_from" integer DEFAULT 0;--> statement-breakpoint
 ALTER TABLE "shot_event" ADD COLUMN "clock_behind_ms" bigint;--> statement-breakpoint
 UPDATE "session" AS "s" SET "balls" = "of"."balls" FROM (SELECT "academy_id", "session_id", sum("n_balls")::int AS "balls" FROM "shot" GROUP BY 1, 2) AS "of" WHERE "of"."academy_id" = "s"."academy_id" AND "of"."session_id" = "s"."session_id";
+--> statement-breakpoint
+CREATE FUNCTION "hold_session"("of_academy" text, "of_session" uuid, "of_balls" uuid[], "of_events" uuid[]) RETURNS jsonb LANGUAGE plpgsql AS $$
+DECLARE held jsonb;
+BEGIN
+  SELECT jsonb_build_object('sessionId', s.session_id, 'startedAt', s.started_at, 'conditions', s.conditions, 'balls', s.balls,
+      'overFrom', s.over_from, 'now', now())
+    INTO held FROM session s WHERE s.academy_id = of_academy AND s.session_id = of_session FOR NO KEY UPDATE;
+  IF held IS NULL THEN RETURN NULL; END IF;
+  -- What follows sees what was committed while the session was waited for: each statement here looks anew.
+  RETURN held || jsonb_build_object(
+    'players', (SELECT coalesce(jsonb_agg(p.player_id), '[]') FROM session_player p
+      WHERE p.academy_id = of_academy AND p.session_id = of_session),
+    'stations', (SELECT coalesce(jsonb_agg(jsonb_build_object('key', t.station_key, 'distanceM', t.distance_m, 'source', t.source)), '[]')
+      FROM session_station t WHERE t.academy_id = of_academy AND t.session_id = of_session),
+    'before', (SELECT coalesce(jsonb_agg(jsonb_build_object('shotId', e.shot_id, 'sessionId', e.session_id,
+        'playerId', CASE WHEN e.kind = 'record' THEN e.payload ->> 'playerId' END)), '[]')
+      FROM shot_event e WHERE e.academy_id = of_academy AND e.shot_id = ANY (of_balls)),
+    'known', (SELECT coalesce(jsonb_agg(e.event_id), '[]') FROM shot_event e WHERE e.academy_id = of_academy AND e.event_id = ANY (of_events)));
+END
+$$;

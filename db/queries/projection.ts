@@ -43,35 +43,63 @@ export async function stationsOf(db: Db, actor: Actor, sessionId: string): Promi
     .where(and(eq(sessionStation.academyId, actor.academyId), eq(sessionStation.sessionId, sessionId)));
 }
 
-/** The rows that events of a session amount to. @param events in the order in which they were taken in */
-function projection(academyId: string, held: Held, stations: SessionFacts['stations'], events: readonly EventRow[]): ShotInsert[] {
-  const records = new Map<string, EventRow>();
-  for (const row of events) if (row.kind === 'record' && !records.has(row.shotId)) records.set(row.shotId, row);
+/** The rows that events of a session amount to, without their numbers. @param events in the order in which they were taken in */
+function projection(
+  academyId: string,
+  held: Held,
+  stations: SessionFacts['stations'],
+  events: readonly Omit<EventRow, 'serverSeq'>[],
+): Omit<ShotInsert, 'serverSeq'>[] {
+  const records = recordsOf(events);
   return projectShots(events.map(asEvent)).map((ball) => {
-    const { receivedAt, serverSeq, clockBehindMs } = records.get(ball.shotId)!;
+    const { receivedAt, clockBehindMs } = records.get(ball.shotId)!;
     const playedAt = possibleMoment(ball.playedAt, { openedAt: held.startedAt, receivedAt, behindMs: clockBehindMs ?? 0 });
-    return { ...withSession(ball, { stations, conditions: held.conditions }), academyId, playedAt, serverSeq };
+    return { ...withSession(ball, { stations, conditions: held.conditions }), academyId, playedAt };
   });
 }
 
-/** Projects balls of a session of which nothing was known before: what it costs does not hang on how many there are already. */
+/** The event that recorded each ball: the first that says so. */
+function recordsOf<Row extends Pick<EventRow, 'kind' | 'shotId'>>(events: readonly Row[]): Map<string, Row> {
+  const records = new Map<string, Row>();
+  for (const row of events) if (row.kind === 'record' && !records.has(row.shotId)) records.set(row.shotId, row);
+  return records;
+}
+
+/** An event as it is about to be stored. */
+export type NewEvent = Omit<EventRow, 'serverSeq'> & { academyId: string; actor: string };
+
+/**
+ * Stores events about balls of which nothing was known, and projects these: what it costs does not hang on how many balls the session has
+ * already.
+ * @param events all that is known of these balls, in their order
+ */
 export async function projectNew(
   db: Db,
   actor: Actor,
-  held: Held,
-  stations: SessionFacts['stations'],
-  events: readonly EventRow[],
+  held: Held & { stations: SessionFacts['stations'] },
+  events: readonly NewEvent[],
 ): Promise<void> {
   const { academyId } = actor;
-  const rows = projection(academyId, held, stations, events);
-  if (rows.length === 0) return;
-  const balls = held.balls + rows.reduce((sum, row) => sum + row.nBalls, 0);
+  const { sessionId } = held;
+  const said = rowsOf(shotEvent, events);
+  const insertEvents = sql`insert into ${shotEvent} (${said.columns}) ${said.select}`;
+  const rows = projection(academyId, held, held.stations, events);
+  if (rows.length === 0) {
+    await db.execute(insertEvents);
+    return;
+  }
   const { columns, select } = rowsOf(shot, rows);
+  const balls = held.balls + rows.reduce((sum, row) => sum + row.nBalls, 0);
+  // The number of a ball is that of the event that recorded it: the first of its records.
   await db.execute(sql`
-    with added as (insert into ${shot} (${columns}) ${select}),
+    with said as (${insertEvents} returning shot_id, kind, server_seq),
+      recorded as (select shot_id, min(server_seq) as server_seq from said where kind = 'record' group by shot_id),
+      ball as (${select}),
+      added as (insert into ${shot} (${columns}, server_seq)
+        select ball.*, recorded.server_seq from ball join recorded on recorded.shot_id = ball.shot_id),
       counted as (${playersCount(academyId, [...new Set(rows.map((row) => row.playerId))])})
-    update ${session} set balls = ${balls} where academy_id = ${academyId} and session_id = ${held.sessionId}`);
-  if (held.overFrom !== null && balls >= held.overFrom) await settle(db, actor, held.sessionId);
+    update ${session} set balls = ${balls} where academy_id = ${academyId} and session_id = ${sessionId}`);
+  if (held.overFrom !== null && balls >= held.overFrom) await settle(db, actor, sessionId);
 }
 
 /** Counts up the evidence of players. Two sessions can share players: they are taken in one order, so that neither waits for the other. */
@@ -94,7 +122,11 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
     .from(shotEvent)
     .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId), shotIds && inArray(shotEvent.shotId, [...shotIds])))
     .orderBy(asc(shotEvent.serverSeq));
-  const rows = projection(academyId, held, await stationsOf(db, actor, sessionId), events);
+  const records = recordsOf(events);
+  const rows = projection(academyId, held, await stationsOf(db, actor, sessionId), events).map((row): ShotInsert => ({
+    ...row,
+    serverSeq: records.get(row.shotId)!.serverSeq,
+  }));
   await db
     .delete(shot)
     .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId), shotIds && inArray(shot.shotId, [...shotIds])));

@@ -22,7 +22,16 @@ export type EventRow = Pick<
 >;
 
 /** A row as the core has it. */
-export function asEvent({ eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt }: EventRow): ShotEvent {
+export function asEvent({
+  eventId,
+  shotId,
+  sessionId,
+  kind,
+  payload,
+  deviceId,
+  deviceSeq,
+  deviceAt,
+}: Omit<EventRow, 'serverSeq'>): ShotEvent {
   return shotEventSchema.parse({ eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: deviceAt.toISOString() });
 }
 
@@ -42,7 +51,7 @@ export function asShot(row: typeof shot.$inferSelect): Shot {
  * a thousand as for one. Columns that no row names get what the table says.
  * @param rows all with the same keys
  */
-export function rowsOf<T extends PgTable>(table: T, rows: readonly T['$inferInsert'][]): { columns: SQL; select: SQL } {
+export function rowsOf<T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]): { columns: SQL; select: SQL } {
   const named = Object.keys(rows[0] ?? {});
   const columns = sql.raw(named.map((key) => `"${columnName(table, key)}"`).join(', '));
   const json = JSON.stringify(

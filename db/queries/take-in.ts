@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { shotEvent } from '../schema';
-import { holdSession, projectAgain, projectNew } from './projection';
+import { projectAgain, projectNew, type Held, type NewEvent } from './projection';
 
 /** What one device says about the balls of one session. */
 export type Post = {
@@ -38,62 +38,55 @@ export async function takeInAll(db: Db, actor: Actor, sessionId: string, posts: 
   const all = posts.flatMap(({ events }) => events);
   if (all.length === 0) return posts.map(() => ({ stored: 0, known: 0, refused: [] }));
   return db.transaction(async (tx) => {
-    const held = await holdSession(tx, actor, sessionId);
-    if (!held) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
-    const facts = await factsFor(tx, actor, sessionId, all);
-    const known = new Set(facts.before.map(({ shotId }) => shotId));
-    const judged = posts.map((post) => judge(facts, sessionId, post));
-    const rows = judged.flatMap(({ own }, i) => own.map((event) => rowOf(event, posts[i]!)));
-    const stored = rows.length > 0 ? await store(tx, rows) : [];
-    const [again, fresh] = [stored.filter(({ shotId }) => known.has(shotId)), stored.filter(({ shotId }) => !known.has(shotId))];
-    if (fresh.length > 0) await projectNew(tx, actor, held, facts.stations, fresh);
-    if (again.length > 0) await projectAgain(tx, actor, held, [...new Set(again.map(({ shotId }) => shotId))]);
-    // What two said in the same moment was stored for the first.
-    const left = new Set(stored.map(({ eventId }) => eventId));
-    return judged.map(({ own, refused }) => {
-      const mine = own.filter(({ eventId }) => left.delete(eventId)).length;
-      return { stored: mine, known: own.length - mine, refused };
+    const facts = await holdWithFacts(tx, actor, sessionId, all);
+    if (!facts) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
+    const ballsBefore = new Set(facts.before.map(({ shotId }) => shotId));
+    const stored = new Set(facts.known);
+    const rows: NewEvent[] = [];
+    const taken = posts.map((post) => {
+      const { own, refused } = judge(facts, sessionId, post);
+      // What two say in the same moment is stored for the first.
+      const fresh = own.filter(({ eventId }) => !stored.has(eventId) && stored.add(eventId));
+      rows.push(...fresh.map((event) => rowOf(event, post, facts.now)));
+      return { stored: fresh.length, known: own.length - fresh.length, refused };
     });
+    const [again, first] = [rows.filter(({ shotId }) => ballsBefore.has(shotId)), rows.filter(({ shotId }) => !ballsBefore.has(shotId))];
+    if (first.length > 0) await projectNew(tx, actor, facts, first);
+    if (again.length > 0) {
+      await tx.insert(shotEvent).values(again);
+      await projectAgain(tx, actor, facts, [...new Set(again.map(({ shotId }) => shotId))]);
+    }
+    return taken;
   });
 }
 
 const noSession = ({ eventId }: ShotEvent) => ({ eventId, why: 'There is no such session.' });
 
-function rowOf({ deviceAt, ...event }: ShotEvent, { actor, clockBehindMs }: Post) {
-  return { ...event, academyId: actor.academyId, actor: actorName(actor), deviceAt: new Date(deviceAt), clockBehindMs };
+function rowOf({ deviceAt, ...event }: ShotEvent, { actor, clockBehindMs }: Post, receivedAt: Date): NewEvent {
+  return { ...event, academyId: actor.academyId, actor: actorName(actor), deviceAt: new Date(deviceAt), clockBehindMs, receivedAt };
 }
 
-/** Stores events, and gives the rows of those that were not there. */
-async function store(tx: Db, rows: ReturnType<typeof rowOf>[]) {
-  const { eventId, serverSeq, receivedAt } = shotEvent;
-  const numbered = await tx.insert(shotEvent).values(rows).onConflictDoNothing().returning({ eventId, serverSeq, receivedAt });
-  const at = new Map(numbered.map((row) => [row.eventId, row]));
-  return rows.flatMap((row) => {
-    const stored = at.get(row.eventId);
-    at.delete(row.eventId);
-    return stored ? [{ ...row, ...stored }] : [];
-  });
-}
-
-type Facts = {
-  players: string[];
+type Facts = Held & {
   stations: SessionFacts['stations'];
+  players: string[];
   /** What was said before about the same balls; whose ball it is stands in its record. */
   before: { shotId: string; sessionId: string; playerId: string | null }[];
+  /** Events that are there already. */
+  known: string[];
+  /** The moment of this transaction. */
+  now: Date;
 };
 
-/** What has to be known to take events in, asked for at once. */
-async function factsFor(tx: Db, { academyId }: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<Facts> {
-  const balls = [...new Set(events.map(({ shotId }) => shotId))];
-  const { rows } = await tx.execute<Facts>(sql`select
-    (select coalesce(jsonb_agg(player_id), '[]') from session_player where academy_id = ${academyId} and session_id = ${sessionId})
-      as players,
-    (select coalesce(jsonb_agg(jsonb_build_object('key', station_key, 'distanceM', distance_m, 'source', source)), '[]')
-      from session_station where academy_id = ${academyId} and session_id = ${sessionId}) as stations,
-    (select coalesce(jsonb_agg(jsonb_build_object('shotId', shot_id, 'sessionId', session_id, 'playerId',
-        case when kind = 'record' then payload ->> 'playerId' end)), '[]')
-      from shot_event where academy_id = ${academyId} and shot_id = any(${sql.param(balls)}::uuid[])) as before`);
-  return rows[0]!;
+/** Takes a session, as `holdSession` does, and gives all that has to be known to take these events in. */
+async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<Facts | null> {
+  const balls = sql.param([...new Set(events.map(({ shotId }) => shotId))]);
+  const ids = sql.param(events.map(({ eventId }) => eventId));
+  type Raw = Omit<Facts, 'startedAt' | 'now'> & { startedAt: string; now: string };
+  const { rows } = await tx.execute<{ held: Raw | null }>(
+    sql`select hold_session(${academyId}, ${sessionId}, ${balls}::uuid[], ${ids}::uuid[]) as held`,
+  );
+  const held = rows[0]!.held;
+  return held && { ...held, startedAt: new Date(held.startedAt), now: new Date(held.now) };
 }
 
 /**
