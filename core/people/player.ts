@@ -28,6 +28,21 @@ export const playerSchema = z
   });
 export type PlayerForm = z.infer<typeof playerSchema>;
 
+/** A player who is known, as the form has them: of what else is known of them, nothing. */
+export function formOf({ player, clubs }: { player: Omit<PlayerForm, 'clubs'>; clubs: PlayerForm['clubs'] }): PlayerForm {
+  const { name, level, handed, units, paceM, clubM, putterM } = player;
+  return {
+    name,
+    level,
+    handed,
+    units,
+    paceM,
+    clubM,
+    putterM,
+    clubs: clubs.map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg })),
+  };
+}
+
 /** How much a player dreads shots, from 1 (likes them) to 5, by shot type and surface: "pitch|heavy_rough". */
 export const dreadsSchema = z.record(
   z

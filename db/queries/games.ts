@@ -3,7 +3,7 @@ import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, greenVersion, session } from '../schema';
-import { newestVersions, specHash, writeVersion, type GameRow } from './game-versions';
+import { newestGame, newestVersions, specHash, writeVersion, type GameRow } from './game-versions';
 
 export { newestGame as getGame, type GameRow } from './game-versions';
 
@@ -42,9 +42,17 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
  * Saves a game. A version that has results stays as it is and a new one is made; one without results is replaced.
  * Saving what is there already changes nothing, so that sending a form twice does no harm.
  * @param greenId the green on whose newest plan its stations stand; without a station that does, it stands on none
- * @returns the version that now holds the spec
+ * @param basedOn when what was changed had been written (null: it was not saved yet); without it nothing is checked
+ * @returns the version that now holds the spec; null where the game was changed elsewhere meanwhile: nothing is saved then
  */
-export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameSpec, greenId: string | null = null): Promise<number> {
+export async function saveGame(
+  db: Db,
+  actor: Actor,
+  gameId: string,
+  spec: GameSpec,
+  greenId: string | null = null,
+  basedOn?: Date | null,
+): Promise<number | null> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     await tx.insert(game).values({ academyId, gameId }).onConflictDoNothing();
@@ -53,6 +61,9 @@ export async function saveGame(db: Db, actor: Actor, gameId: string, spec: GameS
       .from(game)
       .where(and(eq(game.academyId, academyId), eq(game.gameId, gameId)))
       .for('update');
+    const latest = await newestGame(tx, actor, gameId);
+    const same = latest !== null && specHash(latest.spec) === specHash(spec);
+    if (basedOn !== undefined && !same && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
     const placed = spec.stations.some((station) => station.place !== null);
     const [green] = placed && greenId ? await newestGreen(tx, actor, greenId) : [];
     const link = { greenId: green?.greenId ?? null, greenVersion: green?.version ?? null };

@@ -1,8 +1,9 @@
-import type { PlayerForm } from '@/core/people/player';
+import { formOf, type PlayerForm } from '@/core/people/player';
 import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, player, shot } from '../schema';
+import { canonical } from './game-versions';
 
 export type PlayerRow = typeof player.$inferSelect;
 export type ClubRow = typeof club.$inferSelect;
@@ -36,17 +37,26 @@ export async function getPlayer(db: Db, actor: Actor, playerId: string): Promise
   return { player: row, clubs };
 }
 
-/** Adds a player, or changes the one of this id; saving the same form twice is the same as once. */
-export async function savePlayer(db: Db, actor: Actor, playerId: string, form: PlayerForm): Promise<void> {
+/**
+ * Adds a player, or changes the one of this id; saving the same form twice is the same as once.
+ * @param basedOn when what was changed had been saved (null: it was not saved yet); without it nothing is checked
+ * @returns false where the player was changed elsewhere meanwhile: nothing is saved then
+ */
+export async function savePlayer(db: Db, actor: Actor, playerId: string, form: PlayerForm, basedOn?: Date | null): Promise<boolean> {
   const { clubs, ...fields } = form;
-  await db.transaction(async (tx) => {
+  return db.transaction(async (tx) => {
+    await tx.select({ id: player.playerId }).from(player).where(mine(actor, playerId)).for('no key update');
+    const held = await getPlayer(tx, actor, playerId);
+    if (held && canonical(formOf(held)) === canonical(form)) return true;
+    if (basedOn !== undefined && held?.player.savedAt.getTime() !== basedOn?.getTime()) return false;
     await tx
       .insert(player)
       .values({ academyId: actor.academyId, playerId, ...fields })
-      .onConflictDoUpdate({ target: [player.academyId, player.playerId], set: fields });
+      .onConflictDoUpdate({ target: [player.academyId, player.playerId], set: { ...fields, savedAt: new Date() } });
     await tx.delete(club).where(and(eq(club.academyId, actor.academyId), eq(club.playerId, playerId)));
     if (clubs.length > 0)
       await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
+    return true;
   });
 }
 

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
 import type { ShotEvent } from '@/core/shot/shot';
 import { gameStations } from '@/core/green/game';
@@ -8,7 +8,7 @@ import type { Point } from '@/core/geometry/point';
 import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
 import { green, standing } from '@/core/testing/make-green';
 import type { Coach } from '../actor';
-import { player, session, shot, shotEvent } from '../schema';
+import { gameVersion, player, session, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
 import { coachIn, coachOfSession } from './academies';
 import { specHash } from './game-versions';
@@ -334,4 +334,69 @@ test('a green that was changed elsewhere meanwhile is not written over', async (
   expect((await getGreen(db, actor, greenId))!.plan.stations[0]!.at).toEqual([0, -22]);
   expect(await saveGreen(db, actor, greenId, plan([0, -22]), opened)).toMatchObject({ version: 1 });
   expect(await saveGreen(db, actor, greenId, plan([0, -24]), first!.savedAt)).toMatchObject({ version: 1 });
+});
+
+describe('two who change the same', () => {
+  test('the second to save a game is told, and what the first saved stays', async () => {
+    const at = await academy();
+    const opened = (await getGame(db, at.actor, at.gameId))!.createdAt;
+    const [first, second] = [game({ title: 'First' }), game({ title: 'Second' })];
+    expect(await saveGame(db, at.actor, at.gameId, first, null, opened)).toBe(2);
+    expect(await saveGame(db, at.actor, at.gameId, second, null, opened)).toBeNull();
+    expect((await getGame(db, at.actor, at.gameId))!.spec.title).toBe('First');
+    // The same sent twice is no change, and whoever looks again may change it.
+    expect(await saveGame(db, at.actor, at.gameId, first, null, opened)).toBe(2);
+    const again = (await getGame(db, at.actor, at.gameId))!.createdAt;
+    expect(await saveGame(db, at.actor, at.gameId, second, null, again)).toBe(2);
+    // A new game under an id that is taken changes nothing.
+    expect(await saveGame(db, at.actor, at.gameId, first, null, null)).toBeNull();
+  });
+
+  test('of ten who save a game at once one is first, and the others are told', async () => {
+    const at = await academy();
+    const opened = (await getGame(db, at.actor, at.gameId))!.createdAt;
+    const saved = await Promise.all(
+      Array.from({ length: 10 }, (_, i) => saveGame(db, at.actor, at.gameId, game({ title: `Change ${i}` }), null, opened)),
+    );
+    expect(saved.filter((version) => version !== null)).toEqual([2]);
+  });
+
+  test('the second to save a player is told, and what the first saved stays', async () => {
+    const at = await academy();
+    const opened = (await getPlayer(db, at.actor, at.playerId))!.player.savedAt;
+    const form = newPlayer('Otto', 'imperial');
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe(true);
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, opened)).toBe(false);
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe(true);
+    expect((await getPlayer(db, at.actor, at.playerId))!.player.level).toBe(5);
+    const now = (await getPlayer(db, at.actor, at.playerId))!.player.savedAt;
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, now)).toBe(true);
+  });
+
+  test('a session that starts while its game is saved keeps the version with which it was started', async () => {
+    const at = await academy();
+    const gameId = idOf(at.n * 100_000 + 80);
+    await saveGame(db, at.actor, gameId, game({ title: 'Before' }));
+    const sessions = Array.from({ length: 15 }, (_, i) => idOf(at.n * 100_000 + 81 + i));
+    await Promise.all(
+      sessions.flatMap((sessionId, i) => [
+        saveGame(db, at.actor, gameId, game({ title: `Change ${i}` })),
+        startSession(db, at.actor, sessionId, gameId, [{ playerId: at.playerId, allowance: 0 }]),
+      ]),
+    );
+    const rows = await db
+      .select({ played: session.spec, written: gameVersion.spec })
+      .from(session)
+      .innerJoin(
+        gameVersion,
+        and(
+          eq(gameVersion.academyId, session.academyId),
+          eq(gameVersion.gameId, session.gameId),
+          eq(gameVersion.version, session.gameVersion),
+        ),
+      )
+      .where(and(eq(session.academyId, at.actor.academyId), eq(session.gameId, gameId)));
+    expect(rows).toHaveLength(15);
+    for (const { played, written } of rows) expect(written.title).toBe(played.title);
+  });
 });

@@ -10,3 +10,11 @@ export function faults(error: z.ZodError): Refused {
   for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message;
   return { ok: false, fields };
 }
+
+/** What is said where somebody else saved the same thing since it was opened here. */
+export const changedElsewhere = (what: 'game' | 'green' | 'player'): Refused => ({
+  ok: false,
+  fields: {
+    '': `This ${what} was changed elsewhere since it was opened here, so nothing was saved. Open it in another tab, and make your change there.`,
+  },
+});

@@ -7,15 +7,25 @@ import { MOST_ALLOWANCE } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { gameSpecSchema } from '@/core/game/spec';
 import { requireCoach } from '@/server/actor';
-import { faults, type FormResult, type Refused } from '../form/result';
+import { changedElsewhere, faults, type FormResult, type Refused } from '../form/result';
 
-/** Saves a game under the id that the form made for it, so that sending it twice saves it once; on a green, if it stands on one. */
-export async function saveGameAction(slug: string, gameId: unknown, input: unknown, greenId: unknown = null): Promise<FormResult> {
+/**
+ * Saves a game under the id that the form made for it, so that sending it twice saves it once; on a green, if it stands on one.
+ * @param basedOn when what was changed had been saved; null for a game that was not saved yet
+ */
+export async function saveGameAction(
+  slug: string,
+  gameId: unknown,
+  input: unknown,
+  greenId: unknown = null,
+  basedOn: unknown = null,
+): Promise<FormResult> {
   const { data } = await requireCoach(slug);
   const id = z.uuid().parse(gameId);
   const parsed = gameSpecSchema.safeParse(input);
   if (!parsed.success) return faults(parsed.error);
-  await data.saveGame(id, parsed.data, z.uuid().nullable().parse(greenId));
+  const saved = await data.saveGame(id, parsed.data, z.uuid().nullable().parse(greenId), z.date().nullable().parse(basedOn));
+  if (saved === null) return changedElsewhere('game');
   revalidatePath(`/a/${slug}`, 'layout');
   return { ok: true };
 }

@@ -85,7 +85,7 @@ export async function NewGameRoom({ slug, start }: { slug: string; start: Start 
   if (!begun) notFound();
   const [green, players] = await Promise.all([greenOf(data, begun.greenId), candidates(data)]);
   const shared = { slug, units: academy.units, coach: measuresOf(academy), green, players };
-  return <Designer {...shared} gameId={randomUUID()} initial={begun.initial} isNew />;
+  return <Designer {...shared} gameId={randomUUID()} initial={begun.initial} savedAt={null} />;
 }
 
 export async function GameRoom({ slug, gameId }: { slug: string; gameId: string }) {
@@ -103,7 +103,7 @@ export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: str
   if (!game) notFound();
   const [green, players] = await Promise.all([greenOf(data, game.greenId), candidates(data)]);
   const shared = { slug, units: academy.units, coach: measuresOf(academy), green, players };
-  return <Designer {...shared} gameId={game.gameId} initial={game.spec} isNew={false} />;
+  return <Designer {...shared} gameId={game.gameId} initial={game.spec} savedAt={game.createdAt} />;
 }
 
 export async function LibraryRoom({ slug }: { slug: string }) {

@@ -6,10 +6,7 @@ import { readGeoJson } from '@/core/green/geojson';
 import { greenPlanSchema } from '@/core/green/plan';
 import { requireCoach } from '@/server/actor';
 import type { SavedGreen } from '@/server/data';
-import { faults, type Refused } from '../form/result';
-
-const CHANGED_ELSEWHERE =
-  'This green was changed elsewhere since it was opened here, so nothing was saved. Open it in another tab, and make your change there.';
+import { changedElsewhere, faults, type Refused } from '../form/result';
 
 /**
  * Saves a green under the id that the page made for it, and takes the games on it along.
@@ -26,7 +23,7 @@ export async function saveGreenAction(
   const parsed = greenPlanSchema.safeParse(input);
   if (!parsed.success) return faults(parsed.error);
   const saved = await data.saveGreen(id, parsed.data, z.date().nullable().parse(basedOn));
-  if (!saved) return { ok: false, fields: { '': CHANGED_ELSEWHERE } };
+  if (!saved) return changedElsewhere('green');
   revalidatePath(`/a/${slug}`, 'layout');
   return { ok: true, saved };
 }

@@ -11,7 +11,7 @@ const sent = () => jest.mocked(savePlayerAction).mock.calls.at(-1)![2] as Player
 
 function show(initial = newPlayer('', 'imperial')) {
   jest.mocked(savePlayerAction).mockClear();
-  render(<PlayerForm slug="here" playerId="00000000-0000-7000-8000-000000000001" initial={initial} isNew />);
+  render(<PlayerForm slug="here" playerId="00000000-0000-7000-8000-000000000001" initial={initial} savedAt={null} />);
   return userEvent.setup();
 }
 const beside = (label: string | RegExp) => within(screen.getByLabelText(label).parentElement!);

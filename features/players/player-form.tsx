@@ -17,7 +17,13 @@ import { newId } from '../play/device/ids';
 import { savePlayerAction } from './actions';
 import styles from './players.module.scss';
 
-type Props = { slug: string; playerId: string; initial: PlayerFields; isNew: boolean };
+type Props = {
+  slug: string;
+  playerId: string;
+  initial: PlayerFields;
+  /** When what is changed here had been saved; null for a player who is new. */
+  savedAt: Date | null;
+};
 
 const OWN_LENGTHS = [
   ['paceM', 'One pace'],
@@ -26,7 +32,8 @@ const OWN_LENGTHS = [
 ] as const;
 
 /** Who somebody is, as far as the program needs it: a nickname is enough. */
-export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
+export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
+  const isNew = savedAt === null;
   const form = useForm<PlayerFields>({
     resolver: zodResolver(playerSchema),
     // The best levels are below 0, and written with a plus.
@@ -42,7 +49,7 @@ export function PlayerForm({ slug, playerId, initial, isNew }: Props) {
   const address = `/a/${slug}/players/${playerId}`;
   const submit = useSave(
     form,
-    (player) => savePlayerAction(slug, playerId, player),
+    (player) => savePlayerAction(slug, playerId, player, savedAt),
     () => router.push(address),
   );
   return (

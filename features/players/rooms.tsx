@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { newPlayer } from '@/core/people/player';
+import { formOf, newPlayer } from '@/core/people/player';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
@@ -62,7 +62,7 @@ export async function NewPlayerRoom({ slug }: { slug: string }) {
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">A new player</h1>
-      <PlayerForm slug={slug} playerId={randomUUID()} initial={newPlayer('', academy.units)} isNew />
+      <PlayerForm slug={slug} playerId={randomUUID()} initial={newPlayer('', academy.units)} savedAt={null} />
     </div>
   );
 }
@@ -106,17 +106,11 @@ export async function EditPlayerRoom({ slug, playerId }: { slug: string; playerI
   const { data } = await requireCoach(slug);
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
-  const { name, level, handed, units, paceM, clubM, putterM } = found.player;
-  const clubs = found.clubs.map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg }));
+  const { name, playerId: id, savedAt } = found.player;
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">{name}</h1>
-      <PlayerForm
-        slug={slug}
-        playerId={found.player.playerId}
-        initial={{ name, level, handed, units, paceM, clubM, putterM, clubs }}
-        isNew={false}
-      />
+      <PlayerForm slug={slug} playerId={id} initial={formOf(found)} savedAt={savedAt} />
     </div>
   );
 }

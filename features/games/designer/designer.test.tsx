@@ -16,7 +16,7 @@ jest.mock('../forecast/start-worker', () => ({ startForecastWorker: () => silent
 const saved = jest.mocked(saveGameAction);
 
 function show(initial = newGame('imperial')) {
-  render(<Designer slug="here" gameId="00000000-0000-7000-8000-000000000001" initial={initial} units="imperial" isNew />);
+  render(<Designer slug="here" gameId="00000000-0000-7000-8000-000000000001" initial={initial} units="imperial" savedAt={null} />);
   return userEvent.setup({ delay: null });
 }
 const type = async (user: ReturnType<typeof userEvent.setup>, label: string | RegExp, text: string) => {

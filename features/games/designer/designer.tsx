@@ -36,7 +36,8 @@ type Props = {
   gameId: string;
   initial: GameSpec;
   units: UnitSystem;
-  isNew: boolean;
+  /** When what is changed here had been saved; null for a game that is new. */
+  savedAt: Date | null;
   /** The green on whose plan its stations stand. */
   green?: { greenId: string; plan: GreenPlan } | null;
   /** Players for whom it can be forecast, and the coach's own measures. */
@@ -47,7 +48,8 @@ type Props = {
 const UNMEASURED: OwnLengths = { paceM: null, clubM: null, putterM: null };
 
 /** Designs a game: stations, what is aimed at and how it is scored, the rules and what they come to, side by side. */
-export function Designer({ slug, gameId, initial, units, isNew, green = null, players = [], coach = UNMEASURED }: Props) {
+export function Designer({ slug, gameId, initial, units, savedAt, green = null, players = [], coach = UNMEASURED }: Props) {
+  const isNew = savedAt === null;
   const resolver = zodResolver(gameSpecSchema) as unknown as Resolver<GameSpec>;
   const form = useForm<GameSpec>({ resolver, defaultValues: initial, mode: 'onTouched' });
   const { control, formState, getValues } = form;
@@ -60,7 +62,7 @@ export function Designer({ slug, gameId, initial, units, isNew, green = null, pl
   const address = `/a/${slug}/games/${gameId}`;
   const save = useSave(
     form,
-    (game) => saveGameAction(slug, gameId, game, green?.greenId ?? null),
+    (game) => saveGameAction(slug, gameId, game, green?.greenId ?? null, savedAt),
     () => router.push(address),
     (errors) => openFirstWrong(errors, getValues('stations'), setChosen),
   );
