@@ -2,6 +2,7 @@ import 'server-only';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import * as academies from '@/db/queries/academies';
+import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
@@ -18,6 +19,7 @@ import { doorsEnded, tell } from './live';
 
 const QUERIES = {
   saveAcademy: academies.saveAcademy,
+  ...erase,
   ...evidence,
   ...games,
   ...greens,
@@ -58,6 +60,7 @@ const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
   saveNote: session,
   stopSession: session,
   resumeSession: session,
+  erasePlayer: (_, sessions) => (sessions ?? []).map((sessionId) => ({ sessionId, change: 'session' })),
   saveConditionsToday: (_, sessions) => sessions.map((sessionId) => ({ sessionId, change: 'session' })),
 };
 
@@ -70,7 +73,7 @@ export function dataOf(actor: Actor): Data {
 type Query = (...all: unknown[]) => Promise<unknown>;
 
 /** What ends somebody's right to get in. */
-const ENDS: readonly (keyof Data)[] = ['revokeLink'];
+const ENDS: readonly (keyof Data)[] = ['revokeLink', 'archivePlayer', 'erasePlayer'];
 
 /** What changes the balls of a session waits for its turn. */
 const WAYS: { [Name in keyof Data]?: (actor: Actor, ask: Data[Name]) => Data[Name] } = {

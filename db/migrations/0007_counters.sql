@@ -1,4 +1,6 @@
+ALTER TABLE "academy" ADD COLUMN "delete_at" timestamp with time zone;--> statement-breakpoint
 ALTER TABLE "player" ADD COLUMN "saved_at" timestamp with time zone DEFAULT now() NOT NULL;--> statement-breakpoint
+ALTER TABLE "player" ADD COLUMN "erased_at" timestamp with time zone;--> statement-breakpoint
 ALTER TABLE "session" ADD COLUMN "balls" integer DEFAULT 0 NOT NULL;--> statement-breakpoint
 ALTER TABLE "session" ADD COLUMN "over_from" integer DEFAULT 0;--> statement-breakpoint
 ALTER TABLE "shot_event" ADD COLUMN "clock_behind_ms" bigint;--> statement-breakpoint
@@ -13,8 +15,9 @@ BEGIN
   IF held IS NULL THEN RETURN NULL; END IF;
   -- What follows sees what was committed while the session was waited for: each statement here looks anew.
   RETURN held || jsonb_build_object(
-    'players', (SELECT coalesce(jsonb_agg(p.player_id), '[]') FROM session_player p
-      WHERE p.academy_id = of_academy AND p.session_id = of_session),
+    -- Nothing is taken in of a player who was erased.
+    'players', (SELECT coalesce(jsonb_agg(p.player_id), '[]') FROM session_player p JOIN player o USING (academy_id, player_id)
+      WHERE p.academy_id = of_academy AND p.session_id = of_session AND o.erased_at IS NULL),
     'stations', (SELECT coalesce(jsonb_agg(jsonb_build_object('key', t.station_key, 'distanceM', t.distance_m, 'source', t.source)), '[]')
       FROM session_station t WHERE t.academy_id = of_academy AND t.session_id = of_session),
     'before', (SELECT coalesce(jsonb_agg(jsonb_build_object('shotId', e.shot_id, 'sessionId', e.session_id,

@@ -4,7 +4,13 @@ import type { Actor, Coach } from '../actor';
 import type { Db } from '../client';
 import { academy, authMember, authOrganization, session } from '../schema';
 
-export type Academy = { academyId: string; slug: string; name: string } & Settings;
+export type Academy = {
+  academyId: string;
+  slug: string;
+  name: string;
+  /** When all of it is deleted; null: not at all. */
+  deleteAt: Date | null;
+} & Settings;
 
 /** Who works in an academy as a coach: whoever founded it. Others who belong to it get in nowhere. */
 const COACH = 'owner';
@@ -23,6 +29,7 @@ function coached(db: Db, userId: string) {
       putterM: academy.putterM,
       flagstickM: academy.flagstickM,
       halfLifeDays: academy.halfLifeDays,
+      deleteAt: academy.deleteAt,
     })
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))

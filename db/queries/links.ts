@@ -42,18 +42,20 @@ export async function revokeLink(db: Db, actor: Actor, linkId: string): Promise<
 
 export type LinkHolder = { actor: PlayerByLink; academy: { slug: string; name: string }; expiresAt: Date };
 
-/** Whose link a token is, by its hash; null where none holds at this moment. That it was used is noted. */
+/** Whose link a token is, by its hash; null where none holds at this moment, or its player was put away. That it was used is noted. */
 export async function holderOfLink(db: Db, academyId: string, tokenHash: Buffer, now: Date): Promise<LinkHolder | null> {
   const [row] = await db
     .update(playerLink)
     .set({ lastUsedAt: now })
     .from(authOrganization)
+    .innerJoin(player, and(eq(player.academyId, authOrganization.id), isNull(player.archivedAt)))
     .where(
       and(
         eq(playerLink.academyId, academyId),
         eq(playerLink.tokenHash, tokenHash),
         holding(now),
         eq(authOrganization.id, playerLink.academyId),
+        eq(player.playerId, playerLink.playerId),
       ),
     )
     .returning({

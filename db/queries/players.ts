@@ -10,8 +10,11 @@ export type ClubRow = typeof club.$inferSelect;
 
 const mine = (actor: Actor, playerId: string) => and(eq(player.academyId, actor.academyId), eq(player.playerId, playerId));
 
-/** The players of the academy by name, each with the number of balls recorded and the day of the last one. */
-export async function listPlayers(db: Db, actor: Actor) {
+/**
+ * The players of the academy by name, each with the number of balls recorded and the day of the last one.
+ * @param archived those who were put away, instead of those who are here
+ */
+export async function listPlayers(db: Db, actor: Actor, archived = false) {
   return db
     .select({
       player,
@@ -20,14 +23,23 @@ export async function listPlayers(db: Db, actor: Actor) {
     })
     .from(player)
     .leftJoin(shot, and(eq(shot.academyId, player.academyId), eq(shot.playerId, player.playerId)))
-    .where(and(eq(player.academyId, actor.academyId), isNull(player.archivedAt)))
+    .where(
+      and(
+        eq(player.academyId, actor.academyId),
+        isNull(player.erasedAt),
+        archived ? isNotNull(player.archivedAt) : isNull(player.archivedAt),
+      ),
+    )
     .groupBy(player.academyId, player.playerId)
     .orderBy(asc(player.name));
 }
 
-/** One player with the clubs, in the order of the bag; null if the academy has none of this id. */
+/** One player with the clubs, in the order of the bag; null if the academy has none of this id, or they were erased. */
 export async function getPlayer(db: Db, actor: Actor, playerId: string): Promise<{ player: PlayerRow; clubs: ClubRow[] } | null> {
-  const [row] = await db.select().from(player).where(mine(actor, playerId));
+  const [row] = await db
+    .select()
+    .from(player)
+    .where(and(mine(actor, playerId), isNull(player.erasedAt)));
   if (!row) return null;
   const clubs = await db
     .select()
@@ -58,6 +70,14 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
       await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
     return true;
   });
+}
+
+/** Puts a player away, or brings them back. All records stay; personal links hold again when they are back. */
+export async function archivePlayer(db: Db, actor: Actor, playerId: string, archived: boolean): Promise<void> {
+  await db
+    .update(player)
+    .set({ archivedAt: archived ? sql`coalesce(${player.archivedAt}, now())` : null })
+    .where(and(mine(actor, playerId), isNull(player.erasedAt)));
 }
 
 /** Keeps how often each kind of shot comes up in a player's rounds; null: as often as at the level. */

@@ -179,8 +179,8 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
   expect(await db.$count(shotEvent, eq(shotEvent.academyId, at.actor.academyId))).toBe(2);
 });
 
-test('there is no query without an actor, but for those that find out who somebody is', () => {
-  const finders = ['coachIn', 'coachOfSession', 'homeOf', 'holderOfLink', 'sessionOfReader'];
+test('there is no query without an actor, but for those that find out who somebody is, and what is due', () => {
+  const finders = ['tidyUp', 'coachIn', 'coachOfSession', 'homeOf', 'holderOfLink', 'sessionOfReader'];
   const folder = join(__dirname);
   const exported = readdirSync(folder)
     .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))

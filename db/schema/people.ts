@@ -18,6 +18,8 @@ export const academy = pgTable(
     flagstickM: metres(),
     /** After how many days a ball counts half for what is believed of a skill; null: never less. */
     halfLifeDays: integer().default(HALF_LIFE_DAYS),
+    /** When all of it is deleted; null: not at all. */
+    deleteAt: at(),
   },
   (t) => [primaryKey({ columns: [t.academyId] })],
 );
@@ -47,7 +49,10 @@ export const player = pgTable(
     createdAt: at().notNull().defaultNow(),
     /** When the coach last saved the player's form: the next change is based on it. */
     savedAt: at().notNull().defaultNow(),
+    /** Put away: out of the lists, with all records kept. */
     archivedAt: at(),
+    /** Nothing is known of them any more but that somebody had a place in sessions with others. */
+    erasedAt: at(),
   },
   (t) => [primaryKey({ columns: [t.academyId, t.playerId] }), check('player_level', sql`${t.level} between -10 and 54`)],
 );

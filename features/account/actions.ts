@@ -3,14 +3,14 @@
 import { academySchema } from '@/core/people/account';
 import { foundAcademy } from '@/server/academy';
 import { homeAddress, signedIn } from '@/server/actor';
-import { faults, type Refused } from '../form/result';
+import { faults, refused, type Refused } from '../form/result';
 
 /** Makes the academy of the signed-in user; sent twice, it makes one. */
 export async function makeAcademy(input: unknown): Promise<{ ok: true; address: string } | Refused> {
   const parsed = academySchema.safeParse(input);
   if (!parsed.success) return faults(parsed.error);
   const user = await signedIn();
-  if (!user) return { ok: false, fields: { '': 'You are signed out. Sign in again, then go on here.' } };
+  if (!user) return refused('You are signed out. Sign in again, then go on here.');
   const address = (await homeAddress(user.id)) ?? (await foundAcademy(user, parsed.data));
   return { ok: true, address };
 }

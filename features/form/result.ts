@@ -11,10 +11,18 @@ export function faults(error: z.ZodError): Refused {
   return { ok: false, fields };
 }
 
+/** A refusal that is nobody's field. */
+export const refused = (sentence: string): Refused => ({ ok: false, fields: { '': sentence } });
+
+/** What is wrong with a file, by its place in it. */
+export function problemsByPlace(problems: readonly { path: string; message: string }[]): Refused {
+  const fields: Record<string, string> = {};
+  for (const { path, message } of problems) fields[path] = [fields[path], message].filter(Boolean).join('; ');
+  return { ok: false, fields };
+}
+
 /** What is said where somebody else saved the same thing since it was opened here. */
-export const changedElsewhere = (what: 'game' | 'green' | 'player'): Refused => ({
-  ok: false,
-  fields: {
-    '': `This ${what} was changed elsewhere since it was opened here, so nothing was saved. Open it in another tab, and make your change there.`,
-  },
-});
+export const changedElsewhere = (what: 'game' | 'green' | 'player'): Refused =>
+  refused(
+    `This ${what} was changed elsewhere since it was opened here, so nothing was saved. Open it in another tab, and make your change there.`,
+  );

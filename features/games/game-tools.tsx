@@ -22,7 +22,12 @@ export function GameTools({ slug, gameId, archived }: Props) {
       <Button size="sm" variant="outline-dark" onClick={() => window.print()}>
         Print
       </Button>
-      <Button size="sm" variant="outline-dark" disabled={busy} onClick={() => begin(() => archiveAction(slug, gameId, !archived))}>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        disabled={busy}
+        onClick={() => begin(async () => void (await archiveAction(slug, gameId, !archived)))}
+      >
         {archived ? 'Bring back' : 'Put away'}
       </Button>
       {archived && <span className="small-print align-self-center">Put away: its results stay, and it is not offered any more.</span>}

@@ -22,7 +22,7 @@ export function ShortVersion({ slug, gameId, spec }: Props) {
   const short = shortened(spec, minutes, players);
   const save = async () => {
     setState('saving');
-    const result = await saveGameAction(slug, gameId, short).catch(() => null);
+    const result = await saveGameAction(slug, gameId, short!, null, null).catch(() => null);
     if (result?.ok) goTo(`/a/${slug}/games/${gameId}`);
     else setState('failed');
   };

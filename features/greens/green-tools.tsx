@@ -17,7 +17,12 @@ export function GreenTools({ slug, greenId, archived }: Props) {
       <a href={`/a/${slug}/greens/${greenId}/file`} className="btn btn-outline-dark btn-sm" download>
         Save as a file
       </a>
-      <Button size="sm" variant="outline-dark" disabled={busy} onClick={() => begin(() => archiveGreenAction(slug, greenId, !archived))}>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        disabled={busy}
+        onClick={() => begin(async () => void (await archiveGreenAction(slug, greenId, !archived)))}
+      >
         {archived ? 'Bring back' : 'Put away'}
       </Button>
       {archived && <span className="small-print align-self-center">Put away: games on it stay.</span>}

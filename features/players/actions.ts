@@ -1,21 +1,26 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { playerSchema } from '@/core/people/player';
-import { requireCoach } from '@/server/actor';
-import { changedElsewhere, faults, type FormResult } from '../form/result';
+import { atDesk, basedOn, DONE, id } from '../form/at-desk';
+import { changedElsewhere, refused } from '../form/result';
 
-/**
- * Saves a player under the id that the form made, so that sending it twice saves one.
- * @param basedOn when what was changed had been saved; null for a player who was not saved yet
- */
-export async function savePlayerAction(slug: string, playerId: unknown, input: unknown, basedOn: unknown = null): Promise<FormResult> {
-  const { data } = await requireCoach(slug);
-  const id = z.uuid().parse(playerId);
-  const parsed = playerSchema.safeParse(input);
-  if (!parsed.success) return faults(parsed.error);
-  if (!(await data.savePlayer(id, parsed.data, z.date().nullable().parse(basedOn)))) return changedElsewhere('player');
-  revalidatePath(`/a/${slug}`, 'layout');
-  return { ok: true };
-}
+/** Saves a player under the id that the form made, so that sending it twice saves one. */
+export const savePlayerAction = atDesk([id, playerSchema, basedOn], async ({ data }, playerId, form, openedAt) =>
+  (await data.savePlayer(playerId, form, openedAt)) ? DONE : changedElsewhere('player'),
+);
+
+/** Puts a player away, or brings them back. */
+export const archivePlayerAction = atDesk([id, z.boolean()], async ({ data }, playerId, archived) => {
+  await data.archivePlayer(playerId, archived);
+  return DONE;
+});
+
+/** Erases a player for good, where their name was typed to say so. */
+export const erasePlayerAction = atDesk([id, z.string().max(200)], async ({ data }, playerId, typed) => {
+  const found = await data.getPlayer(playerId);
+  if (!found) return DONE;
+  if (typed.trim().normalize('NFC') !== found.player.name) return refused('This is not the name.');
+  await data.erasePlayer(playerId);
+  return DONE;
+});

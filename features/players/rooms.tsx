@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { formOf, newPlayer } from '@/core/people/player';
+import { counted } from '@/core/units/format';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
 import { sayDay } from '../form/when';
+import { Leave } from './leave';
 import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';
 import { PlayerForm } from './player-form';
@@ -14,6 +16,7 @@ import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
+  const [now, players, away] = [new Date(), ...(await Promise.all([data.listPlayers(), data.listPlayers(true)]))];
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
       <div className="d-flex flex-wrap justify-content-between align-items-center gap-2 mb-3">
@@ -30,7 +33,13 @@ export async function PlayersRoom({ slug }: { slug: string }) {
           </Link>
         </div>
       </div>
-      <PlayerList slug={slug} timeZone={academy.timeZone} now={new Date()} players={await data.listPlayers()} />
+      <PlayerList slug={slug} timeZone={academy.timeZone} now={now} players={players} />
+      {away.length > 0 && (
+        <details className="mt-4">
+          <summary>{counted(away.length, 'player')} put away</summary>
+          <PlayerList slug={slug} timeZone={academy.timeZone} now={now} players={away} />
+        </details>
+      )}
     </div>
   );
 }
@@ -106,11 +115,13 @@ export async function EditPlayerRoom({ slug, playerId }: { slug: string; playerI
   const { data } = await requireCoach(slug);
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
-  const { name, playerId: id, savedAt } = found.player;
+  const { name, playerId: id, savedAt, archivedAt } = found.player;
+  const takes = await data.whatErasingTakes(id);
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">{name}</h1>
       <PlayerForm slug={slug} playerId={id} initial={formOf(found)} savedAt={savedAt} />
+      {takes && <Leave slug={slug} player={{ playerId: id, name, away: archivedAt !== null }} takes={takes} />}
     </div>
   );
 }

@@ -1,12 +1,16 @@
 import type { ReactNode } from 'react';
 import { requireCoach } from '@/server/actor';
+import { sayMoment } from '../form/when';
+import { Ending } from '../settings/ending';
 import { Shell } from './shell';
 
 /** The desk of a coach in an academy: nothing inside it is shown to anybody else. */
 export async function Desk({ slug, children }: { slug: string; children: ReactNode }) {
   const { academy, userName } = await requireCoach(slug);
+  const { name, deleteAt, timeZone } = academy;
   return (
     <Shell academy={academy} userName={userName}>
+      {deleteAt && <Ending slug={slug} name={name} on={sayMoment(deleteAt, timeZone)} />}
       {children}
     </Shell>
   );

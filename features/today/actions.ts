@@ -1,19 +1,15 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
-import { requireCoach } from '@/server/actor';
+import { atDesk, DONE, id } from '../form/at-desk';
 
 /** Ends a session before its last ball. Its balls stay. */
-export async function stopAction(slug: string, sessionId: string): Promise<void> {
-  const { data } = await requireCoach(slug);
-  await data.stopSession(z.uuid().parse(sessionId));
-  revalidatePath(`/a/${slug}`, 'layout');
-}
+export const stopAction = atDesk([id], async ({ data }, sessionId) => {
+  await data.stopSession(sessionId);
+  return DONE;
+});
 
 /** Takes an early end back. */
-export async function resumeAction(slug: string, sessionId: string): Promise<void> {
-  const { data } = await requireCoach(slug);
-  await data.resumeSession(z.uuid().parse(sessionId));
-  revalidatePath(`/a/${slug}`, 'layout');
-}
+export const resumeAction = atDesk([id], async ({ data }, sessionId) => {
+  await data.resumeSession(sessionId);
+  return DONE;
+});

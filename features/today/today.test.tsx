@@ -8,7 +8,7 @@ import { Unfinished } from './unfinished';
 jest.mock('../logbook/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
 
-const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null, halfLifeDays: 60 };
+const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null, halfLifeDays: 60, deleteAt: null };
 const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;
 const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;

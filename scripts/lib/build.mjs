@@ -16,6 +16,7 @@ const SOURCES = [
   'workers',
   'next.config.ts',
   'proxy.ts',
+  'instrumentation.ts',
   'tsconfig.json',
   'tsconfig.base.json',
   'package-lock.json',

@@ -1,4 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb';
 import type { Bundle } from '@/core/game/bundle';
 import type { LinkHome } from '@/core/game/link-home';
 import { aboutOf, told, type Telling } from '@/core/game/telling';
@@ -85,8 +85,21 @@ export async function keepBundle(bundle: Bundle): Promise<void> {
   const current = waiting.reduce<Bundle>((held, one) => told(held, one.telling), { ...bundle, events: [] });
   void tx.objectStore('bundles').put({ sessionId: bundle.sessionId, bundle: current });
   for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one));
+  await forgetErased(tx.objectStore('events'), bundle);
   await tx.done;
   changed();
+}
+
+/** Of players who were erased nothing stays on the device, what was not sent yet included. */
+async function forgetErased(
+  events: IDBPObjectStore<DeviceSchema, ('bundles' | 'events' | 'tellings')[], 'events', 'readwrite'>,
+  { sessionId, players }: Bundle,
+): Promise<void> {
+  const erased = new Set(players.filter((player) => player.erased).map((player) => player.playerId));
+  if (erased.size === 0) return;
+  const all = await events.index('inSession').getAll(IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]));
+  const balls = new Set(all.flatMap(({ event }) => (event.kind === 'record' && erased.has(event.payload.playerId) ? [event.shotId] : [])));
+  for (const { eventId, event } of all) if (balls.has(event.shotId)) void events.delete(eventId);
 }
 
 /** Keeps events that the server took in, whoever's they are. */

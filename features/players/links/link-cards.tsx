@@ -27,7 +27,8 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
   const make = () =>
     begin(async () => {
       setWrong('');
-      const made = await makeLinksAction(slug, [...chosen], days).catch(() => []);
+      const result = await makeLinksAction(slug, [...chosen], days).catch(() => null);
+      const made = result?.ok ? result.links : [];
       if (made.length === 0) setWrong('The links could not be made: is the network there? Try again.');
       else setCards(made);
     });

@@ -21,7 +21,8 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
   const make = () =>
     begin(async () => {
       setWrong('');
-      const [link] = await makeLinksAction(slug, [player.playerId], days).catch(() => []);
+      const result = await makeLinksAction(slug, [player.playerId], days).catch(() => null);
+      const link = result?.ok ? result.links[0] : undefined;
       if (link) setMade(link);
       else setWrong('The link could not be made: is the network there? Try again.');
     });
@@ -59,7 +60,11 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
                 <br />
                 <span className="small-print">{link.used}</span>
               </span>
-              <Button variant="outline-dark" disabled={busy} onClick={() => begin(() => revokeLinkAction(slug, link.linkId))}>
+              <Button
+                variant="outline-dark"
+                disabled={busy}
+                onClick={() => begin(async () => void (await revokeLinkAction(slug, link.linkId)))}
+              >
                 Revoke<span className="visually-hidden"> the link made {link.made}</span>
               </Button>
             </li>

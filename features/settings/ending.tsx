@@ -1,0 +1,24 @@
+'use client';
+
+import { useTransition } from 'react';
+import { Button } from 'react-bootstrap';
+import { keepAcademyAction } from './actions';
+import styles from './settings.module.scss';
+
+/** On every page of an academy that is about to be deleted: when that is, and the way back. */
+export function Ending({ slug, name, on }: { slug: string; name: string; on: string }) {
+  const [busy, begin] = useTransition();
+  return (
+    <div role="alert" className={`${styles.ending} no-print`}>
+      <p>
+        <b>
+          {name} will be deleted on {on}
+        </b>
+        , with all players, games and records.
+      </p>
+      <Button variant="light" disabled={busy} onClick={() => begin(async () => void (await keepAcademyAction(slug)))}>
+        Keep it
+      </Button>
+    </div>
+  );
+}
