@@ -19,6 +19,7 @@ const MODULES = [
   'd3-polygon',
   'internmap',
   'pure-rand',
+  '@zxcvbn-ts',
 ].join('|');
 
 async function project(name, testEnvironment, testMatch, more = {}) {

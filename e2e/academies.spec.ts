@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
-import { signUp } from './steps';
+import { own, signUp } from './steps';
 
 type Ids = { player_id: string; game_id: string; session_id: string; shot_id: string };
 
@@ -36,7 +36,7 @@ test.describe('somebody of another academy', () => {
   test('gets nothing of a player, a game or a session by their addresses', async ({ page }) => {
     test.setTimeout(90_000);
     const ids = await demoIds();
-    const own = await signUp(page, { academy: 'Next Door' });
+    const home = await signUp(page, { academy: 'Next Door' });
     const paths = [
       `/players/${ids.player_id}`,
       `/players/${ids.player_id}/edit`,
@@ -49,8 +49,8 @@ test.describe('somebody of another academy', () => {
       `/games/${ids.game_id}/edit`,
       `/sessions/${ids.session_id}`,
     ];
-    for (const base of ['/a/lantern-hollow', own])
-      for (const path of [...paths, ...(base === own ? [] : ['', '/players', '/players/squad', '/games', '/logbook', '/settings'])]) {
+    for (const base of ['/a/lantern-hollow', home])
+      for (const path of [...paths, ...(base === home ? [] : ['', '/players', '/players/squad', '/games', '/logbook', '/settings'])]) {
         const response = await page.goto(base + path);
         expect([base + path, response?.status()]).toEqual([base + path, 404]);
         await expect(page.getByText('There is nothing here')).toBeVisible();
@@ -58,7 +58,7 @@ test.describe('somebody of another academy', () => {
       }
     expect((await page.request.get('/a/lantern-hollow/reference')).status()).toBe(404);
     expect((await page.request.get(`/api/v1/sessions/${ids.session_id}/bundle`)).status()).toBe(404);
-    expect((await page.request.post('/api/v1/shot-events', { data: voidOf(ids) })).status()).toBe(404);
+    expect((await page.request.post('/api/v1/shot-events', { headers: own(page), data: voidOf(ids) })).status()).toBe(404);
     await page.goto(`/play#${ids.session_id}`);
     await expect(page.getByText('This session is not here')).toBeVisible();
     const [ball] = await ask<{ n: string }>('select count(*) n from shot where shot_id = $1', ids.shot_id);
@@ -70,7 +70,7 @@ test.describe('somebody of another academy', () => {
     await page.goto(`/a/lantern-hollow/players/${ids.player_id}`);
     await expect(page).toHaveURL(/\/sign-in\?next=/);
     expect((await page.request.get(`/api/v1/sessions/${ids.session_id}/bundle`)).status()).toBe(401);
-    expect((await page.request.post('/api/v1/shot-events', { data: voidOf(ids) })).status()).toBe(401);
+    expect((await page.request.post('/api/v1/shot-events', { headers: own(page), data: voidOf(ids) })).status()).toBe(401);
     await page.goto(`/play#${ids.session_id}`);
     await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
   });
@@ -79,7 +79,7 @@ test.describe('somebody of another academy', () => {
 test('a batch that makes no sense is refused with the reason', async ({ page }) => {
   const ids = await demoIds();
   const post = async (data: unknown) => {
-    const response = await page.request.post('/api/v1/shot-events', { data: data as object });
+    const response = await page.request.post('/api/v1/shot-events', { headers: own(page), data: data as object });
     return [response.status(), ((await response.json()) as { error: string }).error] as const;
   };
   expect(await post({})).toEqual([400, expect.stringMatching(/^sessionId: /)]);
@@ -88,6 +88,7 @@ test('a batch that makes no sense is refused with the reason', async ({ page }) 
   // Events are looked at one by one: the answer names those that never will be taken in.
   const refused = async (change: object) => {
     const response = await page.request.post('/api/v1/shot-events', {
+      headers: own(page),
       data: { sessionId: ids.session_id, events: [{ ...event, ...change }] },
     });
     return [response.status(), await response.json()] as const;

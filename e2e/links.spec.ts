@@ -116,7 +116,7 @@ test('a link opens nobody else’s session, writes no other’s ball, and 200 ma
       (
         await fetch(address!, {
           method: 'PUT',
-          headers: { authorization: `Bearer ${key}` },
+          headers: { authorization: `Bearer ${key}`, 'content-type': 'application/json' },
           body: JSON.stringify({ say: 'stopped', stopped: true }),
         })
       ).status,

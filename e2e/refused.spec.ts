@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
-import { pressKey, score, startPlay } from './steps';
+import { own, pressKey, score, startPlay } from './steps';
 
 type Batch = { events: { kind: string; payload: { turnNo?: number; note?: string | null } }[] };
 
@@ -61,7 +61,7 @@ test('what a database can’t hold is a 4xx with a sentence, whatever is sent', 
     { ...event, deviceAt: '0001-01-01T00:00:00+14:00' },
   ];
   for (const one of bad) {
-    const response = await page.request.post('/api/v1/shot-events', { data: { sessionId, events: [one] } });
+    const response = await page.request.post('/api/v1/shot-events', { headers: own(page), data: { sessionId, events: [one] } });
     expect([response.status(), await response.json()]).toEqual([
       409,
       { stored: 0, known: 0, refused: [expect.objectContaining({ why: expect.stringMatching(/\S/) })] },
@@ -69,7 +69,7 @@ test('what a database can’t hold is a 4xx with a sentence, whatever is sent', 
   }
   const signUp = (name: string) =>
     page.request.post('/api/auth/sign-up/email', {
-      headers: { origin: new URL(page.url()).origin },
+      headers: own(page),
       data: { name, email: `odd-${Date.now()}@club.example`, password: 'long enough 123' },
     });
   for (const name of ['x'.repeat(5000), `a${String.fromCharCode(0)}`, ' ']) expect((await signUp(name)).status()).toBe(400);
@@ -79,9 +79,10 @@ test('what a database can’t hold is a 4xx with a sentence, whatever is sent', 
     { sessionId: 'x', events: bad },
     { sessionId, events: 'no' },
   ])
-    expect((await page.request.post('/api/v1/shot-events', { data })).status()).toBe(400);
+    expect((await page.request.post('/api/v1/shot-events', { headers: own(page), data })).status()).toBe(400);
   const told = (text: string) =>
     page.request.put(`/api/v1/sessions/${sessionId}`, {
+      headers: own(page),
       data: { say: 'note', playerId: (payload as { playerId: string }).playerId, whose: 'coach', text },
     });
   expect((await told(`a${String.fromCharCode(0)}b`)).status()).toBe(400);

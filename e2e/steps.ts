@@ -2,6 +2,9 @@ import { expect, type Page } from '@playwright/test';
 
 /** What tests do again and again, as a coach would do it. */
 
+/** What the program's own pages send along with what they write. */
+export const own = (page: Page) => ({ origin: new URL(page.url() === 'about:blank' ? process.env.E2E_URL! : page.url()).origin });
+
 let accounts = 0;
 
 /**

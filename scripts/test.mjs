@@ -48,6 +48,8 @@ await main(async () => {
         databaseUrl,
         publicUrl: url,
         secret: randomBytes(32).toString('hex'),
+        // Tests say themselves from where they send.
+        trustProxy: '127.0.0.1',
         logLevel: 'error',
         stdio: ['ignore', 'ignore', 'inherit'],
       });

@@ -4,17 +4,18 @@ import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { organization } from 'better-auth/plugins';
-import { signUpSchema } from '@/core/people/account';
+import { PASSWORD_LEAST, PASSWORD_MOST, signUpSchema } from '@/core/people/account';
 import * as tables from '@/db/schema/auth';
 import { database } from './db';
 import { env } from './env';
+import { ownOrigins } from './public-url';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
   return betterAuth({
     appName: 'Inch Game',
     baseURL: env().PUBLIC_URL,
-    trustedOrigins: [env().PUBLIC_URL.replace('//127.0.0.1', '//localhost')],
+    trustedOrigins: ownOrigins(),
     secret: env().AUTH_SECRET,
     telemetry: { enabled: false },
     logger: logLevel === 'silent' ? { disabled: true } : { level: logLevel },
@@ -30,7 +31,9 @@ function makeAuth() {
         invitation: tables.authInvitation,
       },
     }),
-    emailAndPassword: { enabled: true, minPasswordLength: 8, maxPasswordLength: 128 },
+    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_LEAST, maxPasswordLength: PASSWORD_MOST },
+    // Who tries too often is held up by server/sign-in.ts, which knows who sends.
+    rateLimit: { enabled: false },
     session: { expiresIn: 60 * 60 * 24 * 30 },
     databaseHooks: { user: { create: { before: async (user) => ({ data: { ...user, name: ownName(user.name) } }) } } },
     plugins: [organization(), nextCookies()],

@@ -5,8 +5,9 @@ import type { PlayerByLink } from '@/db/actor';
 import { coachForSession } from './actor';
 import { dataOf, type Data } from './data';
 import { database } from './db';
-import { makeLimiter } from './limit';
+import { makeDelays } from './delays';
 import { remembered } from './remembered';
+import { senderOf } from './sender';
 import { bearerOf, readToken } from './token';
 
 /** What whoever plays a session may do with the records: no more than this goes through the door of play. */
@@ -30,16 +31,11 @@ export type PlayData = Pick<Data, (typeof AT_PLAY)[number]>;
 export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
 export type Refusal = 'signed out' | 'no such session' | 'too many tries';
 
-/** Wrong links and keys from one address: so many in a quarter of an hour. */
-const tries = makeLimiter({ most: 30, windowMs: 15 * 60_000 });
+/** Wrong links and keys from one sender. */
+const tries = makeDelays({ free: 30, mostMs: 30_000, forgetMs: 15 * 60_000 });
 /** Hashes of tokens that were right when they were last looked up. */
 const right = new Set<string>();
 const MOST_RIGHT = 10_000;
-
-/** From where a request came, as the proxy in front says; without one everybody is one sender. */
-function senderOf(headers: Headers): string {
-  return headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() ?? 'direct';
-}
 
 /** Who holds the personal link of a request. */
 export async function linkHolder(headers: Headers) {
@@ -62,7 +58,7 @@ async function withToken<T>(headers: Headers, find: (academyId: string, hash: Bu
   const [sender, now, token] = [senderOf(headers), Date.now(), bearerOf(headers) ?? ''];
   const read = readToken(token);
   const name = read?.hash.toString('base64') ?? token;
-  if (!right.has(name) && tries.blocked(sender, now)) return 'too many tries';
+  if (!right.has(name) && tries.left(sender, now) > 0) return 'too many tries';
   const found = read && (await find(read.academyId, read.hash));
   if (found) {
     if (right.size >= MOST_RIGHT) right.clear();

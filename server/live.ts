@@ -9,7 +9,7 @@ import { log } from './log';
  * What changes in a session, from whichever instance of the program it comes: PostgreSQL tells all of them. One
  * connection listens and tells for the whole instance; while it is down nobody is told, and when it is back all look again.
  */
-type Watcher = (change: Told['change'] | 'look again') => void;
+type Watcher = (change: Told['change'] | 'look again' | 'stop') => void;
 type Live = {
   /** By academy and session. */
   watchers: Map<string, Set<Watcher>>;
@@ -23,6 +23,7 @@ type Live = {
 };
 
 const held = globalThis as { inchGameLive?: Live };
+const first = held.inchGameLive === undefined;
 const live = (held.inchGameLive ??= { watchers: new Map(), connection: null, waiting: new Map(), timer: null, doors: new Set(), ended: 0 });
 const AGAIN_MS = 500;
 /** What changes within this time is told at once: a session in which many play tells no more often. */
@@ -90,11 +91,18 @@ function connect(): NonNullable<Live['connection']> {
     .then(() => client.query(`listen ${LIVE_CHANNEL}`))
     .then(() => {
       connection.ready = true;
-      for (const watchers of live.watchers.values()) for (const watcher of watchers) watcher('look again');
+      tellAll('look again');
       sendWaiting();
     })
     .catch(again);
   return connection;
+}
+
+// The program is asked to stop: streams end, and those who followed them go on elsewhere.
+if (first) process.once('inch:stop' as 'exit', () => tellAll('stop'));
+
+function tellAll(change: Parameters<Watcher>[0]) {
+  for (const watchers of live.watchers.values()) for (const watcher of watchers) watcher(change);
 }
 
 function hear(told: Told) {
@@ -106,7 +114,7 @@ function hear(told: Told) {
 function endDoors() {
   live.ended++;
   for (const forget of live.doors) forget();
-  for (const watchers of live.watchers.values()) for (const watcher of watchers) watcher('doors');
+  tellAll('doors');
 }
 
 /** Says, here at once and to every other instance, that a right to get in has ended. */

@@ -5,13 +5,24 @@ import { filledLine, line, timeZone } from '../stored';
 
 const email = z.email('Give an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
 
-export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Give your password.') });
+export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Give your password.').max(1000) });
+
+/** The fewest characters of a password. */
+export const PASSWORD_LEAST = 10;
+export const PASSWORD_MOST = 128;
+const newPassword = z
+  .string()
+  .min(PASSWORD_LEAST, `At least ${PASSWORD_LEAST} characters.`)
+  .max(PASSWORD_MOST, `At most ${PASSWORD_MOST} characters.`);
 
 export const signUpSchema = z.strictObject({
   name: filledLine(60, 'Give your name.'),
   email,
-  password: z.string().min(8, 'At least 8 characters.').max(128, 'At most 128 characters.'),
+  password: newPassword,
 });
+
+/** Another password for an account. */
+export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Give your password.').max(PASSWORD_MOST), next: newPassword });
 
 /** What makes an academy: a coach's, or the academy of one of a player alone. */
 export const academySchema = z

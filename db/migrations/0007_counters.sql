@@ -10,7 +10,8 @@ CREATE FUNCTION "hold_session"("of_academy" text, "of_session" uuid, "of_balls" 
 DECLARE held jsonb;
 BEGIN
   SELECT jsonb_build_object('sessionId', s.session_id, 'startedAt', s.started_at, 'conditions', s.conditions, 'balls', s.balls,
-      'overFrom', s.over_from, 'now', now())
+      'overFrom', s.over_from, 'now', now(), 'places', CASE WHEN (s.spec ->> 'open')::boolean THEN NULL ELSE
+      (SELECT jsonb_agg(one ->> 'key') FROM jsonb_array_elements(s.spec -> 'stations') AS one) END)
     INTO held FROM session s WHERE s.academy_id = of_academy AND s.session_id = of_session FOR NO KEY UPDATE;
   IF held IS NULL THEN RETURN NULL; END IF;
   -- What follows sees what was committed while the session was waited for: each statement here looks anew.

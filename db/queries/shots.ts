@@ -5,14 +5,36 @@ import type { Db } from '../client';
 import { authUser, player, playerLink, shot, shotEvent } from '../schema';
 import { asEvent, asShot } from './rows';
 
-/** What was said about the balls of a session after so much, in the order in which it came in. */
+/**
+ * What was said about the balls of a session after so much, in the order in which it came in. Whoever holds a personal link reads the notes
+ * on their own balls only.
+ */
 export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, after = 0): Promise<TakenIn[]> {
   const rows = await db
     .select()
     .from(shotEvent)
     .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId), gt(shotEvent.serverSeq, after)))
     .orderBy(asc(shotEvent.serverSeq));
-  return rows.map((row) => ({ seq: row.serverSeq, event: asEvent(row) }));
+  const known = rows.map((row) => ({ seq: row.serverSeq, event: asEvent(row) }));
+  if (actor.kind !== 'player') return known;
+  const own = await db
+    .selectDistinct({ shotId: shotEvent.shotId })
+    .from(shotEvent)
+    .where(
+      and(
+        eq(shotEvent.academyId, actor.academyId),
+        eq(shotEvent.sessionId, sessionId),
+        eq(shotEvent.kind, 'record'),
+        sql`${shotEvent.payload} ->> 'playerId' = ${actor.playerId}`,
+      ),
+    );
+  const mine = new Set(own.map(({ shotId }) => shotId));
+  return known.map(({ seq, event }) => ({ seq, event: mine.has(event.shotId) ? event : withoutNote(event) }));
+}
+
+function withoutNote(event: ShotEvent): ShotEvent {
+  if (event.kind === 'record') return { ...event, payload: { ...event.payload, note: null } };
+  return event.kind === 'amend' && 'note' in event.payload ? { ...event, payload: { ...event.payload, note: null } } : event;
 }
 
 /** Everything said about the balls of a session, with who said it, by name, and when it came in. */

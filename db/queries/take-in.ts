@@ -69,6 +69,8 @@ function rowOf({ deviceAt, ...event }: ShotEvent, { actor, clockBehindMs }: Post
 type Facts = Held & {
   stations: SessionFacts['stations'];
   players: string[];
+  /** The stations of the game; null where they are called while it is played. */
+  places: string[] | null;
   /** What was said before about the same balls; whose ball it is stands in its record. */
   before: { shotId: string; sessionId: string; playerId: string | null }[];
   /** Events that are there already. */
@@ -90,10 +92,14 @@ async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, ev
 }
 
 /**
- * Balls go to players of the session, nobody speaks about a ball of another session, and a personal link speaks about its own player's
+ * Balls go to players and stations of the session, nobody speaks about a ball of another session, and a personal link speaks about its own player's
  * balls only. Of a ball whose record is refused, nothing else can be said. What is good is noted in `before`.
  */
-function judge({ players, before }: Facts, sessionId: string, { actor, events }: Post): { own: ShotEvent[]; refused: RefusedEvent[] } {
+function judge(
+  { players, places, before }: Facts,
+  sessionId: string,
+  { actor, events }: Post,
+): { own: ShotEvent[]; refused: RefusedEvent[] } {
   const inSession = new Set(players);
   const only = actor.kind === 'player' ? actor.playerId : null;
   const earlier = group(before, (row) => row.shotId);
@@ -103,6 +109,8 @@ function judge({ players, before }: Facts, sessionId: string, { actor, events }:
     if (event.sessionId !== sessionId || (record && record.sessionId !== sessionId) || said.some((row) => row.sessionId !== sessionId))
       return 'This ball is of another session.';
     if (record && !inSession.has(record.playerId)) return 'Its player is not in this session.';
+    if (places && event.kind !== 'void' && event.payload.stationKey !== undefined && !places.includes(event.payload.stationKey))
+      return 'Its station is not in this game.';
     if (only && (said.some((row) => row.playerId && row.playerId !== only) || (record && record.playerId !== only)))
       return 'This ball is another player’s.';
     return null;

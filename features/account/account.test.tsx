@@ -38,7 +38,7 @@ test('signing in leads to where one wanted to go', async () => {
 
 test.each([
   [401, { code: 'INVALID_EMAIL_OR_PASSWORD' }, 'E-mail or password is not right.'],
-  [429, {}, 'Too many attempts. Wait a minute, then try again.'],
+  [429, { code: 'WAIT', message: 'Wait 8 seconds, then try again.' }, 'Wait 8 seconds, then try again.'],
   [403, {}, 'The program was started for another address'],
   [500, {}, 'The server could not do this.'],
 ])('an answer of %d is said in words, and what was typed stays', async (status, body, said) => {
@@ -59,7 +59,7 @@ test('a server that does not answer is said too', async () => {
   expect(screen.getByRole('alert')).toHaveTextContent('The server did not answer.');
 });
 
-test('an account needs a name, an address and eight characters, and nothing is sent before', async () => {
+test('an account needs a name, an address and ten characters, and nothing is sent before', async () => {
   const asked = answer(200);
   render(<SignUpForm />);
   await fill({ 'E-mail': 'nobody', Password: 'short' }, 'Make the account');
@@ -68,11 +68,16 @@ test('an account needs a name, an address and eight characters, and nothing is s
   expect(asked).toThrow();
 });
 
-test('an address that has an account already is told to sign in', async () => {
-  answer(422, { code: 'USER_ALREADY_EXISTS_USE_ANOTHER_EMAIL' });
+test('a common password is refused beside its field; why an account was not made is not said', async () => {
+  answer(400, { code: 'COMMON_PASSWORD', message: 'Choose another.' });
+  const { unmount } = render(<SignUpForm />);
+  await fill({ 'Your name': 'Ana', 'E-mail': 'a@b.example', Password: 'password123' }, 'Make the account');
+  expect(screen.getByLabelText('Password')).toHaveAccessibleDescription('Choose another.');
+  unmount();
+  answer(400, { code: 'NOT_MADE', message: 'No account was made. If you have one already, sign in instead.' });
   render(<SignUpForm />);
   await fill({ 'Your name': 'Ana', 'E-mail': 'a@b.example', Password: 'long enough' }, 'Make the account');
-  expect(screen.getByRole('alert')).toHaveTextContent('There is an account with this e-mail already: sign in instead.');
+  expect(screen.getByRole('alert')).toHaveTextContent('No account was made. If you have one already, sign in instead.');
 });
 
 test('a squad needs a name for its academy, somebody alone does not', async () => {

@@ -19,7 +19,7 @@ export function SignUpForm() {
   const submit = handleSubmit(async (form) => {
     const answer = await authCall('sign-up/email', form);
     if (answer.ok) goTo('/begin');
-    else setError('root', { message: answer.message });
+    else setError(answer.code === 'COMMON_PASSWORD' ? 'password' : 'root', { message: answer.message });
   });
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
@@ -30,7 +30,7 @@ export function SignUpForm() {
         label="Password"
         type="password"
         autoComplete="new-password"
-        hint="At least 8 characters."
+        hint="At least 10 characters, and none that many people use."
         register={register('password')}
         error={errors.password?.message}
       />

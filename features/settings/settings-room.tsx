@@ -1,4 +1,5 @@
 import { requireCoach } from '@/server/actor';
+import { PasswordForm } from '../account/password-form';
 import { DeleteAcademy } from './delete-academy';
 import { OwnTable } from './own-table';
 import { SettingsForm } from './settings-form';
@@ -13,6 +14,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
       <h1 className="mb-3">{name}</h1>
       <SettingsForm slug={slug} initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays }} timeZones={timeZones} />
       <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
+      <PasswordForm />
       {!academy.deleteAt && <DeleteAcademy slug={slug} name={name} />}
     </div>
   );

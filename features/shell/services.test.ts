@@ -1,6 +1,7 @@
 import { auth } from '@/server/auth';
 import { answerAuth } from './services';
 
+jest.mock('@/server/live', () => ({ doorsEnded: () => undefined }));
 jest.mock('better-auth/next-js', () => ({ nextCookies: () => ({ id: 'next-cookies' }) }));
 
 const OPEN = ['POST /sign-in/email', 'POST /sign-up/email', 'POST /sign-out'];
@@ -17,8 +18,9 @@ function addresses(): string[] {
     ({ path, options }) => (path && options?.method ? [options.method].flat().map((method) => `${method} ${path}`) : []),
   );
 }
+const body = JSON.stringify({ name: 'Ana', email: 'ana@club.example', password: 'seven-paces-out' });
 const ask = (method: string, path: string) =>
-  answerAuth(new Request(`http://127.0.0.1:3000/api/auth${path}`, { method, ...(method === 'POST' ? { body: '{}' } : {}) }));
+  answerAuth(new Request(`http://127.0.0.1:3000/api/auth${path}`, { method, ...(method === 'POST' ? { body } : {}) }));
 
 test('of all that the sign-in library can do, three addresses are open and the others are not there', async () => {
   const all = addresses();

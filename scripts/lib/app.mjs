@@ -17,12 +17,22 @@ export async function prepareDatabase(databaseUrl, { demo }) {
  * @param mode "start" serves the build, "dev" the sources
  * @returns the process; its exit ends the application
  */
-export async function startApp(mode, { port, host, databaseUrl, publicUrl, secret, logLevel = 'info', stdio = 'inherit' }) {
-  const next = join(root, 'node_modules/next/dist/bin/next');
-  const child = spawn(process.execPath, [next, mode, '-p', String(port), '-H', host], {
+export async function startApp(
+  mode,
+  { port, host, databaseUrl, publicUrl, secret, trustProxy = process.env.TRUST_PROXY ?? '', logLevel = 'info', stdio = 'inherit' },
+) {
+  const child = spawn(process.execPath, [join(root, 'scripts/serve.mjs'), mode, String(port), host], {
     cwd: root,
     stdio,
-    env: { ...quietEnv, DATABASE_URL: databaseUrl, PUBLIC_URL: publicUrl, AUTH_SECRET: secret, LOG_LEVEL: logLevel },
+    env: {
+      ...quietEnv,
+      NODE_ENV: mode === 'dev' ? 'development' : 'production',
+      DATABASE_URL: databaseUrl,
+      PUBLIC_URL: publicUrl,
+      AUTH_SECRET: secret,
+      LOG_LEVEL: logLevel,
+      TRUST_PROXY: trustProxy,
+    },
   });
   const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/api/health`;
   for (let tries = 0; tries < 600; tries++) {

@@ -6,6 +6,8 @@ import { watchSession } from '@/server/live';
 
 type Following = {
   door: Door;
+  /** Called when the stream is over. */
+  close: () => void;
   sessionId: string;
   /** The last event of the session that the follower has. */
   after: number;
@@ -21,7 +23,7 @@ const BEAT_MS = 15_000;
  * What changes in a session, as server-sent events: `facts` with what was said about its balls, `session` when anything
  * else about it is new, `reading` with a distance that is offered.
  */
-export function liveStream({ door, sessionId, after, signal, stillOpen }: Following): ReadableStream<Uint8Array> {
+export function liveStream({ door, close, sessionId, after, signal, stillOpen }: Following): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let last = after;
   let stop = () => {};
@@ -55,6 +57,7 @@ export function liveStream({ door, sessionId, after, signal, stillOpen }: Follow
       };
       const letGo = watchSession(door.academyId, sessionId, (change) =>
         then(async () => {
+          if (change === 'stop') return stop();
           if (change === 'doors' && !(await ask())) return;
           if (change === 'facts' || change === 'look again') await facts();
           if (change === 'session' || change === 'look again') message('session', {});
@@ -80,6 +83,7 @@ export function liveStream({ door, sessionId, after, signal, stillOpen }: Follow
         ended = true;
         clearInterval(beat);
         letGo();
+        close();
         try {
           controller.close();
         } catch {

@@ -4,6 +4,7 @@ import { addHours } from 'date-fns';
 import { z } from 'zod';
 import type { Bundle } from '@/core/game/bundle';
 import { againSchema } from '@/core/game/link-home';
+import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/game/reading';
 import { mayTell, tellingSchema } from '@/core/game/telling';
 import { readEvents, shotBatchSchema } from '@/core/shot/shot';
@@ -11,10 +12,12 @@ import { behindMs } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
+import { ownOrigins } from '@/server/public-url';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
 import { homeOf, startAgain } from './link-home';
 import { liveStream } from './live-stream';
+import { mayRecord, mayStart, openStream, SESSIONS_A_DAY } from './shares';
 
 const MOST_BYTES = 1_000_000;
 
@@ -36,6 +39,31 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
     if (error instanceof TooMany) return refuse(503, 'Too many send at once; nothing is lost, try again.', { 'retry-after': '2' });
     log.error({ err: error }, `${what} failed`);
     return refuse(503, 'This can’t be done now; nothing is lost, try again.');
+  }
+}
+
+/**
+ * What is written comes from the program's own pages, or with a token that no other page has; and it is JSON, which no other page's form can
+ * send.
+ * @returns why it is refused; null where it is not
+ */
+function foreign(request: Request): Response | null {
+  if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) return refuse(415, 'Send this as application/json.');
+  if (request.headers.has('authorization')) return null;
+  const origin = request.headers.get('origin');
+  return origin !== null && ownOrigins().includes(origin) ? null : refuse(403, 'This can only be sent from the program’s own pages.');
+}
+
+/** Reads the body of what is written; null for what is no JSON. */
+async function bodyOf(request: Request): Promise<{ body: unknown } | Response> {
+  const refused = foreign(request);
+  if (refused) return refused;
+  const text = await request.text();
+  if (text.length > MOST_BYTES) return refuse(413, 'This is too large: send at most 200 balls at once.');
+  try {
+    return { body: JSON.parse(text) };
+  } catch {
+    return { body: undefined };
   }
 }
 
@@ -102,15 +130,20 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
 /** Takes in what is said about a session beside its balls. */
 export function answerTelling(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async ({ data, only }, id) => {
-    const telling = tellingSchema.safeParse(parsed(await request.text()));
+    const sent = await bodyOf(request);
+    if (sent instanceof Response) return sent;
+    const telling = tellingSchema.safeParse(sent.body);
     if (!telling.success) return refuse(400, sayIssue(telling.error));
     const found = await data.getSession(id);
     const players = found?.players.map((player) => player.playerId) ?? [];
     if (!mayTell(telling.data, only, players)) return refuse(403, 'This is for the coach to say.');
     const said = telling.data;
     if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
-    else if (said.say === 'station') await data.saveStationDistance(id, said.station);
-    else if (said.say === 'conditions') await data.saveConditions(id, said.conditions);
+    else if (said.say === 'station') {
+      const stations = found ? stationsCalled(found.session.spec.stations, found.shots) : [];
+      if (!stations.some((station) => station.key === said.station.key)) return refuse(400, 'This station is not in the game.');
+      await data.saveStationDistance(id, said.station);
+    } else if (said.say === 'conditions') await data.saveConditions(id, said.conditions);
     else await data.saveNote(id, said.playerId, said.whose, said.text);
     return Response.json({ told: said.say });
   });
@@ -120,7 +153,9 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
 export function answerLive(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async (door, id) => {
     const stillOpen = async () => typeof (await doorOf(request.headers, id)) !== 'string';
-    const stream = liveStream({ door, sessionId: id, after: afterOf(request), signal: request.signal, stillOpen });
+    const close = openStream(door);
+    if (!close) return refuse(429, 'Too many pages follow this session. Close some.', { 'retry-after': '60' });
+    const stream = liveStream({ door, close, sessionId: id, after: afterOf(request), signal: request.signal, stillOpen });
     return new Response(stream, {
       headers: {
         'content-type': 'text/event-stream; charset=utf-8',
@@ -137,14 +172,17 @@ export function answerLive(request: Request, sessionId: string): Promise<Respons
  * 409 names the events that never will be.
  */
 export async function answerShotEvents(request: Request): Promise<Response> {
-  const text = await request.text();
-  if (text.length > MOST_BYTES) return refuse(413, 'This batch is too large: send at most 200 balls at once.');
-  const batch = shotBatchSchema.safeParse(parsed(text));
+  const sent = await bodyOf(request);
+  if (sent instanceof Response) return sent;
+  const batch = shotBatchSchema.safeParse(sent.body);
   if (!batch.success) return refuse(400, sayIssue(batch.error));
   const { sessionId, sentAt } = batch.data;
   const arrivedAt = new Date();
   const { events, refused: unreadable } = readEvents(batch.data.events);
-  return atDoor(request, sessionId, async ({ data }, id) => {
+  return atDoor(request, sessionId, async (door, id) => {
+    if (!mayRecord(door, events.length))
+      return refuse(429, 'Too many balls in an hour. They stay on the phone and go out later.', { 'retry-after': '600' });
+    const { data } = door;
     const { stored, known, refused: foreign } = await data.takeIn(id, events, behindMs(sentAt, arrivedAt));
     const refused = [...unreadable, ...foreign];
     return Response.json({ stored, known, refused }, { status: refused.length > 0 ? 409 : 200 });
@@ -165,8 +203,12 @@ export function answerAgain(request: Request): Promise<Response> {
   return answer('a start by a personal link', async () => {
     const holder = await linkHolder(request.headers);
     if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
-    const again = againSchema.safeParse(parsed(await request.text()));
+    const sent = await bodyOf(request);
+    if (sent instanceof Response) return sent;
+    const again = againSchema.safeParse(sent.body);
     if (!again.success) return refuse(400, sayIssue(again.error));
+    if (!mayStart(holder.actor.academyId, holder.actor.playerId))
+      return refuse(429, `That is ${SESSIONS_A_DAY} sessions in a day. Go on with one of them.`, { 'retry-after': '3600' });
     const started = await startAgain(holder, again.data);
     return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');
   });
@@ -178,6 +220,8 @@ const KEY_HOURS = 24;
 export function answerReaderKey(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async ({ data, academyId, only }, id) => {
     if (only !== null) return refuse(403, 'This is for the coach to do.');
+    const refused = foreign(request);
+    if (refused) return refused;
     const { token, hash } = newToken(academyId);
     await data.keepReaderKey(id, { keyId: randomUUID(), tokenHash: hash, expiresAt: addHours(new Date(), KEY_HOURS) });
     return Response.json({ key: token }, { headers: { 'cache-control': 'no-store' } });
@@ -189,18 +233,12 @@ export function answerReading(request: Request): Promise<Response> {
   return answer('a reading', async () => {
     const reader = await readerOf(request.headers);
     if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'This key reads for no session.');
-    const reading = readingSchema.safeParse(parsed(await request.text()));
+    const sent = await bodyOf(request);
+    if (sent instanceof Response) return sent;
+    const reading = readingSchema.safeParse(sent.body);
     if (!reading.success) return refuse(400, sayIssue(reading.error));
     const { data, keyId, sessionId } = reader;
     const taken = await data.takeReading({ keyId, sessionId }, reading.data);
     return taken ? Response.json({ taken }) : refuse(409, 'This was read before, or a newer one is here.');
   });
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }

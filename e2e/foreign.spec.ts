@@ -1,0 +1,168 @@
+import { expect, test, type APIRequestContext, type APIResponse } from '@playwright/test';
+import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
+import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, answeringFiles, OPEN_PAGES, PAGES, ROUTES, written } from './ways-in';
+
+/** Every way into the program, tried by people who have no business there. */
+
+test.use({ storageState: { cookies: [], origins: [] } });
+
+const origin = process.env.E2E_URL!;
+let victim: OwnAcademy;
+let stranger: OwnAcademy;
+test.beforeAll(async () => {
+  victim = await makeOwnAcademy('Zephyrine');
+  stranger = await makeOwnAcademy('Quillon');
+});
+
+test('every page, route and action is in the table', () => {
+  expect([...Object.keys(PAGES), ...OPEN_PAGES, ...Object.keys(ROUTES)].sort()).toEqual(answeringFiles().sort());
+  expect([...Object.keys(ACTIONS), ...Object.keys(ACCOUNT_ACTIONS)].sort()).toEqual([...actionsOfTheBuild().keys()].sort());
+});
+
+/** Sends one action from a page of an academy. */
+function act(request: APIRequestContext, slug: string, name: string, args: readonly unknown[]): Promise<APIResponse> {
+  return request.post(`/a/${slug}`, {
+    headers: {
+      origin,
+      'next-action': actionsOfTheBuild().get(name)!,
+      'content-type': 'text/plain;charset=UTF-8',
+      accept: 'text/x-component',
+    },
+    data: written([slug, ...args]),
+    maxRedirects: 0,
+  });
+}
+
+/** Tries every way in; gives how each was answered, and whether anything of the victim's was in an answer. */
+async function walk(request: APIRequestContext, headers: Record<string, string> = {}) {
+  const seen: { way: string; status: number; leaks: boolean }[] = [];
+  const note = async (way: string, response: APIResponse) => {
+    const text = await response.text();
+    // An action that sends somebody to the sign-in page, or to nowhere, answers with that page.
+    const away = response.headers()['x-action-redirect']?.startsWith('/sign-in') ?? false;
+    const nowhere = text.includes('NEXT_HTTP_ERROR_FALLBACK;404');
+    seen.push({ way, status: away ? 303 : nowhere ? 404 : response.status(), leaks: text.includes('Zephyrine') });
+  };
+  for (const [file, path] of Object.entries(PAGES)) await note(file, await request.get(path(victim), { headers, maxRedirects: 0 }));
+  for (const [file, routes] of Object.entries(ROUTES))
+    for (const { method, path, body } of routes)
+      await note(
+        `${method} ${file}`,
+        await request.fetch(path(victim), {
+          method,
+          headers: { origin, 'content-type': 'application/json', ...headers },
+          ...(body ? { data: JSON.stringify(body(victim)) } : {}),
+        }),
+      );
+  for (const [name, args] of Object.entries(ACTIONS)) await note(name, await act(request, victim.slug, name, args(victim)));
+  return seen;
+}
+
+test('a coach of another academy gets nothing and changes nothing', async ({ playwright }) => {
+  test.setTimeout(120_000);
+  const request = await playwright.request.newContext({ baseURL: origin });
+  await signInTo(request, stranger);
+  const before = await stored(victim.academyId);
+  const seen = await walk(request);
+  expect(seen.length).toBeGreaterThan(60);
+  expect(seen.filter(({ leaks }) => leaks)).toEqual([]);
+  expect(seen.filter(({ status }) => ![401, 403, 404, 303, 307].includes(status))).toEqual([]);
+  // From their own academy's pages they reach no further.
+  const own: Record<string, string> = {};
+  for (const [name, args] of Object.entries(ACTIONS)) {
+    if (['deleteAcademyAction', 'saveSettings', 'saveOwnTable', 'removeOwnTable', 'keepAcademyAction', 'saveTodayAction'].includes(name))
+      continue;
+    const response = await act(request, stranger.slug, name, args(victim));
+    own[name] = `${response.status()} ${(await response.text()).includes('Zephyrine') && !/Game|Action/.test(name)}`;
+  }
+  expect(Object.entries(own).filter(([, answer]) => !/^(200|404) false$/.test(answer))).toEqual([]);
+  expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+test('nobody who is not signed in gets in, and a made-up token opens nothing', async ({ playwright }) => {
+  test.setTimeout(120_000);
+  const request = await playwright.request.newContext({ baseURL: origin });
+  const before = await stored(victim.academyId);
+  const tries: Record<string, string>[] = [
+    {},
+    { authorization: `Bearer ${victim.academyId}.${'x'.repeat(43)}`, 'x-forwarded-for': '203.0.113.91' },
+  ];
+  for (const headers of tries) {
+    const seen = await walk(request, headers);
+    expect(seen.filter(({ leaks }) => leaks)).toEqual([]);
+    expect(seen.filter(({ status }) => ![401, 403, 404, 303, 307].includes(status))).toEqual([]);
+  }
+  expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+test('a personal link of another academy opens nothing of this one', async ({ playwright }) => {
+  test.setTimeout(60_000);
+  const request = await playwright.request.newContext({ baseURL: origin });
+  const before = await stored(victim.academyId);
+  const seen = await walk(request, { authorization: `Bearer ${stranger.linkToken}` });
+  const wrong = seen.filter(({ way, status }) => ![401, 403, 404, 303, 307].includes(status) && !way.includes('api/v1/link'));
+  expect(wrong).toEqual([]);
+  expect(seen.filter(({ leaks }) => leaks)).toEqual([]);
+  expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+test('a link sees of the others what the game needs, and no note on their balls', async ({ playwright }) => {
+  const request = await playwright.request.newContext({ baseURL: origin });
+  const headers = { authorization: `Bearer ${victim.linkToken}` };
+  const bundle = await (await request.get(`/api/v1/sessions/${victim.sessionId}/bundle`, { headers })).text();
+  expect(bundle).toContain('Zephyrine Player');
+  expect(bundle).toContain('Zephyrine note of Mate');
+  expect(bundle).not.toContain('Zephyrine note of Player');
+  expect(bundle).not.toContain('Zephyrine coach note');
+  await request.dispose();
+});
+
+test('what is written has to come from the program’s own pages, as JSON', async ({ playwright }) => {
+  const request = await playwright.request.newContext({ baseURL: origin });
+  await signInTo(request, victim);
+  const before = await stored(victim.academyId);
+  for (const [file, routes] of Object.entries(ROUTES))
+    for (const { method, path, body } of routes) {
+      if (method === 'GET') continue;
+      const send = (headers: Record<string, string>) =>
+        request.fetch(path(victim), { method, headers, data: JSON.stringify(body?.(victim) ?? {}) });
+      const json = { 'content-type': 'application/json' };
+      const ways = [
+        json,
+        { ...json, origin: 'https://elsewhere.example' },
+        { ...json, origin: 'null' },
+        { origin, 'content-type': 'text/plain' },
+      ];
+      for (const headers of ways) {
+        const status = (await send(headers)).status();
+        expect([file, headers, [401, 403, 415].includes(status)]).toEqual([file, headers, true]);
+      }
+    }
+  expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+test('a link that is revoked while it follows a session hears no more', async ({ playwright, page }) => {
+  const request = await playwright.request.newContext({ baseURL: origin });
+  await signInTo(request, victim);
+  await page.goto('/sign-in');
+  const ended = page.evaluate(
+    async ([path, token]) => {
+      const response = await fetch(path!, { headers: { authorization: `Bearer ${token}` } });
+      (window as unknown as { following: boolean }).following = response.ok;
+      const reader = response.body!.getReader();
+      for (;;) if ((await reader.read()).done) return 'ended';
+    },
+    [`/api/v1/sessions/${victim.sessionId}/live`, victim.linkToken],
+  );
+  await page.waitForFunction(() => (window as unknown as { following?: boolean }).following);
+  await act(request, victim.slug, 'revokeLinkAction', [victim.linkId]);
+  const revoked = Date.now();
+  expect(await ended).toBe('ended');
+  console.log(`a revoked link's stream ended after ${Date.now() - revoked} ms`);
+  expect((await request.get('/api/v1/link', { headers: { authorization: `Bearer ${victim.linkToken}` } })).status()).toBe(401);
+  await request.dispose();
+});

@@ -1,0 +1,107 @@
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import type { APIRequestContext } from '@playwright/test';
+import { gameSpecSchema } from '../core/game/spec';
+import { LIBRARY } from '../core/game/library';
+import { recordOf } from '../core/game/record';
+import { UNKNOWN } from '../core/game/scoring/scheme';
+import { turnsOf } from '../core/game/turn';
+import { newPlayer } from '../core/people/player';
+import type { ShotEvent } from '../core/shot/shot';
+import { green } from '../core/testing/make-green';
+import { openDb } from '../db/client';
+import { saveGame } from '../db/queries/games';
+import { saveGreen } from '../db/queries/greens';
+import { keepLink, keepReaderKey } from '../db/queries/links';
+import { savePlayer } from '../db/queries/players';
+import { saveNote, startSession } from '../db/queries/sessions';
+import { takeIn } from '../db/queries/take-in';
+import { addAcademy } from '../scripts/demo-data';
+import { ask } from './database';
+
+/** An academy of a test's own, made without a browser: everything in it is called by names that are nowhere else. */
+export type OwnAcademy = Awaited<ReturnType<typeof makeOwnAcademy>>;
+
+const PASSWORD = 'a-long-test-word';
+const rings = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
+
+export async function makeOwnAcademy(name: string) {
+  const { db, pool } = openDb(process.env.E2E_DATABASE_URL!);
+  try {
+    const slug = `${name.toLowerCase()}-${randomBytes(4).toString('hex')}`;
+    const email = `${slug}@test.example`;
+    const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
+    const { academyId } = actor;
+    const [playerId, mateId, gameId, greenId, sessionId, linkId] = Array.from({ length: 6 }, () => randomUUID() as string);
+    await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
+    await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
+    const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
+    await saveGame(db, actor, gameId!, spec);
+    await saveGreen(db, actor, greenId!, green({ title: `${name} Green` }));
+    const seats = [playerId!, mateId!];
+    await startSession(
+      db,
+      actor,
+      sessionId!,
+      gameId!,
+      seats.map((one) => ({ playerId: one, allowance: 0 })),
+    );
+    const balls = seats.map((one, n): ShotEvent & { kind: 'record' } => ({
+      eventId: randomUUID(),
+      shotId: randomUUID(),
+      sessionId: sessionId!,
+      deviceId: randomUUID(),
+      deviceSeq: n,
+      deviceAt: new Date().toISOString(),
+      kind: 'record',
+      payload: {
+        ...recordOf(
+          turnsOf(spec)[0]!,
+          { ...UNKNOWN, leftM: 1 + n, measured: 'tape' },
+          { playerId: one, sessionId: sessionId! },
+          new Date(),
+        ),
+        note: `${name} note of ${n === 0 ? 'Player' : 'Mate'}`,
+      },
+    }));
+    await takeIn(db, actor, sessionId!, balls);
+    await saveNote(db, actor, sessionId!, playerId!, 'coach', `${name} coach note`);
+    const secret = () => {
+      const token = `${academyId}.${randomBytes(32).toString('base64url')}`;
+      return { token, tokenHash: createHash('sha256').update(token).digest() };
+    };
+    const expiresAt = new Date(Date.now() + 86_400_000);
+    const [link, reader] = [secret(), secret()];
+    await keepLink(db, actor, mateId!, { linkId: linkId!, tokenHash: link.tokenHash, expiresAt });
+    await keepReaderKey(db, actor, sessionId!, { keyId: randomUUID(), tokenHash: reader.tokenHash, expiresAt });
+    const ids = { playerId: playerId!, mateId: mateId!, gameId: gameId!, greenId: greenId!, sessionId: sessionId!, linkId: linkId! };
+    return { name, slug, email, academyId, ...ids, spec, balls, linkToken: link.token, readerKey: reader.token };
+  } finally {
+    await pool.end();
+  }
+}
+
+/** Signs in as the coach of an academy, for requests without a page. */
+export async function signInTo(request: APIRequestContext, { email }: OwnAcademy): Promise<void> {
+  const answer = await request.post('/api/auth/sign-in/email', {
+    headers: { origin: process.env.E2E_URL! },
+    data: { email, password: PASSWORD },
+  });
+  if (!answer.ok()) throw new Error(`no sign-in: ${answer.status()}`);
+}
+
+/** All that is stored of an academy, as one figure a table; without what is kept only to save time, and when a link was last used. */
+export async function stored(academyId: string): Promise<Record<string, string>> {
+  const tables = await ask<{ name: string }>(
+    `select table_name as name from information_schema.columns
+     where table_schema = 'public' and column_name = 'academy_id' and table_name <> 'posterior' order by 1`,
+  );
+  const all: Record<string, string> = {};
+  for (const { name } of tables) {
+    const [row] = await ask<{ sum: string | null }>(
+      `select md5(string_agg((to_jsonb(t) - 'last_used_at')::text, '' order by to_jsonb(t)::text)) as sum from "${name}" t where academy_id = $1`,
+      academyId,
+    );
+    all[name] = row!.sum ?? '';
+  }
+  return all;
+}

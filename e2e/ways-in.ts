@@ -1,0 +1,194 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { randomUUID } from 'node:crypto';
+import { DEMO_GREENS } from '../core/demo/greens';
+import { newPlayer } from '../core/people/player';
+import type { OwnAcademy } from './own-academy';
+
+/**
+ * Every way into the program: pages, routes and actions, each with what a coach of the academy would send. A test fails when a file or an
+ * action is not here.
+ */
+
+/** Pages and files that are read, by the file in `app/` that answers. */
+export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
+  'a/[academy]/page.tsx': ({ slug }) => `/a/${slug}`,
+  'a/[academy]/games/page.tsx': ({ slug }) => `/a/${slug}/games`,
+  'a/[academy]/games/new/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/new?copy=${gameId}`,
+  'a/[academy]/games/library/page.tsx': ({ slug }) => `/a/${slug}/games/library`,
+  'a/[academy]/games/library/[key]/page.tsx': ({ slug }) => `/a/${slug}/games/library/three-hoops`,
+  'a/[academy]/games/[game]/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/${gameId}`,
+  'a/[academy]/games/[game]/edit/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/${gameId}/edit`,
+  'a/[academy]/games/[game]/sheet/page.tsx': ({ slug, gameId, playerId }) => `/a/${slug}/games/${gameId}/sheet?by=${playerId}`,
+  'a/[academy]/games/[game]/at/[station]/page.tsx': ({ slug, gameId, spec }) => `/a/${slug}/games/${gameId}/at/${spec.stations[0]!.key}`,
+  'a/[academy]/games/[game]/file/route.ts': ({ slug, gameId }) => `/a/${slug}/games/${gameId}/file`,
+  'a/[academy]/greens/page.tsx': ({ slug }) => `/a/${slug}/greens`,
+  'a/[academy]/greens/new/page.tsx': ({ slug }) => `/a/${slug}/greens/new`,
+  'a/[academy]/greens/[green]/page.tsx': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}`,
+  'a/[academy]/greens/[green]/plan/page.tsx': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}/plan`,
+  'a/[academy]/greens/[green]/file/route.ts': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}/file`,
+  'a/[academy]/players/page.tsx': ({ slug }) => `/a/${slug}/players`,
+  'a/[academy]/players/new/page.tsx': ({ slug }) => `/a/${slug}/players/new`,
+  'a/[academy]/players/links/page.tsx': ({ slug }) => `/a/${slug}/players/links`,
+  'a/[academy]/players/squad/page.tsx': ({ slug }) => `/a/${slug}/players/squad`,
+  'a/[academy]/players/[player]/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}`,
+  'a/[academy]/players/[player]/edit/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/edit`,
+  'a/[academy]/players/[player]/putting/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/putting`,
+  'a/[academy]/players/[player]/round/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/round`,
+  'a/[academy]/players/[player]/sessions/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/sessions`,
+  'a/[academy]/players/[player]/time/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/time`,
+  'a/[academy]/players/[player]/belief/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/belief`,
+  'a/[academy]/reference/route.ts': ({ slug }) => `/a/${slug}/reference`,
+  'a/[academy]/logbook/page.tsx': ({ slug }) => `/a/${slug}/logbook`,
+  'a/[academy]/sessions/[session]/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}`,
+  'a/[academy]/sessions/[session]/board/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}/board`,
+  'a/[academy]/settings/page.tsx': ({ slug }) => `/a/${slug}/settings`,
+};
+
+/** Pages that anybody may see: they show nothing of any academy. */
+export const OPEN_PAGES = ['page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'];
+
+export type Route = {
+  method: 'GET' | 'POST' | 'PUT';
+  path: (of: OwnAcademy) => string;
+  body?: (of: OwnAcademy) => unknown;
+  /** With what one gets in. */
+  by: 'coach or link' | 'link' | 'reader';
+};
+
+/** A batch with one event. */
+const said = (event: (of: OwnAcademy) => object): Route => ({
+  method: 'POST',
+  path: () => '/api/v1/shot-events',
+  body: (of) => ({ sessionId: of.sessionId, sentAt: new Date().toISOString(), events: [event(of)] }),
+  by: 'coach or link',
+});
+
+/** Routes of the programming interface, by their file; the sign-in service has a test of its own. */
+export const ROUTES: Readonly<Record<string, Route[]>> = {
+  'api/v1/sessions/[session]/bundle/route.ts': [
+    { method: 'GET', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/bundle`, by: 'coach or link' },
+  ],
+  'api/v1/sessions/[session]/live/route.ts': [
+    { method: 'GET', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/live`, by: 'coach or link' },
+  ],
+  'api/v1/sessions/[session]/route.ts': [
+    {
+      method: 'PUT',
+      path: ({ sessionId }) => `/api/v1/sessions/${sessionId}`,
+      body: ({ playerId }) => ({ say: 'note', playerId, whose: 'coach', text: 'changed' }),
+      by: 'coach or link',
+    },
+    {
+      method: 'PUT',
+      path: ({ sessionId }) => `/api/v1/sessions/${sessionId}`,
+      body: ({ spec }) => ({ say: 'station', station: { key: spec.stations[0]!.key, distanceM: 9, source: 'tape' } }),
+      by: 'coach or link',
+    },
+    {
+      method: 'PUT',
+      path: ({ sessionId }) => `/api/v1/sessions/${sessionId}`,
+      body: () => ({ say: 'conditions', conditions: { stimpFt: 9, wind: 'light', note: 'dew' } }),
+      by: 'coach or link',
+    },
+    {
+      method: 'PUT',
+      path: ({ sessionId }) => `/api/v1/sessions/${sessionId}`,
+      body: () => ({ say: 'stopped', stopped: true }),
+      by: 'coach or link',
+    },
+  ],
+  'api/v1/sessions/[session]/reader/route.ts': [
+    { method: 'POST', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/reader`, body: () => ({}), by: 'coach or link' },
+  ],
+  'api/v1/shot-events/route.ts': [
+    said(({ balls }) => ({ ...balls[0], eventId: randomUUID(), shotId: randomUUID() })),
+    said(({ balls }) => ({ ...balls[0], eventId: randomUUID(), kind: 'amend', payload: { leftM: 2 } })),
+    said(({ balls }) => ({ ...balls[0], eventId: randomUUID(), kind: 'void', payload: {} })),
+  ],
+  'api/v1/link/route.ts': [
+    { method: 'GET', path: () => '/api/v1/link', by: 'link' },
+    { method: 'POST', path: () => '/api/v1/link', body: ({ gameId }) => ({ sessionId: randomUUID(), gameId }), by: 'link' },
+  ],
+  'api/v1/readings/route.ts': [
+    {
+      method: 'POST',
+      path: () => '/api/v1/readings',
+      body: () => ({ readingId: randomUUID(), seq: 1, distanceM: 2, ageMs: 0 }),
+      by: 'reader',
+    },
+  ],
+  'api/auth/[...all]/route.ts': [],
+};
+
+type Settings = { units: string; timeZone: string; [more: string]: unknown };
+const settings: Settings = {
+  units: 'metric',
+  timeZone: 'UTC',
+  paceM: null,
+  clubM: null,
+  putterM: null,
+  flagstickM: null,
+  halfLifeDays: 60,
+};
+const now = () => new Date();
+
+/** Actions of the desk by their name, with what they are sent beside the address of the academy. */
+export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = {
+  saveGameAction: ({ gameId, spec }) => [gameId, { ...spec, title: 'Changed' }, null, null],
+  importGameAction: ({ spec }) => [randomUUID(), JSON.stringify({ ...spec, title: 'Changed' })],
+  archiveAction: ({ gameId }) => [gameId, true],
+  startAction: ({ gameId, playerId }) => [randomUUID(), { gameId }, [{ playerId, allowance: 0 }]],
+  savePaceAction: ({ playerId }) => [playerId, 0.8],
+  saveGreenAction: ({ greenId }) => [greenId, DEMO_GREENS[0]!, now()],
+  importGreenAction: () => [randomUUID(), JSON.stringify({ type: 'FeatureCollection', features: [] })],
+  archiveGreenAction: ({ greenId }) => [greenId, true],
+  saveNoteAction: ({ sessionId, playerId }) => [sessionId, playerId, 'coach', 'changed'],
+  saveTodayAction: () => [{ stimpFt: 9, firmness: 'firm' }],
+  savePlayerAction: ({ playerId }) => [playerId, newPlayer('Changed', 'metric'), now()],
+  archivePlayerAction: ({ playerId }) => [playerId, true],
+  erasePlayerAction: ({ playerId, name }) => [playerId, `${name} Player`],
+  makeLinksAction: ({ playerId }) => [[playerId], 30],
+  revokeLinkAction: ({ linkId }) => [linkId],
+  saveSettings: () => [settings],
+  saveOwnTable: () => ['ours', 'skill,strokes\n'],
+  removeOwnTable: () => [],
+  deleteAcademyAction: ({ name }) => [`Academy ${name}`],
+  keepAcademyAction: () => [],
+  saveDreadsAction: ({ playerId }) => [playerId, { 'pitch|fairway': 4 }],
+  saveRoundMixAction: ({ playerId }) => [playerId, { 'chip|fairway|1': 2 }],
+  stopAction: ({ sessionId }) => [sessionId],
+  resumeAction: ({ sessionId }) => [sessionId],
+};
+
+/** Actions of whoever is signed in: they know no academy. */
+export const ACCOUNT_ACTIONS: Readonly<Record<string, unknown[]>> = {
+  makeAcademy: [{ who: 'squad', name: 'Another', units: 'metric', timeZone: 'UTC' }],
+  changePasswordAction: [{ current: 'wrong', next: 'another-long-word' }],
+};
+
+const root = process.cwd();
+
+/** The files in `app/` that answer an address. */
+export function answeringFiles(): string[] {
+  const app = join(root, 'app');
+  return readdirSync(app, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /(^|\/)(page\.tsx|route\.ts)$/.test(file))
+    .map((file) => relative('.', file));
+}
+
+/** The actions of the build: by name, their id and a page that knows them. */
+export function actionsOfTheBuild(): Map<string, string> {
+  const text = readFileSync(join(root, '.next', 'server', 'server-reference-manifest.json'), 'utf8');
+  const { node } = JSON.parse(text) as { node: Record<string, { exportedName: string }> };
+  return new Map(Object.entries(node).map(([id, { exportedName }]) => [exportedName, id]));
+}
+
+/** What is sent to an action, as the framework writes it. */
+export function written(args: readonly unknown[]): string {
+  return JSON.stringify(args, function (this: Record<string, unknown>, key, value: unknown) {
+    const raw = this[key];
+    if (raw instanceof Date) return `$D${raw.toISOString()}`;
+    return typeof value === 'string' && value.startsWith('$') ? `$${value}` : value;
+  });
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import { passwordSchema } from '@/core/people/account';
+import { Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
+import { useSave } from '../form/use-save';
+import { changePasswordAction } from './actions';
+
+/** Another password for the account that is signed in. */
+export function PasswordForm() {
+  const form = useForm({ resolver: zodResolver(passwordSchema), defaultValues: { current: '', next: '' } });
+  const { register, formState, reset } = form;
+  const { errors, isSubmitting } = formState;
+  const [done, setDone] = useState(false);
+  const submit = useSave(form, changePasswordAction, () => {
+    reset();
+    setDone(true);
+  });
+  return (
+    <section className="mt-4" aria-labelledby="password-heading">
+      <h2 id="password-heading">Your password</h2>
+      <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }} onChange={() => setDone(false)}>
+        <Field
+          id="current"
+          label="Password now"
+          type="password"
+          autoComplete="current-password"
+          register={register('current')}
+          error={errors.current?.message}
+        />
+        <Field
+          id="next"
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          hint="At least 10 characters, and none that many people use."
+          register={register('next')}
+          error={errors.next?.message}
+        />
+        <FormAlert message={errors.root?.message} />
+        <div className="d-flex gap-3 align-items-center">
+          <Button type="submit" variant="outline-dark" disabled={isSubmitting}>
+            Change it
+          </Button>
+          <span role="status">{done && 'Changed. You are signed out everywhere else.'}</span>
+        </div>
+      </Form>
+    </section>
+  );
+}

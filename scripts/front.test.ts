@@ -1,0 +1,73 @@
+import { SENDER as known } from '@/server/sender';
+import { actionBody, badRequest, makeSenderOf, SENDER } from './lib/front.mjs';
+
+const from = (remoteAddress: string, forwarded?: string) => ({
+  socket: { remoteAddress },
+  headers: forwarded === undefined ? {} : { 'x-forwarded-for': forwarded },
+});
+
+test('without a proxy that is named nobody says by a header who they are', () => {
+  const senderOf = makeSenderOf();
+  expect(senderOf(from('203.0.113.7', '198.51.100.1'))).toBe('203.0.113.7');
+  expect(senderOf(from('::ffff:203.0.113.7'))).toBe('203.0.113.7');
+});
+
+test('a proxy that is named says it, by the last address of its header', () => {
+  const senderOf = makeSenderOf('127.0.0.1, 10.0.0.2');
+  expect(senderOf(from('127.0.0.1', '6.6.6.6, 203.0.113.7'))).toBe('203.0.113.7');
+  expect(senderOf(from('::ffff:10.0.0.2', '203.0.113.8'))).toBe('203.0.113.8');
+  expect(senderOf(from('203.0.113.9', '6.6.6.6'))).toBe('203.0.113.9');
+  expect(senderOf(from('127.0.0.1'))).toBe('127.0.0.1');
+});
+
+test('all addresses of one IPv6 network are one sender', () => {
+  const senderOf = makeSenderOf();
+  const all = ['2001:db8:1:2::1', '2001:db8:1:2:ffff::9', '2001:db8:1:2:3:4:5:6'].map((address) => senderOf(from(address)));
+  expect(new Set(all)).toEqual(new Set(['2001:db8:1:2::']));
+  expect(senderOf(from('2001:db8:1:3::1'))).not.toBe(all[0]);
+  expect(senderOf(from('::1'))).toBe('0:0:0:0::');
+});
+
+const PUBLIC = 'https://golf.example';
+const action = { 'next-action': 'x' };
+
+test.each([
+  ['/a/%00', {}, 400],
+  ['/a/%E0%A4%A', {}, 400],
+  ['//evil\\', {}, 400],
+  ['/a', { origin: 'not an origin' }, 400],
+  ['/a', { origin: 'http://' }, 400],
+  ['/a', { origin: 'http://[' }, 400],
+  ['/a', { 'content-type': 'multipart/form-data; boundary=x' }, 415],
+  ['/a', { ...action, origin: 'null' }, 403],
+  ['/a', { ...action, origin: 'https://elsewhere.example' }, 403],
+  ['/a', action, 403],
+])('%s with %j is no request', (url, headers, status) => expect(badRequest({ url, headers }, PUBLIC)?.[0]).toBe(status));
+
+test.each([
+  ['/a/lantern-hollow?to=2026', {}],
+  ['/a/caf%C3%A9', { origin: PUBLIC }],
+  ['/', { origin: 'null' }],
+  ['/', { origin: 'http://127.0.0.1:3000' }],
+  ['/a', { ...action, origin: PUBLIC }],
+])('%s with %j is one', (url, headers) => expect(badRequest({ url, headers }, PUBLIC)).toBeNull());
+
+async function* sent(...parts: string[]) {
+  for (const part of parts) yield Buffer.from(part);
+}
+
+test.each(['[]', '["here",{"a":"$D2026-05-01T18:00:00.000Z"}]', '["$undefined","$$5","$NaN","$-Infinity",null,1.5]'])(
+  'an action is sent %s',
+  async (text) => expect(await actionBody(sent(text.slice(0, 1), text.slice(1)))).toEqual({ body: Buffer.from(text) }),
+);
+
+test.each(['', '[', 'null', '{}', '["$1"]', '["$"]', '["$D9999"]', '[{"a":["$@7"]}]'])('no action is sent %s', async (text) =>
+  expect(await actionBody(sent(text))).toMatchObject({ wrong: [400, expect.any(String)] }),
+);
+
+test('what is too large for an action is refused before it is all read', async () => {
+  const parts = Array.from({ length: 2000 }, () => 'x'.repeat(1000));
+  expect(await actionBody(sent(...parts))).toMatchObject({ wrong: [413, expect.any(String)] });
+});
+
+test('the program reads the header that the front writes', () => expect(known).toBe(SENDER));

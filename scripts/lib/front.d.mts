@@ -1,0 +1,10 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+
+type Headers = Record<string, string | string[] | undefined>;
+type Wrong = [status: number, sentence: string];
+export const SENDER: string;
+export function makeSenderOf(trusted?: string): (request: { headers: Headers; socket: { remoteAddress?: string } }) => string;
+export function badRequest(request: { url?: string; headers: Headers }, publicUrl: string): Wrong | null;
+export function actionBody(request: AsyncIterable<Buffer>): Promise<{ body: Buffer; wrong?: undefined } | { wrong: Wrong }>;
+export function again(request: IncomingMessage, body: Buffer): IncomingMessage;
+export function refusal(request: IncomingMessage, response: ServerResponse, wrong: Wrong): void;

@@ -1,0 +1,118 @@
+import { IncomingMessage } from 'node:http';
+import { isIPv6 } from 'node:net';
+
+/** The header in which the program finds who sends; whatever a sender writes into it is thrown away. */
+export const SENDER = 'x-inch-sender';
+
+/**
+ * Who sends a request: the address at the other end of the connection; where that is a proxy that is named in TRUST_PROXY, the last
+ * address that this one adds to X-Forwarded-For. A header of anybody else counts for nothing.
+ * @param trusted addresses with commas between them
+ */
+export function makeSenderOf(trusted = '') {
+  const proxies = new Set(
+    trusted
+      .split(',')
+      .map((one) => plain(one.trim()))
+      .filter(Boolean),
+  );
+  return ({ socket, headers }) => {
+    const near = plain(socket.remoteAddress ?? '');
+    if (!proxies.has(near)) return network(near);
+    const said = String(headers['x-forwarded-for'] ?? '');
+    return network(plain(said.split(',').at(-1).trim()) || near);
+  };
+}
+
+/** An IPv4 address as such, however it is written. */
+function plain(address) {
+  return address.replace(/^::ffff:(?=\d+\.)/, '');
+}
+
+/** Whoever has an IPv6 address has millions of them: the first half names the network. */
+function network(address) {
+  if (!isIPv6(address)) return address;
+  const [head, tail] = address.split('::');
+  const [first, last] = [head, tail].map((part) => (part ? part.split(':') : []));
+  const groups = tail === undefined ? first : [...first, ...Array(Math.max(0, 8 - first.length - last.length)).fill('0'), ...last];
+  return `${groups.slice(0, 4).join(':')}::`;
+}
+
+/**
+ * Why a request can be none of the program's own pages or phones: a status and a sentence; null where it can.
+ * @param publicUrl the address under which browsers reach the program
+ */
+export function badRequest({ url = '', headers }, publicUrl) {
+  const path = url.split('?')[0];
+  if (!path.startsWith('/') || /%00|[\u0000-\u001f\\]/i.test(path) || !isDecodable(path))
+    return [400, 'This is no address of the program.'];
+  const { origin } = headers;
+  if (origin !== undefined && origin !== 'null' && (!/^https?:\/\/[^/\s@]+$/i.test(origin) || !URL.canParse(origin)))
+    return [400, 'This Origin is none.'];
+  if (/^multipart\//i.test(headers['content-type'] ?? '')) return [415, 'Nothing here takes a form of several parts.'];
+  if (headers['next-action'] !== undefined && !ownOrigins(publicUrl).includes(origin))
+    return [403, 'This can only be sent from the program’s own pages.'];
+  return null;
+}
+
+function isDecodable(path) {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The addresses of the program's own pages: a browser on this machine may call it by either name. */
+function ownOrigins(publicUrl) {
+  const own = URL.canParse(publicUrl) ? new URL(publicUrl).origin : '';
+  return [own, own.replace('//127.0.0.1', '//localhost')];
+}
+
+const MOST_BYTES = 1_200_000;
+/** How the framework writes what JSON can't: a date, nothing, numbers that are none, and a text that begins with its sign. */
+const NOTATION = /^\$(?:\$|D\d{4}-\d\d-\d\dT[\d:.]+Z$|undefined$|NaN$|-?Infinity$|-0$)/;
+
+/** Reads what is sent to an action: a list, as the program's own pages write it. The framework would fail over anything else. */
+export async function actionBody(request) {
+  const parts = [];
+  let size = 0;
+  for await (const part of request) {
+    size += part.length;
+    if (size > MOST_BYTES) return { wrong: [413, 'This is too large.'] };
+    parts.push(part);
+  }
+  const body = Buffer.concat(parts);
+  return isWritten(body.toString('utf8')) ? { body } : { wrong: [400, 'This can’t be read.'] };
+}
+
+function isWritten(text) {
+  try {
+    let plain = true;
+    const list = JSON.parse(text, (_key, value) => {
+      if (typeof value === 'string' && value.startsWith('$') && !NOTATION.test(value)) plain = false;
+      return value;
+    });
+    return plain && Array.isArray(list);
+  } catch {
+    return false;
+  }
+}
+
+/** A request whose body was read already, to be read again. */
+export function again(request, body) {
+  const copy = new IncomingMessage(request.socket);
+  const { method, url, headers, rawHeaders, httpVersion, httpVersionMajor, httpVersionMinor } = request;
+  Object.assign(copy, { method, url, headers, rawHeaders, httpVersion, httpVersionMajor, httpVersionMinor, complete: true });
+  copy.push(body);
+  copy.push(null);
+  return copy;
+}
+
+/** Refuses a request, whose body nobody reads. */
+export function refusal(request, response, [status, error]) {
+  response.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+  response.end(JSON.stringify({ error }));
+  request.resume();
+}

@@ -1,0 +1,56 @@
+import { createServer } from 'node:http';
+import next from 'next';
+import { actionBody, again, badRequest, makeSenderOf, refusal, SENDER } from './lib/front.mjs';
+import { root } from './lib/install.mjs';
+
+/**
+ * Serves the program: `node scripts/serve.mjs start|dev PORT HOST`, with the settings of server/env.ts in the environment. What the
+ * framework can't know stands here: who really sends, what can't be a request at all, and how to stop without cutting anybody off.
+ */
+const [mode, port, host] = [process.argv[2], Number(process.argv[3]), process.argv[4]];
+const dev = mode === 'dev';
+/** What is under way may take so long to its end once the program is asked to stop. */
+const GRACE_MS = 8_000;
+
+const senderOf = makeSenderOf(process.env.TRUST_PROXY);
+const publicUrl = process.env.PUBLIC_URL ?? '';
+let handle;
+
+async function answer(request, response) {
+  if (publicUrl.startsWith('https:')) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
+  const wrong = badRequest(request, publicUrl);
+  if (wrong) return refusal(request, response, wrong);
+  request.headers[SENDER] = senderOf(request);
+  if (request.headers['next-action'] === undefined) return handle(request, response);
+  const read = await actionBody(request);
+  return read.wrong ? refusal(request, response, read.wrong) : handle(again(request, read.body), response);
+}
+
+const server = createServer((request, response) => {
+  answer(request, response).catch((error) => {
+    console.error(`a request could not be answered: ${error?.code ?? error?.name ?? 'unknown'}`);
+    if (!response.headersSent) response.writeHead(500);
+    response.end();
+  });
+});
+const app = next({ dev, dir: root, hostname: host, port, httpServer: server });
+await app.prepare();
+handle = app.getRequestHandler();
+server.listen(port, host, () => console.log(`serving on ${host}:${port}`));
+
+let stopping = false;
+async function stop() {
+  if (stopping) return;
+  stopping = true;
+  const closed = new Promise((resolve) => server.close(resolve));
+  // Live streams have no end of their own: they are told (server/live.ts), and go on elsewhere.
+  process.emit('inch:stop');
+  server.closeIdleConnections();
+  const idle = setInterval(() => server.closeIdleConnections(), 100);
+  await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, GRACE_MS))]);
+  clearInterval(idle);
+  server.closeAllConnections();
+  await Promise.race([app.close(), new Promise((resolve) => setTimeout(resolve, 1_000))]);
+  process.exit(0);
+}
+for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => void stop());

@@ -1,0 +1,116 @@
+import 'server-only';
+import { z } from 'zod';
+import { signUpSchema } from '@/core/people/account';
+import { auth } from './auth';
+import { makeDelays } from './delays';
+import { doorsEnded } from './live';
+import { isCommon } from './passwords';
+import { makeQuota } from './quota';
+import { senderOf } from './sender';
+
+/**
+ * What is open of the sign-in library: what the program's own pages call. The library has more, with which one could delete an academy or
+ * join one; all else is not there.
+ */
+const OPEN: Readonly<Record<string, (request: Request) => Promise<Response>>> = {
+  'POST /api/auth/sign-in/email': signIn,
+  'POST /api/auth/sign-up/email': signUp,
+  'POST /api/auth/sign-out': signOut,
+};
+
+/** The sign-in service, as a route calls it. */
+export async function answerAuth(request: Request): Promise<Response> {
+  const answer = OPEN[`${request.method} ${new URL(request.url).pathname}`];
+  return answer ? answer(request) : refuse(404, 'NOT_FOUND', 'Not found.');
+}
+
+function refuse(status: number, code: string, message: string, headers: HeadersInit = {}): Response {
+  return Response.json({ code, message }, { status, headers });
+}
+
+const QUARTER_MS = 15 * 60_000;
+/** Wrong passwords of one account from one sender, and of all accounts from one sender. */
+const ofAccount = makeDelays({ free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
+const ofSender = makeDelays({ free: 30, mostMs: 30_000, forgetMs: QUARTER_MS });
+/** Accounts that one sender makes in an hour: a whole club may sit behind one address. */
+const made = makeQuota({ most: 40, windowMs: 60 * 60_000 });
+
+const MOST_BYTES = 10_000;
+async function bodyOf(request: Request): Promise<unknown> {
+  const text = await request.clone().text();
+  try {
+    return text.length > MOST_BYTES ? null : JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+const accountSchema = z.object({ email: z.string().max(200), password: z.string().max(1000) });
+
+async function signIn(request: Request): Promise<Response> {
+  const read = accountSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', 'Give your e-mail and your password.');
+  const [sender, now] = [senderOf(request.headers), Date.now()];
+  const pair = `${sender} ${read.data.email.trim().toLowerCase()}`;
+  const left = Math.max(ofAccount.left(pair, now), ofSender.left(sender, now));
+  if (left > 0) {
+    const seconds = Math.ceil(left / 1000);
+    return refuse(429, 'WAIT', `Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`, {
+      'retry-after': String(seconds),
+    });
+  }
+  const answer = await auth().handler(request);
+  if (answer.status === 401) {
+    ofAccount.wrong(pair, read.data.password, now);
+    ofSender.wrong(sender, `${pair} ${read.data.password}`, now);
+  } else if (answer.ok) ofAccount.right(pair);
+  return answer;
+}
+
+async function signUp(request: Request): Promise<Response> {
+  const read = signUpSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  if (isCommon(read.data.password))
+    return refuse(400, 'COMMON_PASSWORD', 'Many people use this password, so it is tried first. Choose another.');
+  if (!made(senderOf(request.headers), 1, Date.now()))
+    return refuse(429, 'WAIT', 'Too many accounts were made from here. Wait an hour, then try again.', { 'retry-after': '3600' });
+  const answer = await auth().handler(request);
+  // Whether an address has an account is nobody else's business: it is never said.
+  return answer.ok || answer.status >= 500
+    ? answer
+    : refuse(400, 'NOT_MADE', 'No account was made. If you have one already, sign in instead.');
+}
+
+async function signOut(request: Request): Promise<Response> {
+  const answer = await auth().handler(request);
+  doorsEnded();
+  return answer;
+}
+
+/** Wrong passwords of somebody who is signed in and wants another one. */
+const ofUser = makeDelays({ free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
+
+/**
+ * Gives the account of the signed-in user another password, and ends all its other sign-ins.
+ * @returns what is wrong with it; null where it is done
+ */
+export async function changePassword(
+  headers: Headers,
+  userId: string,
+  { current, next }: { current: string; next: string },
+): Promise<{ field: 'current' | 'next'; why: string } | null> {
+  const now = Date.now();
+  if (ofUser.left(userId, now) > 0)
+    return { field: 'current', why: `Wait ${Math.ceil(ofUser.left(userId, now) / 1000)} seconds, then try again.` };
+  if (isCommon(next)) return { field: 'next', why: 'Many people use this password, so it is tried first. Choose another.' };
+  try {
+    await auth().api.changePassword({ body: { currentPassword: current, newPassword: next, revokeOtherSessions: true }, headers });
+  } catch (error) {
+    if ((error as { body?: { code?: string } }).body?.code !== 'INVALID_PASSWORD') throw error;
+    ofUser.wrong(userId, current, now);
+    return { field: 'current', why: 'This is not your password.' };
+  }
+  ofUser.right(userId);
+  doorsEnded();
+  return null;
+}
