@@ -1,6 +1,7 @@
 /** Runs once when the program starts. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { keepHouse } = await import('./server/housekeeping');
+  const [{ keepHouse }, { tameConsole }] = await Promise.all([import('./server/housekeeping'), import('./server/log')]);
+  if (process.env.NODE_ENV === 'production') tameConsole();
   keepHouse();
 }

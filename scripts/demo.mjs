@@ -1,5 +1,5 @@
 import { prepareDatabase, startApp } from './lib/app.mjs';
-import { ensureBuild, forgetBuild } from './lib/build.mjs';
+import { buildWorkers, ensureBuild, forgetBuild } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, portIsFree, startCluster, writableFolder } from './lib/postgres.mjs';
@@ -31,6 +31,7 @@ await main(async () => {
     else {
       forgetBuild();
       await buildPlay({ watch: true });
+      await buildWorkers();
     }
     const app = await startApp(mode, { port, host, databaseUrl, publicUrl, secret: keptSecret(folder, 'auth-secret'), logLevel: 'warn' });
     undo.push(() => app.kill('SIGTERM'));

@@ -1,5 +1,4 @@
 import 'server-only';
-import { sql } from 'drizzle-orm';
 import { CONNECTIONS, openDb, type Db } from '@/db/client';
 import { env } from './env';
 
@@ -12,11 +11,3 @@ export function database(): Db {
 
 /** So many connections may be busy with balls at once; the others are for whoever reads. */
 export const WRITERS = CONNECTIONS / 2;
-
-/** Whether the database answers at all. */
-export async function databaseAnswers(): Promise<boolean> {
-  return database()
-    .execute(sql`select 1`)
-    .then(() => true)
-    .catch(() => false);
-}

@@ -146,13 +146,20 @@ describe('over time', () => {
     expect([dayWeight(5, 5), dayWeight(0, 0)]).toEqual([1, 1]);
   });
 
-  test('stretches cover all the time, none shorter than a fortnight, twelve at most', () => {
-    const of = (days: number) => stretches(new Date(0), new Date(days * 86_400_000));
-    expect([of(0).length, of(20).length, of(63).length, of(1000).length]).toEqual([1, 1, 4, 12]);
-    const parts = of(63);
-    expect(parts[0]!.from.getTime()).toBe(0);
-    expect(parts.at(-1)!.to.getTime()).toBe(63 * 86_400_000);
-    for (let i = 1; i < parts.length; i++) expect(parts[i]!.from).toEqual(parts[i - 1]!.to);
+  test('stretches cover all the time, twelve at most, and those that are over stay as they are', () => {
+    const DAY = 86_400_000;
+    const of = (days: number) => stretches(new Date(0), new Date(days * DAY));
+    expect([0, 20, 21, 63, 168, 175, 1000].map((days) => of(days).length)).toEqual([1, 1, 2, 5, 12, 6, 9]);
+    const ends = (days: number) => of(days).map(({ to }) => to.getTime() / DAY);
+    expect(ends(63)).toEqual([14, 28, 42, 56, 63]);
+    expect(ends(60)).toEqual([14, 28, 42, 60]);
+    expect(ends(70).slice(0, 4)).toEqual(ends(63).slice(0, 4));
+    for (const days of [0, 20, 63, 1000]) {
+      const parts = of(days);
+      expect(parts[0]!.from.getTime()).toBe(0);
+      expect(parts.at(-1)!.to.getTime()).toBe(days * DAY);
+      for (let i = 1; i < parts.length; i++) expect(parts[i]!.from).toEqual(parts[i - 1]!.to);
+    }
   });
 
   test('the chance that one is less than another is that of all pairs', () => {

@@ -1,6 +1,5 @@
 import type { ShotType, Surface } from '../golf/words';
 import type { Cell } from '../skill/cells';
-import type { Lost } from '../skill/judge';
 
 /** Cells that are one skill for a table of players: all distances of a shot type from a surface. */
 export type Kind = { key: string; shotType: ShotType; surface: Surface; cells: number[] };
@@ -30,7 +29,7 @@ export const familyOf = (shotType: ShotType) =>
   (Object.keys(FAMILIES) as Family[]).find((family) => (FAMILIES[family] as readonly ShotType[]).includes(shotType))!;
 
 /** Strokes lost in several cells together, draw by draw, each cell by its weight. */
-export function together(lost: Lost, cells: readonly number[], weights: readonly number[]): Float64Array {
+export function together(lost: readonly ArrayLike<number>[], cells: readonly number[], weights: readonly number[]): Float64Array {
   const sum = new Float64Array(lost[0]?.length ?? 0);
   for (const cell of cells) for (let draw = 0; draw < sum.length; draw++) sum[draw]! += lost[cell]![draw]! * weights[cell]!;
   return sum;

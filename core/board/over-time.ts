@@ -54,12 +54,19 @@ export function scoreChange(before: readonly number[], since: readonly number[],
   return { before: a, since: b, of: [before.length, since.length], chanceBetter: better === 'higher' ? higher : 1 - higher };
 }
 
-/** Equal stretches of time from the first ball to the last, so that none is shorter than a fortnight; at most twelve. */
+const FORTNIGHT_MS = 14 * 86_400_000;
+const MOST_STRETCHES = 12;
+
+/**
+ * The time from the first ball to the last in stretches of a fortnight, or of twice that, four times, and so on, until they are twelve at
+ * most. They begin with the first ball, so that one that is over stays as it is however long the last goes on; what is left at the end,
+ * where it is less than half a stretch, belongs to the one before.
+ */
 export function stretches(first: Date, last: Date): { from: Date; to: Date }[] {
-  const FORTNIGHT = 14 * 86_400_000;
-  const MOST = 12;
   const span = Math.max(1, last.getTime() - first.getTime());
-  const n = Math.max(1, Math.min(MOST, Math.floor(span / FORTNIGHT)));
-  const at = (i: number) => new Date(first.getTime() + (span * i) / n);
+  let length = FORTNIGHT_MS;
+  while (Math.round(span / length) > MOST_STRETCHES) length *= 2;
+  const n = Math.max(1, Math.round(span / length));
+  const at = (i: number) => new Date(i === n ? last.getTime() : first.getTime() + length * i);
   return Array.from({ length: n }, (_, i) => ({ from: at(i), to: at(i + 1) }));
 }

@@ -8,6 +8,7 @@ import type { Tally } from '@/core/skill/evidence';
 import { BINNING, LANDING_STEP_M, NEAREST_PLACE_M, PLACE } from '@/core/skill/groups';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
+import { group } from 'd3-array';
 import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
@@ -51,6 +52,18 @@ const LEAST_POWER = -900;
 const edges = (bands: typeof PUTT_BANDS) =>
   sql.raw(`array[${bands.flatMap(({ max, unit }) => (max === null ? [] : [toMetres(max, unit)])).join(',')}]::float8[]`);
 
+/** From a moment on, up to another and without it. */
+export type Stretch = { from: Date; to: Date };
+
+/** Stretches of time to be joined to balls, by their number; without any, one in which every ball lies. */
+function within(stretches: readonly Stretch[] | null): { table: SQL; on: SQL; no: SQL<number> } {
+  const at = (which: keyof Stretch) => sql`${sql.param((stretches ?? []).map((one) => one[which].toISOString()))}::timestamptz[]`;
+  const table = stretches
+    ? sql`unnest(${at('from')}, ${at('to')}) with ordinality as stretch (from_at, to_at, no)`
+    : sql`(values ('-infinity'::timestamptz, 'infinity'::timestamptz, 1)) as stretch (from_at, to_at, no)`;
+  return { table, on: sql`${shot.playedAt} >= stretch.from_at and ${shot.playedAt} < stretch.to_at`, no: sql<number>`stretch.no::int` };
+}
+
 /**
  * A player's balls, counted: those from one place, of one kind of record, with one outcome are one row, however many they
  * are, so that what is read does not grow with the history. Distances left are sorted into the model's bins.
@@ -63,7 +76,45 @@ export async function tallyBalls(
   filter: BallFilter,
   halfLifeDays: number | null,
 ): Promise<Tally[]> {
-  const ageDays = sql`extract(epoch from ${filter.asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
+  const rows = await tally(db, filtered(actor, playerId, filter), filter.asOf, halfLifeDays, null);
+  return rows.map(({ stretch: _one, ...row }) => row);
+}
+
+/** The same for stretches of time, all at once, no ball weighing less for its age; and in how many sessions the balls of each were played. */
+export async function tallyStretches(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+  stretches: readonly Stretch[],
+): Promise<{ tallies: Tally[]; sessions: number }[]> {
+  const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
+  const { table, on, no } = within(stretches);
+  const [rows, sessions] = await Promise.all([
+    tally(db, theirs, new Date(), null, stretches),
+    db
+      .select({ stretch: no, sessions: countDistinct(shot.sessionId) })
+      .from(shot)
+      .innerJoin(table, on)
+      .where(theirs)
+      .groupBy(no),
+  ]);
+  const tallies = group(rows, (row) => row.stretch);
+  const counts = new Map(sessions.map((row) => [row.stretch, row.sessions]));
+  return stretches.map((_, i) => ({
+    tallies: (tallies.get(i + 1) ?? []).map(({ stretch: _one, ...row }) => row),
+    sessions: counts.get(i + 1) ?? 0,
+  }));
+}
+
+async function tally(
+  db: Db,
+  which: SQL | undefined,
+  asOf: Date,
+  halfLifeDays: number | null,
+  stretches: readonly Stretch[] | null,
+): Promise<(Tally & { stretch: number })[]> {
+  const { table, on, no } = within(stretches);
+  const ageDays = sql`extract(epoch from ${asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
   // Of the phase in which the ball was played: those that lead in come first.
   const scoring = sql`coalesce(${session.spec} -> 'leadIn' -> ${shot.phase} -> 'scoring', ${session.spec} -> 'scoring')`;
   const inZone = sql`${scoring} ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null`;
@@ -108,6 +159,7 @@ export async function tallyBalls(
   const rows = await db
     .select({
       ...same,
+      stretch: no,
       zoneM: zone,
       sizes,
       unitM: unit,
@@ -136,9 +188,11 @@ export async function tallyBalls(
         eq(sessionPlayer.playerId, shot.playerId),
       ),
     )
-    .where(and(filtered(actor, playerId, filter), eq(shot.counts, 'ordinary')))
-    .groupBy(...Object.values(same), zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin);
-  return rows.map(({ balls, weight, lastAt, zoneM, sizes, unitM, scale, strip, spotM, ...ball }) => ({
+    .innerJoin(table, on)
+    .where(and(which, eq(shot.counts, 'ordinary')))
+    .groupBy(...Object.values(same), no, zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin);
+  return rows.map(({ stretch, balls, weight, lastAt, zoneM, sizes, unitM, scale, strip, spotM, ...ball }) => ({
+    stretch,
     ball: {
       ...ball,
       zone: zoneM === null || !sizes ? null : { sizeM: fitFor(sizes, { unitM, scale: scale ?? 1 })(zoneM), spotM, strip },
@@ -147,15 +201,6 @@ export async function tallyBalls(
     weight: Number(weight),
     lastAt: lastAt!,
   }));
-}
-
-/** In how many sessions a player's balls were played from some moment on, up to another. */
-export async function sessionsWithBalls(db: Db, actor: Actor, playerId: string, from: Date, to: Date): Promise<number> {
-  const [row] = await db
-    .select({ sessions: countDistinct(shot.sessionId) })
-    .from(shot)
-    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId), gte(shot.playedAt, from), lte(shot.playedAt, to)));
-  return row!.sessions;
 }
 
 /** How many of a player's ordinary shots were to be hit as asked, and how many came off so. */

@@ -4,7 +4,11 @@ import { MODEL_VERSION } from '@/core/skill/model';
 import { packDraws } from '@/core/skill/posterior';
 import { believe } from '@/core/skill/diagnose';
 import { gather, talliesOf } from '@/core/skill/evidence';
+import { doSum, type SumTask } from '@/core/skill/sums';
 import { knownOf, mixOf, model, ownPar } from './load';
+
+/** Sums are done on the spot here, not on a thread. */
+jest.mock('@/server/sums', () => ({ sum: async (task: SumTask) => doSum(task) }));
 
 const LEVEL = 14;
 const at = new Date('2026-05-01T10:00:00Z');

@@ -1,19 +1,19 @@
 import { sayLevel } from '@/core/golf/level';
 import { memberOf, type Member } from '@/core/board/squad';
 import type { OwnReference } from '@/core/formats/reference-table';
-import { believe, diagnose, type Belief, type Diagnosis } from '@/core/skill/diagnose';
-import { gather, type Evidence } from '@/core/skill/evidence';
-import { MODEL_VERSION, modelOf } from '@/core/skill/model';
-import { packDraws, unpackDraws } from '@/core/skill/posterior';
-import { shippedReference } from '@/core/skill/reference';
+import { diagnose, type Belief, type Diagnosis } from '@/core/skill/diagnose';
+import { gather, type Evidence, type Tally } from '@/core/skill/evidence';
+import { MODEL_VERSION } from '@/core/skill/model';
+import { unpackDraws } from '@/core/skill/posterior';
+import { model } from '@/core/skill/sums';
+import { sum } from '@/server/sums';
 import type { Academy, BallFilter, Data, PlayerRow } from '@/server/data';
 import { isFiltered, type Asked } from './asked';
 import { endOfDayIn, startOfDayIn } from './days';
 
 type Desk = { data: Data; academy: Academy };
 
-/** The model that the boards use: over the reference that ships with the program. */
-export const model = modelOf(shippedReference);
+export { model };
 
 /** What the balls of a player say: the evidence, what is believed after it, and from when ages are counted. */
 export type Known = { evidence: Evidence; belief: Belief; asOf: Date | null };
@@ -24,7 +24,8 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
   const { halfLifeDays } = academy;
   const { playerId, evidenceRev, level } = player;
   const asOf = (await data.spanOfEvidence(playerId))?.last ?? null;
-  const evidence = gather(asOf ? await data.tallyBalls(playerId, { asOf }, halfLifeDays) : []);
+  const tallies = asOf ? await data.tallyBalls(playerId, { asOf }, halfLifeDays) : [];
+  const evidence = gather(tallies);
   const from = { modelVersion: MODEL_VERSION, evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
   const held = await data.heldPosterior(playerId);
   const same =
@@ -36,9 +37,14 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
     held.asOf.getTime() === from.asOf.getTime();
   const draws = same ? unpackDraws(new Float32Array(Uint8Array.from(held.draws).buffer), model.prior(level)) : null;
   if (draws) return { evidence, belief: { level, draws }, asOf };
-  const belief = believe(evidence, model, level);
-  await data.keepPosterior(playerId, { ...from, draws: Buffer.from(packDraws(belief.draws).buffer) });
-  return { evidence, belief, asOf };
+  const packed = await believed(tallies, level);
+  await data.keepPosterior(playerId, { ...from, draws: Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength) });
+  return { evidence, belief: { level, draws: unpackDraws(packed, model.prior(level))! }, asOf };
+}
+
+/** What is believed after these balls, packed: it is what a page shows first. */
+async function believed(tallies: readonly Tally[], level: number): Promise<Float32Array> {
+  return (await sum({ kind: 'belief', tallies, level }, { urgent: true })).values;
 }
 
 /** Which balls of a player a board looks at. */
@@ -59,8 +65,10 @@ export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter 
 
 /** What some of the balls of a player say, on their own. */
 export async function knownFrom(desk: Desk, player: PlayerRow, filter: BallFilter): Promise<Known> {
-  const evidence = gather(await desk.data.tallyBalls(player.playerId, filter, desk.academy.halfLifeDays));
-  return { evidence, belief: believe(evidence, model, player.level), asOf: filter.asOf };
+  const { level } = player;
+  const tallies = await desk.data.tallyBalls(player.playerId, filter, desk.academy.halfLifeDays);
+  const draws = unpackDraws(await believed(tallies, level), model.prior(level))!;
+  return { evidence: gather(tallies), belief: { level, draws }, asOf: filter.asOf };
 }
 
 /** How often each cell comes up in a player's rounds: their own mix where somebody gave one, else their level's. */

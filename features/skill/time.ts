@@ -1,13 +1,13 @@
 import { bestScore } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { ScoreUnit } from '@/core/game/scoring/scheme';
-import { believe, diagnose } from '@/core/skill/diagnose';
-import { gather } from '@/core/skill/evidence';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
-import { dayWeight, scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
+import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import { rankOfValues } from '@/core/skill/ranks';
+import { model, unpackLost, type SumAnswer } from '@/core/skill/sums';
 import type { Answer, Data, PlayerRow } from '@/server/data';
-import { mixOf, model } from './load';
+import { sum } from '@/server/sums';
+import { mixOf } from './load';
 
 /** Some cells over time: strokes lost, stretch by stretch, each told from its own balls alone. */
 export type OverTime = {
@@ -31,21 +31,6 @@ export type GameOverTime = {
   change: ScoreChange | null;
 };
 
-/** Balls from some time on their own, none weighing less than another, all less where they are of few days. */
-async function lostIn(data: Data, player: PlayerRow, from: Date, to: Date) {
-  const [tallies, sessions] = await Promise.all([
-    data.tallyBalls(player.playerId, { from, asOf: to }, null),
-    data.sessionsWithBalls(player.playerId, from, to),
-  ]);
-  const weight = dayWeight(
-    tallies.reduce((sum, { balls }) => sum + balls, 0),
-    sessions,
-  );
-  const evidence = gather(tallies.map((tally) => ({ ...tally, weight: tally.weight * weight })));
-  const { lost } = diagnose(model, believe(evidence, model, player.level), evidence, { level: player.level, mix: new Map() });
-  return { evidence, lost };
-}
-
 /**
  * How skills went, each some cells together, and whether they changed since a day.
  * @param weights what each cell counts, such as its uses in a round
@@ -59,16 +44,17 @@ export async function overTime(
   weights: readonly number[],
 ): Promise<(OverTime | null)[]> {
   const ends = stretches(first, new Date(last.getTime() + 1));
-  const parts = await Promise.all(ends.map(({ from, to }) => lostIn(data, player, from, new Date(to.getTime() - 1))));
-  const [before, after] = await Promise.all([
-    lostIn(data, player, first, new Date(since.getTime() - 1)),
-    lostIn(data, player, since, last),
-  ]);
+  const halves = [
+    { from: first, to: since },
+    { from: since, to: new Date(last.getTime() + 1) },
+  ];
+  const told = await data.tallyStretches(player.playerId, [...ends, ...halves]);
+  const all = await Promise.all(told.map((part) => sum({ kind: 'lost', level: player.level, ...part })));
+  const [before, after] = all.splice(-2) as [SumAnswer, SumAnswer];
   return skills.map((cells) => {
-    const ballsIn = ({ evidence }: typeof before) =>
-      cells.reduce((sum, i) => sum + (evidence.cells.get(model.cells[i]!.key)?.balls ?? 0), 0);
-    const lostOf = ({ lost }: typeof before) => together(lost, cells, weights);
-    const points = parts.flatMap((part, i) => {
+    const ballsIn = ({ balls }: SumAnswer) => cells.reduce((total, i) => total + balls[i]!, 0);
+    const lostOf = (part: SumAnswer) => together(unpackLost(part), cells, weights);
+    const points = all.flatMap((part, i) => {
       const balls = ballsIn(part);
       if (balls === 0) return [];
       const { mean, interval80 } = rankOfValues(lostOf(part));

@@ -49,12 +49,29 @@ export function forgetBuild() {
   rmSync(stamp, { force: true });
 }
 
+/** Builds what runs on threads of its own, for server/sums.ts. */
+export async function buildWorkers() {
+  const esbuild = await import('esbuild');
+  await esbuild.build({
+    entryPoints: [join(root, 'workers/sums.ts')],
+    outfile: join(root, '.build', 'sums.mjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    tsconfig: join(root, 'tsconfig.json'),
+    absWorkingDir: root,
+    logLevel: 'error',
+  });
+}
+
 /** Builds the application, if its sources are not those of the build that is there. */
 export async function ensureBuild() {
   const hash = sourcesHash();
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  if (existsSync(stamp) && existsSync(join(root, '.build', 'sums.mjs')) && readFileSync(stamp, 'utf8') === hash) return;
   say('Building the application (about a minute) …');
   await buildPlay();
+  await buildWorkers();
   const next = join(root, 'node_modules/next/dist/bin/next');
   if ((await run(process.execPath, [next, 'build'], { cwd: root })) !== 0) throw new Stop('The build failed, see above.');
   writeFileSync(stamp, hash);

@@ -45,13 +45,17 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
 /**
  * What is written comes from the program's own pages, or with a token that no other page has; and it is JSON, which no other page's form can
  * send.
+ * @param empty it has no body
  * @returns why it is refused; null where it is not
  */
-function foreign(request: Request): Response | null {
-  if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) return refuse(415, 'Send this as application/json.');
+function foreign(request: Request, { empty = false } = {}): Response | null {
+  if (!empty && !/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
+    return refuse(415, 'Send this as application/json.');
   if (request.headers.has('authorization')) return null;
-  const origin = request.headers.get('origin');
-  return origin !== null && ownOrigins().includes(origin) ? null : refuse(403, 'This can only be sent from the program’s own pages.');
+  const [origin, site] = ['origin', 'sec-fetch-site'].map((name) => request.headers.get(name));
+  // A browser says one of the two of every page that writes, and no page can change what it says.
+  const own = origin ? ownOrigins().includes(origin) : site === 'same-origin';
+  return own ? null : refuse(403, 'This can only be sent from the program’s own pages.');
 }
 
 /** Reads the body of what is written; null for what is no JSON. */
@@ -220,7 +224,7 @@ const KEY_HOURS = 24;
 export function answerReaderKey(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async ({ data, academyId, only }, id) => {
     if (only !== null) return refuse(403, 'This is for the coach to do.');
-    const refused = foreign(request);
+    const refused = foreign(request, { empty: true });
     if (refused) return refused;
     const { token, hash } = newToken(academyId);
     await data.keepReaderKey(id, { keyId: randomUUID(), tokenHash: hash, expiresAt: addHours(new Date(), KEY_HOURS) });

@@ -1,0 +1,57 @@
+import { dayWeight } from '../board/over-time';
+import { believe, diagnose } from './diagnose';
+import { gather, type Tally } from './evidence';
+import { modelOf } from './model';
+import { packDraws } from './posterior';
+import { shippedReference } from './reference';
+
+/** What takes long on a page, so that it can be done beside the others: from plain data to plain data. */
+export type SumTask =
+  /** What is believed of a player of a level after their balls. */
+  | { kind: 'belief'; tallies: readonly Tally[]; level: number }
+  /** What was lost in a stretch of time, told from its balls alone; these were of so many sessions. */
+  | { kind: 'lost'; tallies: readonly Tally[]; level: number; sessions: number };
+
+export type SumAnswer = {
+  /** Of a belief its draws, packed; of what was lost the draws of each cell, one cell after the other: strokes lost a shot. */
+  values: Float32Array;
+  /** Balls by cell, in the order of the model's cells. */
+  balls: number[];
+};
+
+/** The model over the reference that ships with the program. */
+export const model = modelOf(shippedReference);
+
+/** Does one such sum. */
+export function doSum(task: SumTask): SumAnswer {
+  return task.kind === 'belief' ? beliefOf(task) : lostOf(task);
+}
+
+function beliefOf({ tallies, level }: SumTask): SumAnswer {
+  const evidence = gather(tallies);
+  return { values: packDraws(believe(evidence, model, level).draws), balls: ballsOf(evidence) };
+}
+
+/** No ball weighs less than another for its age; all weigh less where they are of few days. */
+function lostOf({ tallies, level, sessions }: SumTask & { kind: 'lost' }): SumAnswer {
+  const weight = dayWeight(
+    tallies.reduce((sum, { balls }) => sum + balls, 0),
+    sessions,
+  );
+  const evidence = gather(tallies.map((tally) => ({ ...tally, weight: tally.weight * weight })));
+  const { lost } = diagnose(model, believe(evidence, model, level), evidence, { level, mix: new Map() });
+  const draws = lost[0]!.length;
+  const values = new Float32Array(lost.length * draws);
+  lost.forEach((cell, i) => values.set(cell, i * draws));
+  return { values, balls: ballsOf(evidence) };
+}
+
+function ballsOf({ cells }: ReturnType<typeof gather>): number[] {
+  return model.cells.map(({ key }) => cells.get(key)?.balls ?? 0);
+}
+
+/** What was lost in each cell, as it was packed. */
+export function unpackLost({ values }: Pick<SumAnswer, 'values'>): Float32Array[] {
+  const draws = values.length / model.cells.length;
+  return model.cells.map((_, i) => values.subarray(i * draws, (i + 1) * draws));
+}

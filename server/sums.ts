@@ -1,0 +1,71 @@
+import 'server-only';
+import { createHash } from 'node:crypto';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { LRUCache } from 'lru-cache';
+import { Piscina } from 'piscina';
+import type { SumAnswer, SumTask } from '@/core/skill/sums';
+import { TooMany } from './turns';
+
+/**
+ * Long sums, done on threads beside the one that answers: what is drawn first comes first, the same question is answered once however many
+ * ask it, and answers are kept, so that of time that is over nothing is reckoned twice.
+ */
+const WAITING = 400;
+const KEPT_BYTES = 96 << 20;
+/** What `npm run build` makes of workers/sums.ts. */
+const WORKER = join(process.cwd(), '.build', 'sums.mjs');
+
+type Queued = { [Piscina.queueOptionsSymbol]: { urgent: boolean } | null };
+
+/** Takes what is urgent before all else. */
+class ByUrgency {
+  readonly #urgent: Queued[] = [];
+  readonly #others: Queued[] = [];
+  get size(): number {
+    return this.#urgent.length + this.#others.length;
+  }
+  push(task: Queued): void {
+    (task[Piscina.queueOptionsSymbol]?.urgent ? this.#urgent : this.#others).push(task);
+  }
+  shift(): Queued | null {
+    return this.#urgent.shift() ?? this.#others.shift() ?? null;
+  }
+  remove(task: Queued): void {
+    for (const list of [this.#urgent, this.#others]) if (list.includes(task)) list.splice(list.indexOf(task), 1);
+  }
+}
+
+const held = globalThis as { inchGameSums?: Piscina };
+
+function pool(): Piscina {
+  return (held.inchGameSums ??= new Piscina({
+    filename: WORKER,
+    minThreads: 1,
+    maxThreads: Math.max(1, availableParallelism() - 1),
+    idleTimeout: 60_000,
+    maxQueue: WAITING,
+    taskQueue: new ByUrgency() as never,
+  }));
+}
+
+const kept = new LRUCache<string, SumAnswer>({ maxSize: KEPT_BYTES, sizeCalculation: ({ values }) => values.byteLength + 1000 });
+const underWay = new Map<string, Promise<SumAnswer>>();
+
+/**
+ * The answer to a long sum.
+ * @param urgent what a page shows first
+ * @throws TooMany where too many wait already
+ */
+export async function sum(task: SumTask, { urgent = false } = {}): Promise<SumAnswer> {
+  const key = createHash('sha256').update(JSON.stringify(task)).digest('base64');
+  const known = kept.get(key) ?? underWay.get(key);
+  if (known) return known;
+  if (pool().queueSize >= WAITING) throw new TooMany('too many sums wait');
+  const answer = (pool().run({ ...task, [Piscina.queueOptionsSymbol]: { urgent } }) as Promise<SumAnswer>).finally(() =>
+    underWay.delete(key),
+  );
+  underWay.set(key, answer);
+  kept.set(key, await answer);
+  return answer;
+}
