@@ -24,8 +24,8 @@ export type OwnAcademy = Awaited<ReturnType<typeof makeOwnAcademy>>;
 const PASSWORD = 'a-long-test-word';
 const rings = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
 
-export async function makeOwnAcademy(name: string) {
-  const { db, pool } = openDb(process.env.E2E_DATABASE_URL!);
+export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E_DATABASE_URL!) {
+  const { db, pool } = openDb(databaseUrl);
   try {
     const slug = `${name.toLowerCase()}-${randomBytes(4).toString('hex')}`;
     const email = `${slug}@test.example`;

@@ -14,7 +14,10 @@ import { openDb } from '@/db/client';
 import { saveGame } from '@/db/queries/games';
 import { savePlayer } from '@/db/queries/players';
 import { startSession } from '@/db/queries/sessions';
-import { authMember } from '@/db/schema';
+import { rebuildShots } from '@/db/queries/projection';
+import { takeIn } from '@/db/queries/take-in';
+import { authMember, shot } from '@/db/schema';
+import { eq } from 'drizzle-orm';
 import { addAcademy } from './demo-data';
 
 /**
@@ -225,7 +228,64 @@ const parts: Record<string, () => Promise<void>> = {
       );
     }
   },
+  async sums() {
+    const ids = await demoPlayers();
+    const cells = ['chip|fairway|20', 'pitch|fairway|40', 'chip|light_rough|10', 'pitch|light_rough|30'];
+    const days = ['2026-10-01', '2026-10-15', '2026-11-01'];
+    const time = (n: number) => `${DEMO}/players/${ids[n % ids.length]!}/time?since=${days[Math.floor(n / ids.length) % days.length]!}`;
+    const cell = (n: number) =>
+      `${DEMO}/players/${ids[n % ids.length]!}?cell=${encodeURIComponent(cells[Math.floor(n / ids.length) % 4]!)}`;
+    const health = () => page('/api/health');
+    await times(5, () => page(PAGE));
+    const first = await times(ids.length, (n) => page(time(n)));
+    const later = await times(24, (n) => page(time(n)));
+    const cellFirst = await times(32, (n) => page(cell(n)));
+    const cellAgain = await times(32, (n) => page(cell(n)));
+    console.log(`over time, seen first: p50 ${ms(p50(first))}; again, other days too: p50 ${ms(p50(later))}, p95 ${ms(p95(later))}`);
+    console.log(`a cell, seen first: p50 ${ms(p50(cellFirst))}; again: p50 ${ms(p50(cellAgain))}, p95 ${ms(p95(cellAgain))}`);
+    const idle = { page: await times(60, () => page(PAGE)), health: await times(60, health) };
+    // Days of which nothing is kept, so that the sums have to be done.
+    const asked = Array.from({ length: 12 }, (_, n) => page(`${DEMO}/players/${ids[n % ids.length]!}/time?since=2026-10-${10 + n}`));
+    let over = false;
+    const all = Promise.all(asked).then(() => (over = true));
+    const beside = { page: [] as number[], health: [] as number[] };
+    const started = performance.now();
+    while (!over) {
+      beside.health.push(await timed(health));
+      beside.page.push(await timed(() => page(PAGE)));
+    }
+    await all;
+    const say = (what: 'page' | 'health') =>
+      `${what} p50 ${ms(p50(beside[what]))} against ${ms(p50(idle[what]))} idle: ${(p50(beside[what]) / p50(idle[what])).toFixed(1)} x, ` +
+      `most ${ms(Math.max(...beside[what]))} (${beside[what].length})`;
+    console.log(`twelve over-time pages at once took ${ms(performance.now() - started)}; meanwhile ${say('page')}; ${say('health')}`);
+  },
+  async rebuild() {
+    const sessions = await Promise.all(Array.from({ length: 250 }, (_, i) => begin([players[i % 24]!])));
+    for (const [i, sessionId] of sessions.entries())
+      await takeIn(
+        db,
+        coach,
+        sessionId,
+        Array.from({ length: 80 }, (_, n) => ball(sessionId, players[i % 24]!, n)),
+      );
+    const before = process.memoryUsage().rss;
+    const took = await timed(() => rebuildShots(db, coach));
+    const balls = await db.$count(shot, eq(shot.academyId, coach.academyId));
+    const grown = (process.memoryUsage().rss - before) / 2 ** 20;
+    console.log(
+      `a rebuild of ${balls} balls: ${ms(took)}, ${Math.round((1000 * balls) / took)} balls/s, ${grown.toFixed(0)} MB more at its end`,
+    );
+  },
 };
+
+const DEMO = '/a/lantern-hollow';
+async function demoPlayers(): Promise<string[]> {
+  const { rows } = await pool.query<{ id: string }>(
+    "select player_id as id from player p join auth_organization o on o.id = p.academy_id where o.slug = 'lantern-hollow' order by 1",
+  );
+  return rows.map(({ id }) => id);
+}
 
 /** Follows a session as a live board does, and says how long after it was sent each expected ball is there. */
 function watch(sessionId: string, there: (tookMs: number) => void) {
