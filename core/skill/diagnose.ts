@@ -52,27 +52,39 @@ export type Against = {
 /** `noPlace`: balls of shots that the model has no cell for. */
 export type Diagnosis = { findings: Finding[]; lost: Lost; noPlace: number };
 
-/** Where a player's strokes go: every cell, in the order of the model's cells. */
-export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, { level, mix, par }: Against): Diagnosis {
+/** Strokes lost a shot, draw by draw, of every cell in the order of the model's cells. */
+export function strokesLost(
+  model: SkillModel,
+  belief: Belief,
+  evidence: Pick<Evidence, 'finishes'>,
+  { level, par }: Omit<Against, 'mix'>,
+): Lost {
   const { reference } = model;
   const judge = model.judge(belief.level, level);
   const { prior } = judge;
   const random = seededRandom(SEED);
-  const expects = prior.cells.map((_, i) => model.expects(i, level));
-  const lost = judge.lost(belief.draws).map((values, i) => {
+  return judge.lost(belief.draws).map((values, i) => {
     const cell = prior.cells[i]!;
-    const shift = par ? expects[i]! - par[i]! : 0;
+    const shift = par ? model.expects(i, level) - par[i]! : 0;
     const finishes = evidence.finishes.get(cell.key);
     if (!finishes) return shift === 0 ? values : values.map((value) => value + shift);
     const { mean, sd } = troubleOf(finishes, level, reference, levelTrouble(judge.levelCurve(i).mu, level, reference));
     return values.map((value) => value + shift + mean + sd * random.normal());
   });
+}
+
+/** Where a player's strokes go: every cell, in the order of the model's cells. */
+export function diagnose(model: SkillModel, belief: Belief, evidence: Evidence, against: Against): Diagnosis {
+  const { level, mix, par } = against;
+  const judge = model.judge(belief.level, level);
+  const { prior } = judge;
+  const lost = strokesLost(model, belief, evidence, against);
   const uses = prior.cells.map((cell) => mix.get(cell.key) ?? 0);
   const ranked = prior.cells.map(({ key, inRound }, i) => inRound || uses[i]! > 0 || evidence.cells.has(key));
   const [perShot, perRound] = [ranksOf(lost, undefined, ranked), ranksOf(lost, uses, ranked)];
   const findings = prior.cells.map((cell, i): Finding => {
     const reached = evidence.cells.get(cell.key);
-    const referenceStrokes = par?.[i] ?? expects[i]!;
+    const referenceStrokes = par?.[i] ?? model.expects(i, level);
     return {
       ...cell,
       balls: reached?.balls ?? 0,

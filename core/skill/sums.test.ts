@@ -29,3 +29,18 @@ test('what was lost in a stretch is told from its balls, which weigh less where 
   expect(spread(lostOf(1)[at]!)).toBeGreaterThan(spread(lostOf(40)[at]!));
   expect(lostOf(1)).toHaveLength(model.cells.length);
 });
+
+test('a board is the one that is reckoned on the spot', () => {
+  const evidence = gather(tallies);
+  const belief = believe(evidence, model, 12);
+  const mix = model.mix(8);
+  const task = structuredClone({
+    kind: 'board' as const,
+    tallies,
+    level: 12,
+    draws: packDraws(belief.draws),
+    against: { level: 8, mix: [...mix], par: null },
+  });
+  const { diagnosis } = doSum(task);
+  expect(diagnosis!.findings).toEqual(diagnose(model, belief, evidence, { level: 8, mix }).findings);
+});

@@ -1,8 +1,8 @@
 import { dayWeight } from '../board/over-time';
-import { believe, diagnose } from './diagnose';
+import { believe, diagnose, strokesLost, type Diagnosis } from './diagnose';
 import { gather, type Tally } from './evidence';
 import { modelOf } from './model';
-import { packDraws } from './posterior';
+import { packDraws, unpackDraws } from './posterior';
 import { shippedReference } from './reference';
 
 /** What takes long on a page, so that it can be done beside the others: from plain data to plain data. */
@@ -10,13 +10,20 @@ export type SumTask =
   /** What is believed of a player of a level after their balls. */
   | { kind: 'belief'; tallies: readonly Tally[]; level: number }
   /** What was lost in a stretch of time, told from its balls alone; these were of so many sessions. */
-  | { kind: 'lost'; tallies: readonly Tally[]; level: number; sessions: number };
+  | { kind: 'lost'; tallies: readonly Tally[]; level: number; sessions: number }
+  /** Where the strokes of a player go, against something; `draws` are what is believed after the same balls, packed. */
+  | { kind: 'board'; tallies: readonly Tally[]; level: number; against: PlainAgainst; draws: Float32Array };
+
+/** Against what strokes are counted, as plain data. */
+export type PlainAgainst = { level: number; mix: readonly (readonly [string, number])[]; par: readonly number[] | null };
 
 export type SumAnswer = {
   /** Of a belief its draws, packed; of what was lost the draws of each cell, one cell after the other: strokes lost a shot. */
   values: Float32Array;
   /** Balls by cell, in the order of the model's cells. */
   balls: number[];
+  /** Of a board. */
+  diagnosis?: Diagnosis;
 };
 
 /** The model over the reference that ships with the program. */
@@ -24,12 +31,21 @@ export const model = modelOf(shippedReference);
 
 /** Does one such sum. */
 export function doSum(task: SumTask): SumAnswer {
+  if (task.kind === 'board') return boardOf(task);
   return task.kind === 'belief' ? beliefOf(task) : lostOf(task);
 }
 
 function beliefOf({ tallies, level }: SumTask): SumAnswer {
   const evidence = gather(tallies);
   return { values: packDraws(believe(evidence, model, level).draws), balls: ballsOf(evidence) };
+}
+
+function boardOf({ tallies, level, against, draws }: SumTask & { kind: 'board' }): SumAnswer {
+  const evidence = gather(tallies);
+  const belief = { level, draws: unpackDraws(draws, model.prior(level))! };
+  const { par, mix } = against;
+  const diagnosis = diagnose(model, belief, evidence, { level: against.level, mix: new Map(mix), ...(par ? { par } : {}) });
+  return { values: new Float32Array(0), balls: ballsOf(evidence), diagnosis };
 }
 
 /** No ball weighs less than another for its age; all weigh less where they are of few days. */
@@ -39,7 +55,7 @@ function lostOf({ tallies, level, sessions }: SumTask & { kind: 'lost' }): SumAn
     sessions,
   );
   const evidence = gather(tallies.map((tally) => ({ ...tally, weight: tally.weight * weight })));
-  const { lost } = diagnose(model, believe(evidence, model, level), evidence, { level, mix: new Map() });
+  const lost = strokesLost(model, believe(evidence, model, level), evidence, { level });
   const draws = lost[0]!.length;
   const values = new Float32Array(lost.length * draws);
   lost.forEach((cell, i) => values.set(cell, i * draws));

@@ -13,7 +13,7 @@ import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max,
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { posterior, reference, session, sessionPlayer, shot } from '../schema';
-import { asShot } from './rows';
+import { named, shotsWhere } from './rows';
 
 /** Which balls a board looks at; what is not given does not restrict. */
 export type BallFilter = {
@@ -76,7 +76,7 @@ export async function tallyBalls(
   filter: BallFilter,
   halfLifeDays: number | null,
 ): Promise<Tally[]> {
-  const rows = await tally(db, filtered(actor, playerId, filter), filter.asOf, halfLifeDays, null);
+  const rows = await tally(db, actor, playerId, filtered(actor, playerId, filter), filter.asOf, halfLifeDays, null);
   return rows.map(({ stretch: _one, ...row }) => row);
 }
 
@@ -90,7 +90,7 @@ export async function tallyStretches(
   const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
   const { table, on, no } = within(stretches);
   const [rows, sessions] = await Promise.all([
-    tally(db, theirs, new Date(), null, stretches),
+    tally(db, actor, playerId, theirs, new Date(), null, stretches),
     db
       .select({ stretch: no, sessions: countDistinct(shot.sessionId) })
       .from(shot)
@@ -108,24 +108,27 @@ export async function tallyStretches(
 
 async function tally(
   db: Db,
+  actor: Actor,
+  playerId: string,
   which: SQL | undefined,
   asOf: Date,
   halfLifeDays: number | null,
   stretches: readonly Stretch[] | null,
 ): Promise<(Tally & { stretch: number })[]> {
   const { table, on, no } = within(stretches);
+  const zoned = gamesWithZones(db, actor, playerId);
   const ageDays = sql`extract(epoch from ${asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
   // Of the phase in which the ball was played: those that lead in come first.
-  const scoring = sql`coalesce(${session.spec} -> 'leadIn' -> ${shot.phase} -> 'scoring', ${session.spec} -> 'scoring')`;
+  const scoring = sql`coalesce(${zoned.spec} -> 'leadIn' -> ${shot.phase} -> 'scoring', ${zoned.spec} -> 'scoring')`;
   const inZone = sql`${scoring} ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null`;
   const zone = sql<number | null>`case when ${inZone} then (${scoring} ->> 'sizeM')::float8 end`;
   // What makes the zone as large as it was for the player.
-  const sizes = sql<Sizes | null>`case when ${inZone} then ${session.spec} -> 'sizes' end`;
+  const sizes = sql<Sizes | null>`case when ${inZone} then ${zoned.spec} -> 'sizes' end`;
   const unit = sql<number | null>`case when ${inZone} then ${sessionPlayer.unitM} end`;
   const scale = sql<number | null>`case when ${inZone} then ${sessionPlayer.scale} end`;
   const strip = sql<boolean>`coalesce(${inZone} and ${scoring} ->> 'shape' = 'strip', false)`;
   const spot = sql<number | null>`case when ${inZone} then (select (one ->> 'carryM')::float8
-    from jsonb_array_elements(${session.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
+    from jsonb_array_elements(${zoned.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
   // As text: what is grouped by is what is read, to the letter.
   const landingStep = sql.raw(`${LANDING_STEP_M}::float8`);
   // Only where it is what is known of the ball; rounded as the model reads it.
@@ -156,28 +159,29 @@ async function tally(
     executed: shot.executed,
     counts: shot.counts,
   };
-  const rows = await db
-    .select({
-      ...same,
-      stretch: no,
-      zoneM: zone,
-      sizes,
-      unitM: unit,
-      scale,
-      strip,
-      spotM: spot,
-      landingErrorM: landing,
-      carryM: carry,
-      // Any of them stands for all: they lie in one place of one band, and stopped in one bin.
-      distanceM: sql<number>`${min(shot.distanceM)}`.mapWith(Number),
-      leftM: min(shot.leftM).mapWith(shot.leftM),
-      balls: count(),
-      weight:
-        halfLifeDays === null
-          ? sql<number>`count(*)::float8`
-          : sql<number>`sum(power(2::float8, greatest(${LEAST_POWER}::float8, -${ageDays} / ${halfLifeDays}::float8)))`,
-      lastAt: max(shot.playedAt).mapWith(shot.playedAt),
-    })
+  const counted = {
+    ...same,
+    stretch: no,
+    zoneM: zone,
+    sizes,
+    unitM: unit,
+    scale,
+    strip,
+    spotM: spot,
+    landingErrorM: landing,
+    carryM: carry,
+    // Any of them stands for all: they lie in one place of one band, and stopped in one bin.
+    distanceM: min(shot.distanceM),
+    leftM: min(shot.leftM),
+    balls: count(),
+    weight:
+      halfLifeDays === null
+        ? sql`count(*)::float8`
+        : sql`sum(power(2::float8, greatest(${LEAST_POWER}::float8, -${ageDays} / ${halfLifeDays}::float8)))`,
+    lastAt: max(shot.playedAt),
+  };
+  const rows = db
+    .select(named(counted))
     .from(shot)
     .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
     .leftJoin(
@@ -188,20 +192,58 @@ async function tally(
         eq(sessionPlayer.playerId, shot.playerId),
       ),
     )
+    .leftJoin(zoned, eq(zoned.sessionId, shot.sessionId))
     .innerJoin(table, on)
     .where(and(which, eq(shot.counts, 'ordinary')))
-    .groupBy(...Object.values(same), no, zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin);
-  return rows.map(({ stretch, balls, weight, lastAt, zoneM, sizes, unitM, scale, strip, spotM, ...ball }) => ({
+    .groupBy(...Object.values(same), no, zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin)
+    .as('counted');
+  // As one value: thousands of rows with thirty columns each are read many times as fast.
+  const [all] = await db.select({ rows: sql<CountedRow[]>`coalesce(json_agg(counted), '[]')` }).from(rows);
+  return all!.rows.map(({ stretch, balls, weight, lastAt, zoneM, sizes: drawn, unitM, scale: larger, strip: across, spotM, ...ball }) => ({
     stretch,
     ball: {
       ...ball,
-      zone: zoneM === null || !sizes ? null : { sizeM: fitFor(sizes, { unitM, scale: scale ?? 1 })(zoneM), spotM, strip },
+      zone: zoneM === null || !drawn ? null : { sizeM: fitFor(drawn, { unitM, scale: larger ?? 1 })(zoneM), spotM, strip: across },
     },
     balls,
-    weight: Number(weight),
-    lastAt: lastAt!,
+    weight,
+    lastAt: new Date(lastAt),
   }));
 }
+
+/**
+ * A player's sessions of games in which balls land in a zone: only of these does the game say what is known of a ball. They are few, and a
+ * game is large: to look into every ball's would take most of the time.
+ */
+function gamesWithZones(db: Db, actor: Actor, playerId: string) {
+  return db
+    .select({ sessionId: session.sessionId, spec: session.spec })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(
+      and(
+        eq(session.academyId, actor.academyId),
+        eq(sessionPlayer.playerId, playerId),
+        sql`(${session.spec} -> 'scoring' ->> 'scheme' = 'landing_zone'
+          or jsonb_path_exists(${session.spec}, '$.leadIn[*].scoring.scheme ? (@ == "landing_zone")'))`,
+      ),
+    )
+    .as('zoned');
+}
+
+/** A row as the database counts it: what is known of the balls, their zone in its parts, and how many there are. */
+type CountedRow = Omit<Tally['ball'], 'zone'> & {
+  stretch: number;
+  zoneM: number | null;
+  sizes: Sizes | null;
+  unitM: number | null;
+  scale: number | null;
+  strip: boolean;
+  spotM: number | null;
+  balls: number;
+  weight: number;
+  lastAt: string;
+};
 
 /** How many of a player's ordinary shots were to be hit as asked, and how many came off so. */
 export async function executedShots(db: Db, actor: Actor, playerId: string): Promise<Executed> {
@@ -266,22 +308,15 @@ export async function shotsOfCell(
   filter: BallFilter,
   { shotType, surface, fromM, toM }: { shotType: ShotType; surface: Surface; fromM: number; toM: number },
 ): Promise<Shot[]> {
-  const rows = await db
-    .select({ shot })
-    .from(shot)
-    .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
-    .where(
-      and(
-        filtered(actor, playerId, filter),
-        eq(shot.counts, 'ordinary'),
-        eq(shot.shotType, shotType),
-        eq(shot.surface, surface),
-        gte(shot.distanceM, fromM),
-        lt(shot.distanceM, toM),
-      ),
-    )
-    .orderBy(asc(shot.playedAt), asc(shot.serverSeq));
-  return rows.map((row) => asShot(row.shot));
+  const cell = and(
+    filtered(actor, playerId, filter),
+    eq(shot.counts, 'ordinary'),
+    eq(shot.shotType, shotType),
+    eq(shot.surface, surface),
+    gte(shot.distanceM, fromM),
+    lt(shot.distanceM, toM),
+  );
+  return shotsWhere(db, actor, cell, 'played');
 }
 
 /** The games a player has played, the clubs on their balls as they were called then, and the winds: what a board can be narrowed to. */

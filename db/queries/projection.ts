@@ -8,7 +8,7 @@ import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
-import { asEntrant, asEvent, asShot, rowsOf, type EventRow } from './rows';
+import { asEntrant, asEvent, rowsOf, shotsWhere, type EventRow } from './rows';
 
 /*
  * How `shot` comes about: from the events of a session and from what the session says about all its balls, and in no other way. Whoever
@@ -148,7 +148,7 @@ async function settle(tx: Db, actor: Actor, sessionId: string): Promise<number> 
     .from(sessionPlayer)
     .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)))
     .orderBy(asc(sessionPlayer.position));
-  const balls = await shotsOfSession(tx, actor, sessionId);
+  const balls = await shotsWhere(tx, actor, eq(shot.sessionId, sessionId), 'turns');
   const table = playSession(found!.spec, entries.map(asEntrant), balls, { seed: seedOf(sessionId) });
   const count = balls.reduce((sum, ball) => sum + ball.nBalls, 0);
   const toGo = leastBallsToGo(table);
@@ -162,15 +162,6 @@ async function settle(tx: Db, actor: Actor, sessionId: string): Promise<number> 
     })
     .where(one(actor, sessionId));
   return balls.length;
-}
-
-async function shotsOfSession(tx: Db, { academyId }: Actor, sessionId: string) {
-  const rows = await tx
-    .select()
-    .from(shot)
-    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId)))
-    .orderBy(asc(shot.turnNo), asc(shot.serverSeq));
-  return rows.map(asShot);
 }
 
 /** Changes something that a session says about all its balls, and lets them follow. */

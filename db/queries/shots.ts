@@ -3,7 +3,7 @@ import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { authUser, player, playerLink, shot, shotEvent } from '../schema';
-import { asEvent, asShot } from './rows';
+import { asEvent, shotsWhere } from './rows';
 
 /**
  * What was said about the balls of a session after so much, in the order in which it came in. Whoever holds a personal link reads the notes
@@ -55,23 +55,13 @@ export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promi
   }));
 }
 
-/** The balls of sessions, in the order in which their records came in. */
+/** The balls of sessions, in the order of their turns. */
 export async function shotsOfSessions(db: Db, actor: Actor, sessionIds: readonly string[]): Promise<Shot[]> {
   if (sessionIds.length === 0) return [];
-  const rows = await db
-    .select()
-    .from(shot)
-    .where(and(eq(shot.academyId, actor.academyId), inArray(shot.sessionId, [...sessionIds])))
-    .orderBy(asc(shot.turnNo), asc(shot.serverSeq));
-  return rows.map(asShot);
+  return shotsWhere(db, actor, inArray(shot.sessionId, [...sessionIds]), 'turns');
 }
 
 /** All balls of one player, oldest first. */
 export async function shotsOfPlayer(db: Db, actor: Actor, playerId: string): Promise<Shot[]> {
-  const rows = await db
-    .select()
-    .from(shot)
-    .where(and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId)))
-    .orderBy(asc(shot.playedAt), asc(shot.serverSeq));
-  return rows.map(asShot);
+  return shotsWhere(db, actor, eq(shot.playerId, playerId), 'played');
 }

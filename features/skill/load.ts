@@ -16,7 +16,13 @@ type Desk = { data: Data; academy: Academy };
 export { model };
 
 /** What the balls of a player say: the evidence, what is believed after it, and from when ages are counted. */
-export type Known = { evidence: Evidence; belief: Belief; asOf: Date | null };
+export type Known = {
+  evidence: Evidence;
+  belief: Belief;
+  asOf: Date | null;
+  /** From what it was made: the balls, and what is believed, packed. */
+  made: { tallies: readonly Tally[]; draws: Float32Array };
+};
 
 /** Everything known of a player, all balls together: read back where it was kept from the same evidence, else fitted and kept. */
 export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
@@ -35,11 +41,12 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
     held.level === from.level &&
     held.halfLifeDays === from.halfLifeDays &&
     held.asOf.getTime() === from.asOf.getTime();
-  const draws = same ? unpackDraws(new Float32Array(Uint8Array.from(held.draws).buffer), model.prior(level)) : null;
-  if (draws) return { evidence, belief: { level, draws }, asOf };
+  const read = same ? new Float32Array(Uint8Array.from(held.draws).buffer) : null;
+  const known = read && unpackDraws(read, model.prior(level));
+  if (known) return { evidence, belief: { level, draws: known }, asOf, made: { tallies, draws: read } };
   const packed = await believed(tallies, level);
   await data.keepPosterior(playerId, { ...from, draws: Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength) });
-  return { evidence, belief: { level, draws: unpackDraws(packed, model.prior(level))! }, asOf };
+  return { evidence, belief: { level, draws: unpackDraws(packed, model.prior(level))! }, asOf, made: { tallies, draws: packed } };
 }
 
 /** What is believed after these balls, packed: it is what a page shows first. */
@@ -67,8 +74,9 @@ export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter 
 export async function knownFrom(desk: Desk, player: PlayerRow, filter: BallFilter): Promise<Known> {
   const { level } = player;
   const tallies = await desk.data.tallyBalls(player.playerId, filter, desk.academy.halfLifeDays);
-  const draws = unpackDraws(await believed(tallies, level), model.prior(level))!;
-  return { evidence: gather(tallies), belief: { level, draws }, asOf: filter.asOf };
+  const packed = await believed(tallies, level);
+  const draws = unpackDraws(packed, model.prior(level))!;
+  return { evidence: gather(tallies), belief: { level, draws }, asOf: filter.asOf, made: { tallies, draws: packed } };
 }
 
 /** How often each cell comes up in a player's rounds: their own mix where somebody gave one, else their level's. */
@@ -159,7 +167,10 @@ export async function boardOf(desk: Desk, player: PlayerRow, asked: Asked, now: 
   const par =
     asked.against === 'squad' ? squadPar(await squadOf(desk)) : asked.against === 'table' && own ? ownPar(own.expected, level) : null;
   const mix = mixOf(player);
-  const diagnosis = diagnose(model, known.belief, known.evidence, { level, mix, ...(par ? { par } : {}) });
+  const { diagnosis } = await sum(
+    { kind: 'board', level: player.level, ...known.made, against: { level, mix: [...mix], par } },
+    { urgent: true },
+  );
   const against = !par ? `level ${sayLevel(level)}` : asked.against === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
-  return { known, diagnosis, level, against, mix, ownTable: own?.name ?? null };
+  return { known, diagnosis: diagnosis!, level, against, mix, ownTable: own?.name ?? null };
 }
