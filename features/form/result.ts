@@ -2,7 +2,6 @@ import type { z } from 'zod';
 
 /** What an action answers to a form: done, or what is wrong and where. Nothing typed is lost: the form keeps it. */
 export type Refused = { ok: false; fields: Record<string, string> };
-export type FormResult = { ok: true } | Refused;
 
 /** The faults of an input, by the dotted path of their field; the form itself is the empty path. */
 export function faults(error: z.ZodError): Refused {
