@@ -52,6 +52,8 @@ export type Route = {
   method: 'GET' | 'POST' | 'PUT';
   path: (of: OwnAcademy) => string;
   body?: (of: OwnAcademy) => unknown;
+  /** Nothing is said in it. */
+  empty?: true;
   /** With what one gets in. */
   by: 'coach or link' | 'link' | 'reader';
 };
@@ -99,7 +101,7 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
     },
   ],
   'api/v1/sessions/[session]/reader/route.ts': [
-    { method: 'POST', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/reader`, body: () => ({}), by: 'coach or link' },
+    { method: 'POST', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/reader`, body: () => ({}), empty: true, by: 'coach or link' },
   ],
   'api/v1/shot-events/route.ts': [
     said(({ balls }) => ({ ...balls[0], eventId: randomUUID(), shotId: randomUUID() })),

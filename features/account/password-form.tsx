@@ -22,7 +22,9 @@ export function PasswordForm() {
   });
   return (
     <section className="mt-4" aria-labelledby="password-heading">
-      <h2 id="password-heading">Your password</h2>
+      <h2 id="password-heading" className="mb-3">
+        Your password
+      </h2>
       <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }} onChange={() => setDone(false)}>
         <Field
           id="current"

@@ -43,7 +43,7 @@ export function Leave({ slug, player, takes }: Props) {
       <div className={styles.leaveWay}>
         <p>Erase: everything recorded of {name} goes for good. Nobody can bring it back.</p>
         {!erasing && (
-          <Button variant="outline-danger" onClick={() => setErasing(true)}>
+          <Button variant="outline-dark" onClick={() => setErasing(true)}>
             Erase …
           </Button>
         )}
@@ -56,10 +56,10 @@ export function Leave({ slug, player, takes }: Props) {
 /** What goes, line by line. */
 function linesOf(name: string, { balls, alone, withOthers, notes, links }: Props['takes']): string[] {
   return [
-    balls > 0 ? `${counted(balls, 'ball')}, with all that was noted on them` : 'no ball, there is none',
+    balls > 0 ? `${counted(balls, 'ball')}, notes included` : '',
     alone > 0 ? `${counted(alone, 'session')} that ${name} played alone` : '',
     withOthers > 0
-      ? `the name, the balls and the score in ${counted(withOthers, 'session')} with others. The others keep their balls; points won from ${name} go`
+      ? `name, balls and score in ${counted(withOthers, 'session')} with others; the others keep their balls, but not points won from ${name}`
       : '',
     notes > 0 ? counted(notes, 'note') : '',
     links > 0 ? `${counted(links, 'personal link')}, at once` : '',
@@ -104,7 +104,7 @@ function Erase({ slug, player: { playerId, name }, takes, onBack }: Props & { on
         </Form.Control.Feedback>
       </Form.Group>
       <div className="d-flex gap-2">
-        <Button type="submit" variant="danger" disabled={busy}>
+        <Button type="submit" variant="dark" disabled={busy}>
           Erase for good
         </Button>
         <Button variant="outline-dark" onClick={onBack}>

@@ -25,7 +25,7 @@ export function PlayerList({ slug, timeZone, now, players }: Props) {
           </Link>
           <span className="row-counts">
             <span>
-              <b className="fig">{balls.toLocaleString('en')}</b> balls
+              <b className="fig">{balls.toLocaleString('en')}</b> {balls === 1 ? 'ball' : 'balls'}
             </span>
             <span className="small-print">{lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'}</span>
           </span>

@@ -45,7 +45,7 @@ export function DeleteAcademy({ slug, name }: { slug: string; name: string }) {
             </Form.Control.Feedback>
           </Form.Group>
           <div className="d-flex gap-2">
-            <Button type="submit" variant="danger" disabled={busy}>
+            <Button type="submit" variant="dark" disabled={busy}>
               Delete in a week
             </Button>
             <Button variant="outline-dark" onClick={() => setOpen(false)}>
@@ -54,7 +54,7 @@ export function DeleteAcademy({ slug, name }: { slug: string; name: string }) {
           </div>
         </Form>
       ) : (
-        <Button variant="outline-danger" onClick={() => setOpen(true)}>
+        <Button variant="outline-dark" onClick={() => setOpen(true)}>
           Delete …
         </Button>
       )}
