@@ -13,7 +13,7 @@ const SIZES = [
 
 async function ids() {
   const [row] = await ask<{ player_id: string; game_id: string; session_id: string; green_id: string }>(
-    `select s.player_id, n.game_id, n.session_id, (select green_id from green g where g.academy_id = o.id order by 1 limit 1) from shot s join session n using (academy_id, session_id)
+    `select s.player_id, n.game_id, n.session_id, (select green_id from green_version g where g.academy_id = o.id and plan ->> 'title' = 'Low green' limit 1) from shot s join session n using (academy_id, session_id)
      join auth_organization o on o.id = s.academy_id where o.slug = 'lantern-hollow' and n.completed_at is not null limit 1`,
   );
   return row!;

@@ -29,9 +29,12 @@ export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   return { data: dataOf(found.actor), academy: found.academy, userName: user.name };
 });
 
-/** The coach in whichever of their academies has this session; null if none has. */
-export async function coachForSession(sessionId: string): Promise<Desk | 'signed out' | null> {
-  const user = await signedIn();
+/**
+ * The coach in whichever of their academies has this session; null if none has.
+ * @param from the headers of the request: a live stream is asked long after it was answered
+ */
+export async function coachForSession(from: Headers, sessionId: string): Promise<Desk | 'signed out' | null> {
+  const user = (await auth().api.getSession({ headers: from }))?.user;
   if (!user) return 'signed out';
   const found = await coachOfSession(database(), user.id, sessionId);
   return found && { data: dataOf(found.actor), academy: found.academy, userName: user.name };

@@ -73,7 +73,7 @@ async function withToken<T>(headers: Headers, find: (academyId: string, hash: Bu
 /** Who asks for a session at play: by a personal link where the request carries one, else by the coach's sign-in. */
 export function doorOf(headers: Headers, sessionId: string): Promise<Door | Refusal> {
   const token = bearerOf(headers) ?? getSessionCookie(headers);
-  const ask = () => (headers.has('authorization') ? doorOfLink(headers, sessionId) : doorOfCoach(sessionId));
+  const ask = () => (headers.has('authorization') ? doorOfLink(headers, sessionId) : doorOfCoach(headers, sessionId));
   return token ? remembered<Door, Refusal>(`${sessionId} ${token}`, ask) : ask();
 }
 
@@ -85,8 +85,8 @@ async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | R
   return { data: playDataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
 }
 
-async function doorOfCoach(sessionId: string): Promise<Door | Refusal> {
-  const desk = await coachForSession(sessionId);
+async function doorOfCoach(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+  const desk = await coachForSession(headers, sessionId);
   if (desk === 'signed out') return desk;
   if (!desk) return 'no such session';
   const { data, academy } = desk;

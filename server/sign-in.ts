@@ -1,6 +1,6 @@
 import 'server-only';
 import { z } from 'zod';
-import { signUpSchema } from '@/core/people/account';
+import { passwordSchema, signUpSchema } from '@/core/people/account';
 import { auth } from './auth';
 import { makeDelays } from './delays';
 import { doorsEnded } from './live';
@@ -16,6 +16,7 @@ const OPEN: Readonly<Record<string, (request: Request) => Promise<Response>>> = 
   'POST /api/auth/sign-in/email': signIn,
   'POST /api/auth/sign-up/email': signUp,
   'POST /api/auth/sign-out': signOut,
+  'POST /api/auth/change-password': changePassword,
 };
 
 /** The sign-in service, as a route calls it. */
@@ -26,6 +27,14 @@ export async function answerAuth(request: Request): Promise<Response> {
 
 function refuse(status: number, code: string, message: string, headers: HeadersInit = {}): Response {
   return Response.json({ code, message }, { status, headers });
+}
+
+const COMMON = 'Many people use this password, so it is tried first. Choose another.';
+
+function wait(leftMs: number): Response {
+  const seconds = Math.ceil(leftMs / 1000);
+  const sentence = `Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`;
+  return refuse(429, 'WAIT', sentence, { 'retry-after': String(seconds) });
 }
 
 const QUARTER_MS = 15 * 60_000;
@@ -53,12 +62,7 @@ async function signIn(request: Request): Promise<Response> {
   const [sender, now] = [senderOf(request.headers), Date.now()];
   const pair = `${sender} ${read.data.email.trim().toLowerCase()}`;
   const left = Math.max(ofAccount.left(pair, now), ofSender.left(sender, now));
-  if (left > 0) {
-    const seconds = Math.ceil(left / 1000);
-    return refuse(429, 'WAIT', `Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`, {
-      'retry-after': String(seconds),
-    });
-  }
+  if (left > 0) return wait(left);
   const answer = await auth().handler(request);
   if (answer.status === 401) {
     ofAccount.wrong(pair, read.data.password, now);
@@ -70,8 +74,7 @@ async function signIn(request: Request): Promise<Response> {
 async function signUp(request: Request): Promise<Response> {
   const read = signUpSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
-  if (isCommon(read.data.password))
-    return refuse(400, 'COMMON_PASSWORD', 'Many people use this password, so it is tried first. Choose another.');
+  if (isCommon(read.data.password)) return refuse(400, 'COMMON_PASSWORD', COMMON);
   if (!made(senderOf(request.headers), 1, Date.now()))
     return refuse(429, 'WAIT', 'Too many accounts were made from here. Wait an hour, then try again.', { 'retry-after': '3600' });
   const answer = await auth().handler(request);
@@ -90,27 +93,25 @@ async function signOut(request: Request): Promise<Response> {
 /** Wrong passwords of somebody who is signed in and wants another one. */
 const ofUser = makeDelays({ free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
 
-/**
- * Gives the account of the signed-in user another password, and ends all its other sign-ins.
- * @returns what is wrong with it; null where it is done
- */
-export async function changePassword(
-  headers: Headers,
-  userId: string,
-  { current, next }: { current: string; next: string },
-): Promise<{ field: 'current' | 'next'; why: string } | null> {
+/** Gives the account of the signed-in user another password, and ends all its other sign-ins. */
+async function changePassword(request: Request): Promise<Response> {
+  const read = passwordSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const { current, next } = read.data;
+  const user = (await auth().api.getSession({ headers: request.headers }))?.user;
+  if (!user) return refuse(401, 'SIGNED_OUT', 'You are signed out. Sign in again, then go on here.');
   const now = Date.now();
-  if (ofUser.left(userId, now) > 0)
-    return { field: 'current', why: `Wait ${Math.ceil(ofUser.left(userId, now) / 1000)} seconds, then try again.` };
-  if (isCommon(next)) return { field: 'next', why: 'Many people use this password, so it is tried first. Choose another.' };
-  try {
-    await auth().api.changePassword({ body: { currentPassword: current, newPassword: next, revokeOtherSessions: true }, headers });
-  } catch (error) {
-    if ((error as { body?: { code?: string } }).body?.code !== 'INVALID_PASSWORD') throw error;
-    ofUser.wrong(userId, current, now);
-    return { field: 'current', why: 'This is not your password.' };
+  const left = ofUser.left(user.id, now);
+  if (left > 0) return wait(left);
+  if (isCommon(next)) return refuse(400, 'COMMON_PASSWORD', COMMON);
+  const body = JSON.stringify({ currentPassword: current, newPassword: next, revokeOtherSessions: true });
+  const answer = await auth().handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
+  if (answer.ok) {
+    ofUser.right(user.id);
+    doorsEnded();
+    return answer;
   }
-  ofUser.right(userId);
-  doorsEnded();
-  return null;
+  if (answer.status >= 500) return answer;
+  ofUser.wrong(user.id, current, now);
+  return refuse(400, 'INVALID_PASSWORD', 'This is not your password.');
 }

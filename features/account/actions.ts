@@ -1,10 +1,8 @@
 'use server';
 
-import { headers } from 'next/headers';
-import { academySchema, passwordSchema } from '@/core/people/account';
+import { academySchema } from '@/core/people/account';
 import { foundAcademy } from '@/server/academy';
 import { homeAddress, signedIn } from '@/server/actor';
-import { changePassword } from '@/server/sign-in';
 import { faults, refused, type Refused } from '../form/result';
 
 const SIGNED_OUT = 'You are signed out. Sign in again, then go on here.';
@@ -17,14 +15,4 @@ export async function makeAcademy(input: unknown): Promise<{ ok: true; address: 
   if (!user) return refused(SIGNED_OUT);
   const address = (await homeAddress(user.id)) ?? (await foundAcademy(user, parsed.data));
   return { ok: true, address };
-}
-
-/** Gives the account another password; everybody else who is signed in with it has to sign in again. */
-export async function changePasswordAction(input: unknown): Promise<{ ok: true } | Refused> {
-  const parsed = passwordSchema.safeParse(input);
-  if (!parsed.success) return faults(parsed.error);
-  const user = await signedIn();
-  if (!user) return refused(SIGNED_OUT);
-  const wrong = await changePassword(await headers(), user.id, parsed.data);
-  return wrong ? { ok: false, fields: { [wrong.field]: wrong.why } } : { ok: true };
 }

@@ -1,6 +1,6 @@
 /** Calls the sign-in service: over its own address, so that it knows who sends. */
 export async function authCall(
-  path: 'sign-in/email' | 'sign-up/email' | 'sign-out',
+  path: 'sign-in/email' | 'sign-up/email' | 'sign-out' | 'change-password',
   body: object,
 ): Promise<{ ok: true } | { ok: false; code: string; message: string }> {
   const response = await fetch(`/api/auth/${path}`, {

@@ -7,16 +7,22 @@ import { useForm } from 'react-hook-form';
 import { passwordSchema } from '@/core/people/account';
 import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
-import { useSave } from '../form/use-save';
-import { changePasswordAction } from './actions';
+import { authCall } from './auth-call';
+
+/** Beside which field a refusal stands. */
+const FIELDS: Readonly<Record<string, 'current' | 'next'>> = { INVALID_PASSWORD: 'current', WAIT: 'current', COMMON_PASSWORD: 'next' };
 
 /** Another password for the account that is signed in. */
 export function PasswordForm() {
-  const form = useForm({ resolver: zodResolver(passwordSchema), defaultValues: { current: '', next: '' } });
-  const { register, formState, reset } = form;
+  const { register, handleSubmit, formState, reset, setError } = useForm({
+    resolver: zodResolver(passwordSchema),
+    defaultValues: { current: '', next: '' },
+  });
   const { errors, isSubmitting } = formState;
   const [done, setDone] = useState(false);
-  const submit = useSave(form, changePasswordAction, () => {
+  const submit = handleSubmit(async (passwords) => {
+    const answer = await authCall('change-password', passwords);
+    if (!answer.ok) return setError(FIELDS[answer.code] ?? 'root', { message: answer.message });
     reset();
     setDone(true);
   });
