@@ -28,7 +28,7 @@ module.exports = {
     room('ui', '^ui/', ['core/units']),
     room('workers', '^workers/', ['core']),
     room('cli', '^cli/', ['core']),
-    room('scripts', '^scripts/', ['core', 'db', 'cli']),
+    room('scripts', '^scripts/', ['core', 'db', 'cli', 'server/front']),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'browser-keeps-out-of-the-server',

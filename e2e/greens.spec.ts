@@ -338,7 +338,7 @@ test('two tabs: what was saved in one is not written over by the other, and what
   await expect(other.getByText('Saved as version 1.')).toBeVisible();
   await page.getByLabel(/^Fringe/).fill('7');
   await page.getByRole('button', { name: 'Save the green' }).click();
-  await expect(page.getByText('This green was changed elsewhere since it was opened here, so nothing was saved.')).toBeVisible();
+  await expect(page.getByText('This green was changed somewhere else after you opened it, so nothing was saved.')).toBeVisible();
   await expect(page.getByLabel(/^Fringe/)).toHaveValue('7');
   await other.getByLabel(/^Fringe/).fill('6');
   await other.getByRole('button', { name: 'Save the green' }).click();

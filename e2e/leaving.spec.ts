@@ -35,7 +35,7 @@ test('before a player is erased it is said what goes, and their name is asked fo
   await expect(page.getByText(/name, balls and score in 1 session with others/)).toBeVisible();
   await page.getByLabel(/^Type/).fill('Tamarisk');
   await page.getByRole('button', { name: 'Erase for good' }).click();
-  await expect(page.getByText('This is not the name.')).toBeVisible();
+  await expect(page.getByText('That’s not the name.')).toBeVisible();
   await expect(page.getByLabel(/^Type/)).toHaveValue('Tamarisk');
   await page.getByLabel(/^Type/).fill('Tamarisk Player');
   await page.getByRole('button', { name: 'Erase for good' }).click();
@@ -100,11 +100,11 @@ test('another password ends all other sign-ins', async ({ page, playwright }) =>
     await page.getByRole('button', { name: 'Change it' }).click();
   };
   await change('wrong', 'a-quite-other-word');
-  await expect(page.getByText('This is not your password.')).toBeVisible();
+  await expect(page.getByText('That’s not your password.')).toBeVisible();
   await change('a-long-test-word', 'password123');
-  await expect(page.getByText(/Many people use this password/)).toBeVisible();
+  await expect(page.getByText(/Too many people use this password/)).toBeVisible();
   await change('a-long-test-word', 'a-quite-other-word');
-  await expect(page.getByText('Changed. You are signed out everywhere else.')).toBeVisible();
+  await expect(page.getByText('Changed. You’re signed out everywhere else.')).toBeVisible();
   expect(await bundle()).toBe(401);
   await page.reload();
   await expect(page.getByLabel('Password now')).toBeVisible();

@@ -1,6 +1,6 @@
 import { createServer } from 'node:http';
 import next from 'next';
-import { actionBody, again, badRequest, makeSenderOf, refusal, SENDER } from './lib/front.mjs';
+import { actionBody, again, badRequest, makeSenderOf, refusal, SENDER, strictly } from '../server/front/front.mjs';
 import { root } from './lib/install.mjs';
 
 /**
@@ -17,7 +17,7 @@ const publicUrl = process.env.PUBLIC_URL ?? '';
 let handle;
 
 async function answer(request, response) {
-  if (publicUrl.startsWith('https:')) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
+  for (const [name, value] of Object.entries(strictly(publicUrl))) response.setHeader(name, value);
   const wrong = badRequest(request, publicUrl);
   if (wrong) return refusal(request, response, wrong);
   request.headers[SENDER] = senderOf(request);

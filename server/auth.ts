@@ -8,14 +8,14 @@ import { PASSWORD_LEAST, PASSWORD_MOST, signUpSchema } from '@/core/people/accou
 import * as tables from '@/db/schema/auth';
 import { database } from './db';
 import { env } from './env';
-import { ownOrigins } from './public-url';
+import { ownOrigins } from './front/front.mjs';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
   return betterAuth({
     appName: 'Inch Game',
     baseURL: env().PUBLIC_URL,
-    trustedOrigins: ownOrigins(),
+    trustedOrigins: ownOrigins(env().PUBLIC_URL),
     secret: env().AUTH_SECRET,
     telemetry: { enabled: false },
     logger: logLevel === 'silent' ? { disabled: true } : { level: logLevel },

@@ -6,12 +6,6 @@ export function publicUrl(): string {
   return env().PUBLIC_URL.replace(/\/$/, '');
 }
 
-/** Under which addresses the program's own pages are open: a browser on this machine may call it by either name. */
-export function ownOrigins(): string[] {
-  const own = new URL(publicUrl()).origin;
-  return [own, own.replace('//127.0.0.1', '//localhost')];
-}
-
 /** That address where no phone can open it, because it names this machine only; else null. */
 export function deadOnPhones(): string | null {
   return ['localhost', '127.0.0.1', '[::1]'].includes(new URL(publicUrl()).hostname) ? publicUrl() : null;

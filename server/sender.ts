@@ -1,7 +1,6 @@
-/** The header in which the front (scripts/serve.mjs) says who sends; what a sender writes there never gets so far. */
-export const SENDER = 'x-inch-sender';
+import { SENDER } from './front/front.mjs';
 
-/** Who sent a request: the address of a machine or of its network. */
+/** Who sent a request: the address of a machine or of its network, as the front says; what a sender writes there never gets so far. */
 export function senderOf(headers: Headers): string {
   return headers.get(SENDER) ?? 'direct';
 }

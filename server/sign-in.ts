@@ -29,7 +29,7 @@ function refuse(status: number, code: string, message: string, headers: HeadersI
   return Response.json({ code, message }, { status, headers });
 }
 
-const COMMON = 'Many people use this password, so it is tried first. Choose another.';
+const COMMON = 'Too many people use this password. Choose another.';
 
 function wait(leftMs: number): Response {
   const seconds = Math.ceil(leftMs / 1000);
@@ -81,7 +81,7 @@ async function signUp(request: Request): Promise<Response> {
   // Whether an address has an account is nobody else's business: it is never said.
   return answer.ok || answer.status >= 500
     ? answer
-    : refuse(400, 'NOT_MADE', 'No account was made. If you have one already, sign in instead.');
+    : refuse(400, 'NOT_MADE', 'We couldn’t make this account. If you already have one, sign in instead.');
 }
 
 async function signOut(request: Request): Promise<Response> {
@@ -99,7 +99,7 @@ async function changePassword(request: Request): Promise<Response> {
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
   const { current, next } = read.data;
   const user = (await auth().api.getSession({ headers: request.headers }))?.user;
-  if (!user) return refuse(401, 'SIGNED_OUT', 'You are signed out. Sign in again, then go on here.');
+  if (!user) return refuse(401, 'SIGNED_OUT', 'You’re signed out. Sign in again, then carry on here.');
   const now = Date.now();
   const left = ofUser.left(user.id, now);
   if (left > 0) return wait(left);
@@ -113,5 +113,5 @@ async function changePassword(request: Request): Promise<Response> {
   }
   if (answer.status >= 500) return answer;
   ofUser.wrong(user.id, current, now);
-  return refuse(400, 'INVALID_PASSWORD', 'This is not your password.');
+  return refuse(400, 'INVALID_PASSWORD', 'That’s not your password.');
 }

@@ -8,9 +8,10 @@ import type { Point } from '@/core/geometry/point';
 import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
 import { green, standing } from '@/core/testing/make-green';
 import type { Coach } from '../actor';
-import { gameVersion, player, session, shot, shotEvent } from '../schema';
+import { openDb } from '../client';
+import { authMember, gameVersion, player, session, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
-import { coachIn, coachOfSession } from './academies';
+import { coachIn, coachOfSession, homeOf } from './academies';
 import { specHash } from './game-versions';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
@@ -165,6 +166,37 @@ test('the best is that of earlier complete sessions of the same version', async 
   expect(await bestBefore(db, at.actor, row, at.playerId)).toEqual({ score: 24, sessions: 1 });
   const first = (await getSession(db, at.actor, at.sessionId))!.session;
   expect(await bestBefore(db, at.actor, first, at.playerId)).toBeNull();
+});
+
+test('who belongs to an academy and is not its coach gets in nowhere', async () => {
+  const [at, other] = [await academy(), await academy()];
+  const { userId } = other.actor;
+  await db.delete(authMember).where(eq(authMember.userId, userId));
+  await db.insert(authMember).values({ id: `guest-${at.n}`, organizationId: at.actor.academyId, userId, role: 'member' });
+  const slug = `queries-${at.n}`;
+  expect([await coachIn(db, userId, slug), await coachOfSession(db, userId, at.sessionId), await homeOf(db, userId)]).toEqual([
+    null,
+    null,
+    null,
+  ]);
+  expect((await coachIn(db, at.actor.userId, slug))?.actor).toEqual(at.actor);
+  expect(await homeOf(db, at.actor.userId)).toBe(slug);
+});
+
+test('the program waits for its database so long and no longer; a migration may take its time', async () => {
+  const names = ['statement_timeout', 'lock_timeout', 'idle_in_transaction_session_timeout'];
+  const limits = async (patient: boolean) => {
+    const one = openDb(process.env.TEST_DATABASE_URL!, { patient });
+    const { rows } = await one.pool.query<{ setting: string }>('select setting from pg_settings where name = any($1) order by name', [
+      names,
+    ]);
+    await one.pool.end();
+    return rows.map(({ setting }) => Number(setting) / 1000);
+  };
+  expect([await limits(false), await limits(true)]).toEqual([
+    [10, 10, 15],
+    [0, 0, 0],
+  ]);
 });
 
 test('new evidence moves the player’s revision, a repeated batch does not', async () => {

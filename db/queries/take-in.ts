@@ -110,7 +110,7 @@ function judge(
       return 'This ball is of another session.';
     if (record && !inSession.has(record.playerId)) return 'Its player is not in this session.';
     if (places && event.kind !== 'void' && event.payload.stationKey !== undefined && !places.includes(event.payload.stationKey))
-      return 'Its station is not in this game.';
+      return 'Its station isn’t in this game.';
     if (only && (said.some((row) => row.playerId && row.playerId !== only) || (record && record.playerId !== only)))
       return 'This ball is another player’s.';
     return null;

@@ -74,10 +74,10 @@ test('a common password is refused beside its field; why an account was not made
   await fill({ 'Your name': 'Ana', 'E-mail': 'a@b.example', Password: 'password123' }, 'Make the account');
   expect(screen.getByLabelText('Password')).toHaveAccessibleDescription('Choose another.');
   unmount();
-  answer(400, { code: 'NOT_MADE', message: 'No account was made. If you have one already, sign in instead.' });
+  answer(400, { code: 'NOT_MADE', message: 'We couldn’t make this account. If you already have one, sign in instead.' });
   render(<SignUpForm />);
   await fill({ 'Your name': 'Ana', 'E-mail': 'a@b.example', Password: 'long enough' }, 'Make the account');
-  expect(screen.getByRole('alert')).toHaveTextContent('No account was made. If you have one already, sign in instead.');
+  expect(screen.getByRole('alert')).toHaveTextContent('We couldn’t make this account. If you already have one, sign in instead.');
 });
 
 test('a squad needs a name for its academy, somebody alone does not', async () => {

@@ -5,7 +5,7 @@ import { foundAcademy } from '@/server/academy';
 import { homeAddress, signedIn } from '@/server/actor';
 import { faults, refused, type Refused } from '../form/result';
 
-const SIGNED_OUT = 'You are signed out. Sign in again, then go on here.';
+const SIGNED_OUT = 'You’re signed out. Sign in again, then carry on here.';
 
 /** Makes the academy of the signed-in user; sent twice, it makes one. */
 export async function makeAcademy(input: unknown): Promise<{ ok: true; address: string } | Refused> {

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { passwordSchema } from '@/core/people/account';
-import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { authCall } from './auth-call';
+import { PasswordField } from './password-field';
 
 /** Beside which field a refusal stands. */
 const FIELDS: Readonly<Record<string, 'current' | 'next'>> = { INVALID_PASSWORD: 'current', WAIT: 'current', COMMON_PASSWORD: 'next' };
@@ -32,29 +32,14 @@ export function PasswordForm() {
         Your password
       </h2>
       <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }} onChange={() => setDone(false)}>
-        <Field
-          id="current"
-          label="Password now"
-          type="password"
-          autoComplete="current-password"
-          register={register('current')}
-          error={errors.current?.message}
-        />
-        <Field
-          id="next"
-          label="New password"
-          type="password"
-          autoComplete="new-password"
-          hint="At least 10 characters, and none that many people use."
-          register={register('next')}
-          error={errors.next?.message}
-        />
+        <PasswordField label="Password now" register={register('current')} error={errors.current?.message} />
+        <PasswordField label="New password" isNew register={register('next')} error={errors.next?.message} />
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">
           <Button type="submit" variant="outline-dark" disabled={isSubmitting}>
             Change it
           </Button>
-          <span role="status">{done && 'Changed. You are signed out everywhere else.'}</span>
+          <span role="status">{done && 'Changed. You’re signed out everywhere else.'}</span>
         </div>
       </Form>
     </section>

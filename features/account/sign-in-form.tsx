@@ -9,6 +9,7 @@ import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
+import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
 export function SignInForm({ next }: { next: string }) {
@@ -25,14 +26,7 @@ export function SignInForm({ next }: { next: string }) {
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
-      <Field
-        id="password"
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        register={register('password')}
-        error={errors.password?.message}
-      />
+      <PasswordField register={register('password')} error={errors.password?.message} />
       <FormAlert message={errors.root?.message} />
       <Button type="submit" size="lg" disabled={isSubmitting}>
         Sign in

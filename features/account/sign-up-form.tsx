@@ -9,6 +9,7 @@ import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { goTo } from '../shell/go';
 import { authCall } from './auth-call';
+import { PasswordField } from './password-field';
 
 export function SignUpForm() {
   const { register, handleSubmit, setError, formState } = useForm({
@@ -25,15 +26,7 @@ export function SignUpForm() {
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
       <Field id="name" label="Your name" autoComplete="name" register={register('name')} error={errors.name?.message} />
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
-      <Field
-        id="password"
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint="At least 10 characters, and none that many people use."
-        register={register('password')}
-        error={errors.password?.message}
-      />
+      <PasswordField isNew register={register('password')} error={errors.password?.message} />
       <FormAlert message={errors.root?.message} />
       <Button type="submit" size="lg" disabled={isSubmitting}>
         Make the account

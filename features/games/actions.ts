@@ -46,7 +46,7 @@ const entrantsSchema = z
   )
   .min(1, 'Choose who plays.')
   .max(24, 'At most 24 players in a session.')
-  .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'Nobody plays twice in a session.');
+  .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'A player can be in a session only once.');
 
 /** Starts a game for some players under an id that the page made, so that a double click starts one session. */
 export const startAction = atDesk([id, sourceSchema, entrantsSchema], async ({ data }, sessionId, source, entrants) => {

@@ -20,7 +20,7 @@ export const archivePlayerAction = atDesk([id, z.boolean()], async ({ data }, pl
 export const erasePlayerAction = atDesk([id, z.string().max(200)], async ({ data }, playerId, typed) => {
   const found = await data.getPlayer(playerId);
   if (!found) return DONE;
-  if (typed.trim().normalize('NFC') !== found.player.name) return refused('This is not the name.');
+  if (typed.trim().normalize('NFC') !== found.player.name) return refused('That’s not the name.');
   await data.erasePlayer(playerId);
   return DONE;
 });

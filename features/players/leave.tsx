@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { counted } from '@/core/units/format';
 import type { Answer } from '@/server/data';
-import { NOT_SENT } from '../form/use-save';
+import { TypedName } from '../form/typed-name';
 import { archivePlayerAction, erasePlayerAction } from './actions';
 import styles from './players.module.scss';
 
@@ -33,15 +33,15 @@ export function Leave({ slug, player, takes }: Props) {
       <div className={styles.leaveWay}>
         <p>
           {away
-            ? 'Back in the lists and on the squad board, with all records; personal links work again.'
-            : 'Put away: out of the lists and off the squad board. All records stay, personal links stop, and you can bring them back at any time.'}
+            ? 'Bring them back: into the lists and onto the squad board, with all their records. Their links work again.'
+            : 'Put them away: off the lists and the squad board. Their records stay, their links stop working, and you can bring them back any time.'}
         </p>
         <Button variant="outline-dark" disabled={busy} onClick={put}>
           {away ? 'Bring back' : 'Put away'}
         </Button>
       </div>
       <div className={styles.leaveWay}>
-        <p>Erase: everything recorded of {name} goes for good. Nobody can bring it back.</p>
+        <p>Erase them: everything recorded about {name} is gone for good. It can’t be undone.</p>
         {!erasing && (
           <Button variant="outline-dark" onClick={() => setErasing(true)}>
             Erase …
@@ -62,55 +62,30 @@ function linesOf(name: string, { balls, alone, withOthers, notes, links }: Props
       ? `name, balls and score in ${counted(withOthers, 'session')} with others; the others keep their balls, but not points won from ${name}`
       : '',
     notes > 0 ? counted(notes, 'note') : '',
-    links > 0 ? `${counted(links, 'personal link')}, at once` : '',
-    'clubs, measures, level and all that the boards say',
+    links > 0 ? `${counted(links, 'personal link')}, which stops working at once` : '',
+    'clubs, measurements, level and everything on the boards',
   ].filter(Boolean);
 }
 
 function Erase({ slug, player: { playerId, name }, takes, onBack }: Props & { onBack: () => void }) {
   const router = useRouter();
-  const [typed, setTyped] = useState('');
-  const [wrong, setWrong] = useState('');
-  const [busy, begin] = useTransition();
-  const erase = (event: React.FormEvent) => {
-    event.preventDefault();
-    begin(async () => {
-      const done = await erasePlayerAction(slug, playerId, typed).catch(() => null);
-      if (done?.ok) router.push(`/a/${slug}/players`);
-      else setWrong(done?.fields[''] ?? NOT_SENT);
-    });
-  };
   return (
-    <Form noValidate onSubmit={erase} className={styles.erase}>
-      <h3>What goes</h3>
+    <TypedName
+      id="erase-name"
+      name={name}
+      purpose="to erase them"
+      button="Erase for good"
+      act={(typed) => erasePlayerAction(slug, playerId, typed)}
+      onDone={() => router.push(`/a/${slug}/players`)}
+      onBack={onBack}
+      className={styles.erase}
+    >
+      <h3>What will be erased</h3>
       <ul>
         {linesOf(name, takes).map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
-      <Form.Group controlId="erase-name">
-        <Form.Label>
-          Type <b>{name}</b> to erase them
-        </Form.Label>
-        <Form.Control
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          autoComplete="off"
-          isInvalid={wrong !== ''}
-          aria-describedby={wrong ? 'erase-name-error' : undefined}
-        />
-        <Form.Control.Feedback type="invalid" id="erase-name-error">
-          {wrong}
-        </Form.Control.Feedback>
-      </Form.Group>
-      <div className="d-flex gap-2">
-        <Button type="submit" variant="dark" disabled={busy}>
-          Erase for good
-        </Button>
-        <Button variant="outline-dark" onClick={onBack}>
-          Keep
-        </Button>
-      </div>
-    </Form>
+    </TypedName>
   );
 }

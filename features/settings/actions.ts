@@ -33,7 +33,7 @@ const DAYS_TO_THINK = 7;
 
 /** Has all of an academy deleted in a week, where its name was typed to say so. */
 export const deleteAcademyAction = atDesk([z.string().max(200)], async ({ data, academy }, typed) => {
-  if (typed.trim().normalize('NFC') !== academy.name.normalize('NFC')) return refused('This is not the name.');
+  if (typed.trim().normalize('NFC') !== academy.name.normalize('NFC')) return refused('That’s not the name.');
   await data.deleteAcademyAt(addDays(new Date(), DAYS_TO_THINK));
   return DONE;
 });

@@ -12,7 +12,6 @@ import { behindMs } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
 import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
 import { log } from '@/server/log';
-import { ownOrigins } from '@/server/public-url';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
 import { homeOf, startAgain } from './link-home';
@@ -42,26 +41,8 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
   }
 }
 
-/**
- * What is written comes from the program's own pages, or with a token that no other page has; and it is JSON, which no other page's form can
- * send.
- * @param empty it has no body
- * @returns why it is refused; null where it is not
- */
-function foreign(request: Request, { empty = false } = {}): Response | null {
-  if (!empty && !/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
-    return refuse(415, 'Send this as application/json.');
-  if (request.headers.has('authorization')) return null;
-  const [origin, site] = ['origin', 'sec-fetch-site'].map((name) => request.headers.get(name));
-  // A browser says one of the two of every page that writes, and no page can change what it says.
-  const own = origin ? ownOrigins().includes(origin) : site === 'same-origin';
-  return own ? null : refuse(403, 'This can only be sent from the program’s own pages.');
-}
-
-/** Reads the body of what is written; null for what is no JSON. */
+/** Reads the body of what is written; nothing of what is no JSON. From where it comes the front has seen (server/front). */
 async function bodyOf(request: Request): Promise<{ body: unknown } | Response> {
-  const refused = foreign(request);
-  if (refused) return refused;
   const text = await request.text();
   if (text.length > MOST_BYTES) return refuse(413, 'This is too large: send at most 200 balls at once.');
   try {
@@ -145,7 +126,7 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
     if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
     else if (said.say === 'station') {
       const stations = found ? stationsCalled(found.session.spec.stations, found.shots) : [];
-      if (!stations.some((station) => station.key === said.station.key)) return refuse(400, 'This station is not in the game.');
+      if (!stations.some((station) => station.key === said.station.key)) return refuse(400, 'This station isn’t in the game.');
       await data.saveStationDistance(id, said.station);
     } else if (said.say === 'conditions') await data.saveConditions(id, said.conditions);
     else await data.saveNote(id, said.playerId, said.whose, said.text);
@@ -185,7 +166,7 @@ export async function answerShotEvents(request: Request): Promise<Response> {
   const { events, refused: unreadable } = readEvents(batch.data.events);
   return atDoor(request, sessionId, async (door, id) => {
     if (!mayRecord(door, events.length))
-      return refuse(429, 'Too many balls in an hour. They stay on the phone and go out later.', { 'retry-after': '600' });
+      return refuse(429, 'That’s a lot of balls for one hour. They’re kept on the phone and sent later.', { 'retry-after': '600' });
     const { data } = door;
     const { stored, known, refused: foreign } = await data.takeIn(id, events, behindMs(sentAt, arrivedAt));
     const refused = [...unreadable, ...foreign];
@@ -212,7 +193,7 @@ export function answerAgain(request: Request): Promise<Response> {
     const again = againSchema.safeParse(sent.body);
     if (!again.success) return refuse(400, sayIssue(again.error));
     if (!mayStart(holder.actor.academyId, holder.actor.playerId))
-      return refuse(429, `That is ${SESSIONS_A_DAY} sessions in a day. Go on with one of them.`, { 'retry-after': '3600' });
+      return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });
     const started = await startAgain(holder, again.data);
     return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');
   });
@@ -224,8 +205,6 @@ const KEY_HOURS = 24;
 export function answerReaderKey(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async ({ data, academyId, only }, id) => {
     if (only !== null) return refuse(403, 'This is for the coach to do.');
-    const refused = foreign(request, { empty: true });
-    if (refused) return refused;
     const { token, hash } = newToken(academyId);
     await data.keepReaderKey(id, { keyId: randomUUID(), tokenHash: hash, expiresAt: addHours(new Date(), KEY_HOURS) });
     return Response.json({ key: token }, { headers: { 'cache-control': 'no-store' } });

@@ -39,10 +39,12 @@ function network(address) {
 }
 
 /**
- * Why a request can be none of the program's own pages or phones: a status and a sentence; null where it can.
+ * Why a request can be none of the program's own pages or phones: a status and a sentence; null where it can. What is written comes from the
+ * program's own pages or carries a token, which no other page has; and to the programming interface it is JSON, which no other page's form can
+ * send.
  * @param publicUrl the address under which browsers reach the program
  */
-export function badRequest({ url = '', headers }, publicUrl) {
+export function badRequest({ method = 'GET', url = '', headers }, publicUrl) {
   const path = url.split('?')[0];
   if (!path.startsWith('/') || /%00|[\u0000-\u001f\\]/i.test(path) || !isDecodable(path))
     return [400, 'This is no address of the program.'];
@@ -50,9 +52,24 @@ export function badRequest({ url = '', headers }, publicUrl) {
   if (origin !== undefined && origin !== 'null' && (!/^https?:\/\/[^/\s@]+$/i.test(origin) || !URL.canParse(origin)))
     return [400, 'This Origin is none.'];
   if (/^multipart\//i.test(headers['content-type'] ?? '')) return [415, 'Nothing here takes a form of several parts.'];
-  if (headers['next-action'] !== undefined && !ownOrigins(publicUrl).includes(origin))
-    return [403, 'This can only be sent from the program’s own pages.'];
-  return null;
+  const action = headers['next-action'] !== undefined;
+  if (!action && !path.startsWith('/api/')) return null;
+  if (!action && (method === 'GET' || method === 'HEAD')) return null;
+  if (!action && hasBody(headers) && !/^application\/json\b/i.test(headers['content-type'] ?? ''))
+    return [415, 'Send this as application/json.'];
+  if (!action && headers.authorization !== undefined) return null;
+  // A browser says one of the two of every page that writes, and no page can change what it says.
+  const own = origin ? ownOrigins(publicUrl).includes(origin) : headers['sec-fetch-site'] === 'same-origin';
+  return own ? null : [403, 'This can only be sent from the program’s own pages.'];
+}
+
+function hasBody(headers) {
+  return headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
+}
+
+/** What browsers are told with every answer: over https, to stay there. */
+export function strictly(publicUrl) {
+  return publicUrl.startsWith('https:') ? { 'Strict-Transport-Security': 'max-age=31536000' } : {};
 }
 
 function isDecodable(path) {
@@ -65,7 +82,7 @@ function isDecodable(path) {
 }
 
 /** The addresses of the program's own pages: a browser on this machine may call it by either name. */
-function ownOrigins(publicUrl) {
+export function ownOrigins(publicUrl) {
   const own = URL.canParse(publicUrl) ? new URL(publicUrl).origin : '';
   return [own, own.replace('//127.0.0.1', '//localhost')];
 }

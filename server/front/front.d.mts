@@ -2,9 +2,11 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 
 type Headers = Record<string, string | string[] | undefined>;
 type Wrong = [status: number, sentence: string];
-export const SENDER: string;
+export const SENDER: 'x-inch-sender';
 export function makeSenderOf(trusted?: string): (request: { headers: Headers; socket: { remoteAddress?: string } }) => string;
-export function badRequest(request: { url?: string; headers: Headers }, publicUrl: string): Wrong | null;
+export function badRequest(request: { method?: string; url?: string; headers: Headers }, publicUrl: string): Wrong | null;
+export function strictly(publicUrl: string): Record<string, string>;
+export function ownOrigins(publicUrl: string): string[];
 export function actionBody(request: AsyncIterable<Buffer>): Promise<{ body: Buffer; wrong?: undefined } | { wrong: Wrong }>;
 export function again(request: IncomingMessage, body: Buffer): IncomingMessage;
 export function refusal(request: IncomingMessage, response: ServerResponse, wrong: Wrong): void;

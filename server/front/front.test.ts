@@ -1,5 +1,4 @@
-import { SENDER as known } from '@/server/sender';
-import { actionBody, badRequest, makeSenderOf, SENDER } from './lib/front.mjs';
+import { actionBody, badRequest, makeSenderOf, strictly } from './front.mjs';
 
 const from = (remoteAddress: string, forwarded?: string) => ({
   socket: { remoteAddress },
@@ -42,7 +41,30 @@ test.each([
   ['/a', { ...action, origin: 'null' }, 403],
   ['/a', { ...action, origin: 'https://elsewhere.example' }, 403],
   ['/a', action, 403],
-])('%s with %j is no request', (url, headers, status) => expect(badRequest({ url, headers }, PUBLIC)?.[0]).toBe(status));
+])('%s with %j is no request', (url, headers, status) => expect(badRequest({ method: 'POST', url, headers }, PUBLIC)?.[0]).toBe(status));
+
+const json = { 'content-type': 'application/json', 'content-length': '2' };
+test.each([
+  [json, 403],
+  [{ ...json, origin: 'null' }, 403],
+  [{ ...json, origin: 'https://elsewhere.example' }, 403],
+  [{ ...json, 'sec-fetch-site': 'cross-site' }, 403],
+  [{ ...json, origin: PUBLIC, 'content-type': 'text/plain' }, 415],
+  [{ 'transfer-encoding': 'chunked', authorization: 'Bearer x' }, 415],
+  [{ ...json, origin: PUBLIC }, undefined],
+  [{ ...json, 'sec-fetch-site': 'same-origin' }, undefined],
+  [{ ...json, authorization: 'Bearer x' }, undefined],
+  [{ origin: PUBLIC }, undefined],
+])('what is written under /api with %j is answered %s', (headers, status) => {
+  for (const method of ['POST', 'PUT', 'DELETE'])
+    expect(badRequest({ method, url: '/api/v1/shot-events', headers }, PUBLIC)?.[0]).toBe(status);
+  expect(badRequest({ method: 'GET', url: '/api/v1/link', headers: {} }, PUBLIC)).toBeNull();
+});
+
+test('over https browsers are told to stay there', () => {
+  expect(strictly(PUBLIC)).toEqual({ 'Strict-Transport-Security': 'max-age=31536000' });
+  expect(strictly('http://127.0.0.1:3000')).toEqual({});
+});
 
 test.each([
   ['/a/lantern-hollow?to=2026', {}],
@@ -69,5 +91,3 @@ test('what is too large for an action is refused before it is all read', async (
   const parts = Array.from({ length: 2000 }, () => 'x'.repeat(1000));
   expect(await actionBody(sent(...parts))).toMatchObject({ wrong: [413, expect.any(String)] });
 });
-
-test('the program reads the header that the front writes', () => expect(known).toBe(SENDER));
