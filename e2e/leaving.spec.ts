@@ -32,7 +32,7 @@ test('before a player is erased it is said what goes, and their name is asked fo
   await page.goto(`/a/${own.slug}/players/${own.playerId}/edit`);
   await page.getByRole('button', { name: 'Erase …' }).click();
   await expect(page.getByText('1 ball, notes included')).toBeVisible();
-  await expect(page.getByText(/name, balls and score in 1 session with others/)).toBeVisible();
+  await expect(page.getByText(/1 place in sessions with others/)).toBeVisible();
   await page.getByLabel(/^Type/).fill('Tamarisk');
   await page.getByRole('button', { name: 'Erase for good' }).click();
   await expect(page.getByText('That’s not the name.')).toBeVisible();

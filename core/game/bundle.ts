@@ -34,8 +34,6 @@ export const bundleSchema = z.object({
       z.object({
         playerId: z.uuid(),
         name: z.string(),
-        /** Erased: the device forgets what it has of them. */
-        erased: z.boolean().optional(),
         handed: z.enum(HANDS),
         units: z.enum(UNIT_SYSTEMS),
         entrant: entrantSchema,

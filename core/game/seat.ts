@@ -106,8 +106,8 @@ function slotsOf(phase: GamePhase, open: boolean): (shot: Shot) => Lot | undefin
 
 /**
  * Plays one phase for all, round by round: a round is the next ball of everybody. Where players are compared, each ball
- * earns its points once the round is complete; where all stop together, nothing scores after the round in which
- * somebody was through.
+ * earns its points once the round is complete, and none where nobody is left to compare with; where all stop together,
+ * nothing scores after the round in which somebody was through.
  */
 export function playPhase(seats: Seat[], p: number) {
   const parts = seats.map((seat) => begin(seat, p));
@@ -118,7 +118,7 @@ export function playPhase(seats: Seat[], p: number) {
   let stopped = false;
   for (let n = 0; n < rounds; n++) {
     const won =
-      scheme.round && seats.every((seat) => seat.balls[p]!.length > n)
+      scheme.round && seats.length >= scheme.players && seats.every((seat) => seat.balls[p]!.length > n)
         ? scheme.round(
             seats.map((seat) => seat.balls[p]![n]!.shot),
             phase,

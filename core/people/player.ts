@@ -63,9 +63,6 @@ export const roundMixSchema = z
   )
   .nullable();
 
-/** What is said instead of the name of a player who was erased. */
-export const ERASED = 'Erased player';
-
 /** A player of whom nothing is known yet: a middling level, right-handed, nothing measured. */
 export function newPlayer(name: string, units: PlayerForm['units']): PlayerForm {
   return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, clubs: [] };

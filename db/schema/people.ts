@@ -51,7 +51,7 @@ export const player = pgTable(
     savedAt: at().notNull().defaultNow(),
     /** Put away: out of the lists, with all records kept. */
     archivedAt: at(),
-    /** Nothing is known of them any more but that somebody had a place in sessions with others. */
+    /** Since when they are being erased: nothing is taken from them any more, and soon the row is gone. */
     erasedAt: at(),
   },
   (t) => [primaryKey({ columns: [t.academyId, t.playerId] }), check('player_level', sql`${t.level} between -10 and 54`)],

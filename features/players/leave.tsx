@@ -59,7 +59,7 @@ function linesOf(name: string, { balls, alone, withOthers, notes, links }: Props
     balls > 0 ? `${counted(balls, 'ball')}, notes included` : '',
     alone > 0 ? `${counted(alone, 'session')} that ${name} played alone` : '',
     withOthers > 0
-      ? `name, balls and score in ${counted(withOthers, 'session')} with others; the others keep their balls, but not points won from ${name}`
+      ? `${counted(withOthers, 'place')} in sessions with others, who keep their own balls but not points won from ${name}`
       : '',
     notes > 0 ? counted(notes, 'note') : '',
     links > 0 ? `${counted(links, 'personal link')}, which stops working at once` : '',

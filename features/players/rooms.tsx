@@ -21,7 +21,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
       <div className="d-flex flex-wrap justify-content-between align-items-center gap-2 mb-3">
         <h1>Players</h1>
-        <div className="d-flex gap-2">
+        <div className="d-flex flex-wrap gap-2 text-nowrap">
           <Link href={`/a/${slug}/players/squad`} className="btn btn-outline-dark">
             Squad board
           </Link>

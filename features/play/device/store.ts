@@ -90,15 +90,14 @@ export async function keepBundle(bundle: Bundle): Promise<void> {
   changed();
 }
 
-/** Of players who were erased nothing stays on the device, what was not sent yet included. */
+/** Of a player who is no more in the session, because they were erased, nothing stays on the device: what was not sent yet neither. */
 async function forgetErased(
   events: IDBPObjectStore<DeviceSchema, ('bundles' | 'events' | 'tellings')[], 'events', 'readwrite'>,
   { sessionId, players }: Bundle,
 ): Promise<void> {
-  const erased = new Set(players.filter((player) => player.erased).map((player) => player.playerId));
-  if (erased.size === 0) return;
+  const here = new Set(players.map((player) => player.playerId));
   const all = await events.index('inSession').getAll(IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]));
-  const balls = new Set(all.flatMap(({ event }) => (event.kind === 'record' && erased.has(event.payload.playerId) ? [event.shotId] : [])));
+  const balls = new Set(all.flatMap(({ event }) => (event.kind === 'record' && !here.has(event.payload.playerId) ? [event.shotId] : [])));
   for (const { eventId, event } of all) if (balls.has(event.shotId)) void events.delete(eventId);
 }
 

@@ -95,10 +95,9 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
     stations,
     conditions: session.conditions,
     players: await Promise.all(
-      players.map(async ({ playerId, name, erasedAt, handed, units, paceM, clubM }, i) => ({
+      players.map(async ({ playerId, name, handed, units, paceM, clubM }, i) => ({
         playerId,
         name,
-        ...(erasedAt ? { erased: true } : {}),
         handed,
         units,
         measures: { paceM: paceM ?? coach.paceM, clubM: clubM ?? coach.clubM },
