@@ -145,6 +145,12 @@ test('nearest wins: a duel that ends level has two leaders', () => {
   expect([table.over, table.ahead]).toEqual([true, [0, 1]]);
 });
 
+test('nearest wins: whose opponent was erased has nobody left to win from', () => {
+  const spec = of({ ...nearest, firstTo: null }, { stations: [station('a', { balls: 2 })] });
+  const { table } = playList(spec, [left(1), holed], { seats: 1 });
+  expect([table.over, table.standings[0]!.score]).toEqual([true, 0]);
+});
+
 test('nearest wins with calls: a kept call earns by itself', () => {
   const spec = of({ ...nearest, callPoints: 2, firstTo: null }, { stations: [station('a', { balls: 1 })] });
   const { table } = playList(
