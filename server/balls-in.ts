@@ -2,6 +2,7 @@ import 'server-only';
 import type { ShotEvent, Taken } from '@/core/shot/shot';
 import type { Actor } from '@/db/actor';
 import { takeInAll, type Post } from '@/db/queries/take-in';
+import { LRUCache } from 'lru-cache';
 import { database, WRITERS } from './db';
 import { makeGatherer } from './gather';
 import { makeTurns } from './turns';
@@ -10,6 +11,8 @@ import { makeTurns } from './turns';
 const WAITING = 1000;
 /** So many posts of one session are taken in by one transaction. */
 const POSTS_AT_ONCE = 40;
+/** Of so many sessions it is remembered what is known of them. */
+const REMEMBERED = 2000;
 
 const turns = makeTurns({ most: WRITERS, waiting: WAITING });
 
@@ -20,6 +23,8 @@ const turns = makeTurns({ most: WRITERS, waiting: WAITING });
 export function inTurn<T>({ academyId }: Actor, sessionId: string, job: () => Promise<T>): Promise<T> {
   return turns(`${academyId}/${sessionId}`, job);
 }
+
+const memory = new LRUCache<string, object>({ max: REMEMBERED });
 
 type Asked = { sessionId: string; post: Post };
 
@@ -33,6 +38,7 @@ const gathered = makeGatherer<Asked, Taken>(
       program,
       sessionId,
       all.map((one) => one.post),
+      memory,
     );
   },
   { most: POSTS_AT_ONCE, waiting: WAITING },

@@ -13,7 +13,7 @@ type Watcher = (change: Told['change'] | 'look again' | 'stop') => void;
 type Live = {
   /** By academy and session. */
   watchers: Map<string, Set<Watcher>>;
-  connection: { client: Client; ready: boolean } | null;
+  connection: { client: Client; ready: boolean; telling: boolean } | null;
   /** What is still to be told, each change once. */
   waiting: Map<string, Told>;
   timer: NodeJS.Timeout | null;
@@ -57,20 +57,28 @@ export function tell(changes: readonly Told[]): void {
 
 function sendWaiting() {
   live.timer = null;
-  const { client, ready } = connect();
-  if (!ready || live.waiting.size === 0) return;
+  const connection = connect();
+  if (!connection.ready || connection.telling || live.waiting.size === 0) return;
   const told = [...live.waiting.keys()];
   live.waiting.clear();
-  client.query('select pg_notify($1, one) from unnest($2::text[]) as one', [LIVE_CHANNEL, told]).catch(() => {
-    // It goes out with the next connection; whoever watches looks again then.
-    for (const one of told) live.waiting.set(one, JSON.parse(one) as Told);
-  });
+  connection.telling = true;
+  connection.client
+    .query('select pg_notify($1, one) from unnest($2::text[]) as one', [LIVE_CHANNEL, told])
+    .then(() => {
+      connection.telling = false;
+      // What came meanwhile.
+      sendWaiting();
+    })
+    .catch(() => {
+      // It goes out with the next connection; whoever watches looks again then.
+      for (const one of told) live.waiting.set(one, JSON.parse(one) as Told);
+    });
 }
 
 function connect(): NonNullable<Live['connection']> {
   if (live.connection) return live.connection;
   const client = new Client({ connectionString: env().DATABASE_URL, keepAlive: true, application_name: 'inch-game live' });
-  const connection: NonNullable<Live['connection']> = { client, ready: false };
+  const connection: NonNullable<Live['connection']> = { client, ready: false, telling: false };
   live.connection = connection;
   const again = (error?: unknown) => {
     if (live.connection !== connection) return;

@@ -91,6 +91,39 @@ test('what several say at once is taken in as if they had said it one after anot
   expect(withoutLook(after)).toEqual(withoutLook(before));
 });
 
+test('what is remembered of a session counts as long as it holds', async () => {
+  const at = await academy();
+  const memory = new Map<string, object>();
+  const say = async (...events: ShotEvent[]) =>
+    (await takeInAll(db, at.actor, at.sessionId, [{ actor: at.actor, events, clockBehindMs: null }], memory))[0]!;
+  const ball = (turn: number) => own(at, record(game(), turn, left(5), turn));
+  await say(ball(0));
+  expect(memory.size).toBe(1);
+  // Right away, then after everything that could make it wrong.
+  const transactions = jest.spyOn(db, 'transaction');
+  expect(await say(ball(1))).toMatchObject({ stored: 1 });
+  expect(transactions).not.toHaveBeenCalled();
+  await saveConditions(db, at.actor, at.sessionId, { stimpFt: 11 });
+  await saveStationDistance(db, at.actor, at.sessionId, { key: 'a', distanceM: 7, source: 'tape' });
+  transactions.mockClear();
+  expect(await say(ball(2))).toMatchObject({ stored: 1 });
+  expect(transactions).toHaveBeenCalledTimes(1);
+  expect(await say(ball(2))).toMatchObject({ stored: 0, known: 1 });
+  const foreign = own({ ...at, playerId: idOf(1) }, record(game(), 3, left(5), 33));
+  expect((await say(foreign)).refused).toHaveLength(1);
+  expect(await say(own(at, voidOf(record(game(), 2, left(5), 2), 40)))).toMatchObject({ stored: 1 });
+  await say(ball(3), ball(4));
+  const rows = await rowsOf(at.actor.academyId);
+  expect(rows.map((row) => [row.turnNo, row.stimpFt])).toEqual([0, 1, 3, 4].map((turn) => [turn, 11]));
+  expect(new Set(rows.filter((row) => row.stationKey === 'a').map((row) => row.distanceM))).toEqual(new Set([7]));
+  // With its last ball the session is over.
+  await say(ball(2 + 3), own(at, record(game(), 2, left(1), 60)));
+  expect((await getSession(db, at.actor, at.sessionId))!.session.completedAt).not.toBeNull();
+  transactions.mockRestore();
+  const { before, after } = await rebuilt(at);
+  expect(withoutLook(after)).toEqual(withoutLook(before));
+});
+
 test('a clock that is two hours behind is set right where it was measured', async () => {
   const at = await academy();
   const minute = 60_000;
@@ -136,6 +169,7 @@ test('whoever changes what at once, nothing fails and the projection is that of 
     );
   }
   const other = openDb(process.env.TEST_DATABASE_URL!);
+  const memory = new Map<string, object>();
   const until = Date.now() + 20_000;
   const turns = turnsOf(spec);
   let n = 1000;
@@ -149,7 +183,8 @@ test('whoever changes what at once, nothing fails and the projection is that of 
         const mine = own({ n: at.n, playerId, sessionId }, event);
         return n % 5 === 0 ? [mine, own(at, { ...voidOf(event, n++ + 500_000), sessionId }, sessionId)] : [mine];
       });
-      await takeIn(w % 2 ? db : other.db, at.actor, sessionId, events);
+      const post = { actor: at.actor, events, clockBehindMs: null };
+      await takeInAll(w % 2 ? db : other.db, at.actor, sessionId, [post], memory);
       done.batches++;
       await pause();
     }

@@ -8,7 +8,7 @@ import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
-import { asEntrant, asEvent, rowsOf, shotsWhere, type EventRow } from './rows';
+import { asEntrant, asEvent, asJson, rowsOf, shotsWhere, type EventRow } from './rows';
 
 /*
  * How `shot` comes about: from the events of a session and from what the session says about all its balls, and in no other way. Whoever
@@ -19,13 +19,13 @@ import { asEntrant, asEvent, rowsOf, shotsWhere, type EventRow } from './rows';
 type ShotInsert = typeof shot.$inferInsert;
 
 /** A session that this transaction holds. */
-export type Held = Pick<typeof session.$inferSelect, 'sessionId' | 'startedAt' | 'conditions' | 'balls' | 'overFrom'>;
+export type Held = Pick<typeof session.$inferSelect, 'sessionId' | 'startedAt' | 'conditions'>;
 
 /** Takes a session for this transaction; whoever comes second waits. null if the academy has none of this id. */
 export async function holdSession(db: Db, actor: Actor, sessionId: string): Promise<Held | null> {
-  const { startedAt, conditions, balls, overFrom } = session;
+  const { startedAt, conditions } = session;
   const [held] = await db
-    .select({ sessionId: session.sessionId, startedAt, conditions, balls, overFrom })
+    .select({ sessionId: session.sessionId, startedAt, conditions })
     .from(session)
     .where(one(actor, sessionId))
     .for('no key update');
@@ -72,34 +72,20 @@ export type NewEvent = Omit<EventRow, 'serverSeq'> & { academyId: string; actor:
  * Stores events about balls of which nothing was known, and projects these: what it costs does not hang on how many balls the session has
  * already.
  * @param events all that is known of these balls, in their order
+ * @param facts for whoever does not hold the session: what they take to be known of it
+ * @returns how many balls the session has now; null where nothing was stored, because other facts hold or the session may be over with these
  */
 export async function projectNew(
   db: Db,
   actor: Actor,
   held: Held & { stations: SessionFacts['stations'] },
   events: readonly NewEvent[],
-): Promise<void> {
-  const { academyId } = actor;
-  const { sessionId } = held;
-  const said = rowsOf(shotEvent, events);
-  const insertEvents = sql`insert into ${shotEvent} (${said.columns}) ${said.select}`;
-  const rows = projection(academyId, held, held.stations, events);
-  if (rows.length === 0) {
-    await db.execute(insertEvents);
-    return;
-  }
-  const { columns, select } = rowsOf(shot, rows);
-  const balls = held.balls + rows.reduce((sum, row) => sum + row.nBalls, 0);
-  // The number of a ball is that of the event that recorded it: the first of its records.
-  await db.execute(sql`
-    with said as (${insertEvents} returning shot_id, kind, server_seq),
-      recorded as (select shot_id, min(server_seq) as server_seq from said where kind = 'record' group by shot_id),
-      ball as (${select}),
-      added as (insert into ${shot} (${columns}, server_seq)
-        select ball.*, recorded.server_seq from ball join recorded on recorded.shot_id = ball.shot_id),
-      counted as (${playersCount(academyId, [...new Set(rows.map((row) => row.playerId))])})
-    update ${session} set balls = ${balls} where academy_id = ${academyId} and session_id = ${sessionId}`);
-  if (held.overFrom !== null && balls >= held.overFrom) await settle(db, actor, sessionId);
+  facts: object | null = null,
+): Promise<number | null> {
+  const balls = projection(actor.academyId, held, held.stations, events);
+  const { rows } = await db.execute<{ balls: number | null }>(sql`select take_new(${actor.academyId}, ${held.sessionId},
+    ${asJson(shotEvent, events)}::jsonb, ${asJson(shot, balls)}::jsonb, ${facts && JSON.stringify(facts)}::jsonb) as balls`);
+  return rows[0]!.balls;
 }
 
 /** Counts up the evidence of players. Two sessions can share players: they are taken in one order, so that neither waits for the other. */
@@ -140,20 +126,20 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
 }
 
 /** Sets what hangs on all balls of a session: how many there are, whether it is through, and when that has to be looked at again. */
-async function settle(tx: Db, actor: Actor, sessionId: string): Promise<number> {
+export async function settle(db: Db, actor: Actor, sessionId: string): Promise<number> {
   const { academyId } = actor;
-  const [found] = await tx.select({ spec: session.spec }).from(session).where(one(actor, sessionId));
-  const entries = await tx
+  const [found] = await db.select({ spec: session.spec }).from(session).where(one(actor, sessionId));
+  const entries = await db
     .select()
     .from(sessionPlayer)
     .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)))
     .orderBy(asc(sessionPlayer.position));
-  const balls = await shotsWhere(tx, actor, eq(shot.sessionId, sessionId), 'turns');
+  const balls = await shotsWhere(db, actor, eq(shot.sessionId, sessionId), 'turns');
   const table = playSession(found!.spec, entries.map(asEntrant), balls, { seed: seedOf(sessionId) });
   const count = balls.reduce((sum, ball) => sum + ball.nBalls, 0);
   const toGo = leastBallsToGo(table);
   const last = balls.map((ball) => ball.playedAt).reduce<string | null>((a, b) => (a !== null && a > b ? a : b), null);
-  await tx
+  await db
     .update(session)
     .set({
       balls: count,

@@ -72,17 +72,23 @@ export async function shotsWhere(db: Db, actor: Actor, where: SQL | undefined, o
 }
 
 /**
- * `select` of any number of rows for a table, to be inserted: they go to the database as one value, so that the statement is as short for
- * a thousand as for one. Columns that no row names get what the table says.
+ * Rows for a table as one value with the names of the columns, so that a statement is as short for a thousand as for one.
  * @param rows all with the same keys
  */
+export function asJson<T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]): string {
+  const named = Object.keys(rows[0] ?? {}).map((key) => [key, columnName(table, key)] as const);
+  return JSON.stringify(rows.map((row) => Object.fromEntries(named.map(([key, name]) => [name, (row as Record<string, unknown>)[key]]))));
+}
+
+/** `select` of any number of rows for a table, to be inserted. Columns that no row names get what the table says. */
 export function rowsOf<T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]): { columns: SQL; select: SQL } {
-  const named = Object.keys(rows[0] ?? {});
-  const columns = sql.raw(named.map((key) => `"${columnName(table, key)}"`).join(', '));
-  const json = JSON.stringify(
-    rows.map((row) => Object.fromEntries(named.map((key) => [columnName(table, key), (row as Record<string, unknown>)[key]]))),
+  const columns = sql.raw(
+    Object.keys(rows[0] ?? {})
+      .map((key) => `"${columnName(table, key)}"`)
+      .join(', '),
   );
-  return { columns, select: sql`select ${columns} from jsonb_populate_recordset(null::${sql.raw(getTableName(table))}, ${json}::jsonb)` };
+  const from = sql.raw(getTableName(table));
+  return { columns, select: sql`select ${columns} from jsonb_populate_recordset(null::${from}, ${asJson(table, rows)}::jsonb)` };
 }
 
 function columnName(table: PgTable, key: string): string {

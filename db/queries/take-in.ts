@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { shotEvent } from '../schema';
-import { projectAgain, projectNew, type Held, type NewEvent } from './projection';
+import { projectAgain, projectNew, settle, type NewEvent } from './projection';
 
 /** What one device says about the balls of one session. */
 export type Post = {
@@ -14,6 +14,9 @@ export type Post = {
   /** By how much the device's clock was behind when it sent this; null where it did not say. */
   clockBehindMs: number | null;
 };
+
+/** What was known of sessions when balls were last taken in: it saves asking for it before each ball. */
+export type Memory = { get(name: string): object | undefined; set(name: string, facts: object): unknown };
 
 /**
  * Takes in what a device says about the balls of one session. An event that is already there is passed over, so the
@@ -31,33 +34,58 @@ export async function takeIn(
 }
 
 /**
- * The same for what several say at once about one session: in one transaction, which costs hardly more than one of them alone.
+ * The same for what several say at once about one session: together, which costs hardly more than one of them alone.
+ * @param memory of what was known of sessions: new balls are worked out with it, and stored at once where it still holds
  * @returns what became of each, in their order
  */
-export async function takeInAll(db: Db, actor: Actor, sessionId: string, posts: readonly Post[]): Promise<Taken[]> {
+export async function takeInAll(
+  db: Db,
+  actor: Actor,
+  sessionId: string,
+  posts: readonly Post[],
+  memory: Memory = new Map(),
+): Promise<Taken[]> {
   const all = posts.flatMap(({ events }) => events);
   if (all.length === 0) return posts.map(() => ({ stored: 0, known: 0, refused: [] }));
+  const name = `${actor.academyId}/${sessionId}`;
+  const remembered = memory.get(name) as Facts | undefined;
+  if (remembered && all.every(({ kind }) => kind === 'record')) {
+    const { taken, first } = sorted(remembered, { before: [], known: [] }, posts);
+    if (first.length > 0 && (await projectNew(db, actor, heldOf(remembered), first, remembered)) !== null) return taken;
+  }
   return db.transaction(async (tx) => {
-    const facts = await holdWithFacts(tx, actor, sessionId, all);
-    if (!facts) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
-    const ballsBefore = new Set(facts.before.map(({ shotId }) => shotId));
-    const stored = new Set(facts.known);
-    const rows: NewEvent[] = [];
-    const taken = posts.map((post) => {
-      const { own, refused } = judge(facts, sessionId, post);
-      // What two say in the same moment is stored for the first.
-      const fresh = own.filter(({ eventId }) => !stored.has(eventId) && stored.add(eventId));
-      rows.push(...fresh.map((event) => rowOf(event, post, facts.now)));
-      return { stored: fresh.length, known: own.length - fresh.length, refused };
-    });
-    const [again, first] = [rows.filter(({ shotId }) => ballsBefore.has(shotId)), rows.filter(({ shotId }) => !ballsBefore.has(shotId))];
-    if (first.length > 0) await projectNew(tx, actor, facts, first);
-    if (again.length > 0) {
-      await tx.insert(shotEvent).values(again);
-      await projectAgain(tx, actor, facts, [...new Set(again.map(({ shotId }) => shotId))]);
-    }
+    const found = await holdWithFacts(tx, actor, sessionId, all);
+    if (!found) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
+    const { overFrom, before, known, ...facts } = found;
+    memory.set(name, facts);
+    const held = heldOf(facts);
+    const { taken, first, again } = sorted(facts, { before, known }, posts);
+    if (again.length > 0) await tx.insert(shotEvent).values(again);
+    const balls = first.length > 0 ? await projectNew(tx, actor, held, first) : null;
+    if (again.length > 0) await projectAgain(tx, actor, held, [...new Set(again.map(({ shotId }) => shotId))]);
+    else if (balls !== null && overFrom !== null && balls >= overFrom) await settle(tx, actor, sessionId);
     return taken;
   });
+}
+
+/** What of several posts is to be stored: events about balls of which nothing was said before, and about others. */
+function sorted(facts: Facts, said: Said, posts: readonly Post[]): { taken: Taken[]; first: NewEvent[]; again: NewEvent[] } {
+  const receivedAt = new Date();
+  const ballsBefore = new Set(said.before.map(({ shotId }) => shotId));
+  const stored = new Set(said.known);
+  const rows: NewEvent[] = [];
+  const taken = posts.map((post) => {
+    const { own, refused } = judge(facts, said, post);
+    // What two say in the same moment is stored for the first.
+    const fresh = own.filter(({ eventId }) => !stored.has(eventId) && stored.add(eventId));
+    rows.push(...fresh.map((event) => rowOf(event, post, receivedAt)));
+    return { stored: fresh.length, known: own.length - fresh.length, refused };
+  });
+  return {
+    taken,
+    first: rows.filter(({ shotId }) => !ballsBefore.has(shotId)),
+    again: rows.filter(({ shotId }) => ballsBefore.has(shotId)),
+  };
 }
 
 const noSession = ({ eventId }: ShotEvent) => ({ eventId, why: 'There is no such session.' });
@@ -66,29 +94,39 @@ function rowOf({ deviceAt, ...event }: ShotEvent, { actor, clockBehindMs }: Post
   return { ...event, academyId: actor.academyId, actor: actorName(actor), deviceAt: new Date(deviceAt), clockBehindMs, receivedAt };
 }
 
-type Facts = Held & {
-  stations: SessionFacts['stations'];
+/** What has to be known of a session to take balls in, as the database says it. */
+type Facts = SessionFacts & {
+  sessionId: string;
+  startedAt: string;
   players: string[];
   /** The stations of the game; null where they are called while it is played. */
   places: string[] | null;
+};
+
+type Said = {
   /** What was said before about the same balls; whose ball it is stands in its record. */
   before: { shotId: string; sessionId: string; playerId: string | null }[];
   /** Events that are there already. */
   known: string[];
-  /** The moment of this transaction. */
-  now: Date;
 };
 
+const heldOf = ({ sessionId, startedAt, conditions, stations }: Facts) => ({
+  sessionId,
+  startedAt: new Date(startedAt),
+  conditions,
+  stations,
+});
+
 /** Takes a session, as `holdSession` does, and gives all that has to be known to take these events in. */
-async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, events: readonly ShotEvent[]): Promise<Facts | null> {
+async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, events: readonly ShotEvent[]) {
   const balls = sql.param([...new Set(events.map(({ shotId }) => shotId))]);
   const ids = sql.param(events.map(({ eventId }) => eventId));
-  type Raw = Omit<Facts, 'startedAt' | 'now'> & { startedAt: string; now: string };
-  const { rows } = await tx.execute<{ held: Raw | null }>(
+  const { rows } = await tx.execute<{ held: (Facts & Said & { balls: number; overFrom: number | null }) | null }>(
     sql`select hold_session(${academyId}, ${sessionId}, ${balls}::uuid[], ${ids}::uuid[]) as held`,
   );
-  const held = rows[0]!.held;
-  return held && { ...held, startedAt: new Date(held.startedAt), now: new Date(held.now) };
+  if (!rows[0]!.held) return null;
+  const { balls: _now, ...held } = rows[0]!.held;
+  return held;
 }
 
 /**
@@ -96,8 +134,8 @@ async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, ev
  * balls only. Of a ball whose record is refused, nothing else can be said. What is good is noted in `before`.
  */
 function judge(
-  { players, places, before }: Facts,
-  sessionId: string,
+  { sessionId, players, places }: Facts,
+  { before }: Said,
   { actor, events }: Post,
 ): { own: ShotEvent[]; refused: RefusedEvent[] } {
   const inSession = new Set(players);
