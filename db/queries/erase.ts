@@ -1,19 +1,7 @@
 import { and, eq, gt, inArray, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { Actor, Program } from '../actor';
 import type { Db } from '../client';
-import {
-  academy,
-  authOrganization,
-  club,
-  player,
-  playerLink,
-  posterior,
-  session,
-  sessionPlayer,
-  shot,
-  shotEvent,
-  squadMember,
-} from '../schema';
+import { academy, authOrganization, player, playerLink, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { getPlayer } from './players';
 import { holdSession, projectAgain } from './projection';
 
