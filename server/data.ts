@@ -16,6 +16,7 @@ import { takeIn } from '@/db/queries/take-in';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
 import { doorsEnded, tell } from './live';
+import { makeTurns } from './turns';
 
 const QUERIES = {
   saveAcademy: academies.saveAcademy,
@@ -75,11 +76,21 @@ type Query = (...all: unknown[]) => Promise<unknown>;
 /** What ends somebody's right to get in. */
 const ENDS: readonly (keyof Data)[] = ['revokeLink', 'archivePlayer', 'erasePlayer'];
 
-/** What changes the balls of a session waits for its turn. */
+/** Whoever reads all that a player ever did takes a connection for long: some are left for everybody else. */
+const LONG_READS = 2;
+const longReads = makeTurns({ most: LONG_READS, waiting: 1000 });
+const inLine =
+  <Rest extends [string, ...unknown[]], T>(name: string, ask: (...asked: Rest) => Promise<T>) =>
+  (...asked: Rest): Promise<T> =>
+    longReads(`${name} ${asked[0]}`, () => ask(...asked));
+
+/** What changes the balls of a session waits for its turn, and so does what reads long. */
 const WAYS: { [Name in keyof Data]?: (actor: Actor, ask: Data[Name]) => Data[Name] } = {
   takeIn: (actor) => (sessionId, events, clockBehindMs) => takeInTogether(actor, sessionId, events, clockBehindMs),
   saveConditions: (actor, ask) => (sessionId, conditions) => inTurn(actor, sessionId, () => ask(sessionId, conditions)),
   saveStationDistance: (actor, ask) => (sessionId, said) => inTurn(actor, sessionId, () => ask(sessionId, said)),
+  tallyStretches: (_, ask) => inLine('tallyStretches', ask),
+  scoresOf: (_, ask) => inLine('scoresOf', ask),
 };
 
 function bind(actor: Actor, name: keyof Data, query: Query): Query {

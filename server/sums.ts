@@ -42,7 +42,8 @@ function pool(): Piscina {
   return (held.inchGameSums ??= new Piscina({
     filename: WORKER,
     minThreads: 1,
-    maxThreads: Math.max(1, availableParallelism() - 1),
+    // Two, so that before and since are done side by side; they are less urgent to the machine than whoever answers (workers/sums.ts).
+    maxThreads: Math.max(2, availableParallelism() - 1),
     idleTimeout: 60_000,
     maxQueue: WAITING,
     taskQueue: new ByUrgency() as never,

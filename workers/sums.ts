@@ -1,4 +1,7 @@
+import { setPriority } from 'node:os';
 import { doSum } from '@/core/skill/sums';
 
-/** The long sums of pages, on threads of their own (server/sums.ts). */
+/** Of this thread alone: where the machine is busy, whoever answers a request comes first. */
+setPriority(0, 10);
+
 export default doSum;

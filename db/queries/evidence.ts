@@ -322,23 +322,25 @@ export async function shotsOfCell(
 /** The games a player has played, the clubs on their balls as they were called then, and the winds: what a board can be narrowed to. */
 export async function narrowings(db: Db, actor: Actor, playerId: string) {
   const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
-  const games = await db
-    .selectDistinctOn([session.gameId], { gameId: session.gameId, title: sql<string>`${session.spec} ->> 'title'` })
-    .from(shot)
-    .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
-    .where(and(theirs, isNotNull(session.gameId)))
-    .orderBy(session.gameId, desc(session.startedAt));
-  const distinct = async (column: typeof shot.clubLabel | typeof shot.wind) =>
-    (
-      await db
-        .selectDistinct({ word: column })
-        .from(shot)
-        .where(and(theirs, isNotNull(column)))
-        .orderBy(asc(column))
-    ).map(({ word }) => word!);
+  const distinct = (column: typeof shot.clubLabel | typeof shot.wind) =>
+    db
+      .selectDistinct({ word: column })
+      .from(shot)
+      .where(and(theirs, isNotNull(column)))
+      .orderBy(asc(column));
+  const [games, clubs, winds] = await Promise.all([
+    db
+      .selectDistinctOn([session.gameId], { gameId: session.gameId, title: sql<string>`${session.spec} ->> 'title'` })
+      .from(shot)
+      .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
+      .where(and(theirs, isNotNull(session.gameId)))
+      .orderBy(session.gameId, desc(session.startedAt)),
+    distinct(shot.clubLabel),
+    distinct(shot.wind),
+  ]);
   return {
     games: games.map(({ gameId, title }) => ({ gameId: gameId!, title })),
-    clubs: await distinct(shot.clubLabel),
-    winds: await distinct(shot.wind),
+    clubs: clubs.map(({ word }) => word!),
+    winds: winds.map(({ word }) => word!),
   };
 }

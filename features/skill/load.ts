@@ -29,11 +29,11 @@ export async function knownOf(desk: Desk, player: PlayerRow): Promise<Known> {
   const { data, academy } = desk;
   const { halfLifeDays } = academy;
   const { playerId, evidenceRev, level } = player;
-  const asOf = (await data.spanOfEvidence(playerId))?.last ?? null;
+  const [span, held] = await Promise.all([data.spanOfEvidence(playerId), data.heldPosterior(playerId)]);
+  const asOf = span?.last ?? null;
   const tallies = asOf ? await data.tallyBalls(playerId, { asOf }, halfLifeDays) : [];
   const evidence = gather(tallies);
   const from = { modelVersion: MODEL_VERSION, evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
-  const held = await data.heldPosterior(playerId);
   const same =
     held &&
     held.modelVersion === from.modelVersion &&
@@ -159,10 +159,10 @@ export type Board = {
 };
 
 export async function boardOf(desk: Desk, player: PlayerRow, asked: Asked, now: Date): Promise<Board> {
-  const known = isFiltered(asked)
-    ? await knownFrom(desk, player, filterOf(asked, desk.academy.timeZone, now))
-    : await knownOf(desk, player);
-  const own = await desk.data.ownReference();
+  const [known, own] = await Promise.all([
+    isFiltered(asked) ? knownFrom(desk, player, filterOf(asked, desk.academy.timeZone, now)) : knownOf(desk, player),
+    desk.data.ownReference(),
+  ]);
   const level = typeof asked.against === 'number' ? asked.against : player.level;
   const par =
     asked.against === 'squad' ? squadPar(await squadOf(desk)) : asked.against === 'table' && own ? ownPar(own.expected, level) : null;

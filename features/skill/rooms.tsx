@@ -103,12 +103,15 @@ const DAY_MS = 86_400_000;
 export async function TimeRoom({ slug, playerId, params }: Of) {
   const { data, academy, player } = await playerAt({ slug, playerId });
   const asked = readAsked(params);
-  const [span, scores] = await Promise.all([data.spanOfEvidence(player.playerId), data.scoresOf(player.playerId)]);
+  const span = await data.spanOfEvidence(player.playerId);
   const inZone = new Intl.DateTimeFormat('en-CA', { timeZone: academy.timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
   const middle = span ? new Date((span.first.getTime() + span.last.getTime()) / 2) : new Date();
   const day = asked.since ?? inZone.format(middle);
   const since = startOfDayIn(day, academy.timeZone);
-  const families = span ? await familiesOverTime(data, player, { ...span, since }) : [];
+  const [families, scores] = await Promise.all([
+    span ? familiesOverTime(data, player, { ...span, since }) : [],
+    data.scoresOf(player.playerId),
+  ]);
   return (
     <TimePage
       slug={slug}
