@@ -158,9 +158,9 @@ const PAGE = '/a/lantern-hollow/games';
 const parts: Record<string, () => Promise<void>> = {
   async alone() {
     const sessionId = await begin([players[0]!]);
-    await times(50, (n) => post(sessionId, [ball(sessionId, players[0]!, n)]));
+    await times(300, (n) => post(sessionId, [ball(sessionId, players[0]!, n)]));
     const insert = await times(300, bareInsert);
-    const posts = await times(300, (n) => post(sessionId, [ball(sessionId, players[0]!, 50 + n)]));
+    const posts = await times(300, (n) => post(sessionId, [ball(sessionId, players[0]!, 300 + n)]));
     console.log(`a bare insert alone: p50 ${ms(p50(insert))}, p95 ${ms(p95(insert))}`);
     console.log(`a ball alone:        p50 ${ms(p50(posts))}, p95 ${ms(p95(posts))}: ${(p95(posts) / p95(insert)).toFixed(1)} x at p95`);
   },
@@ -182,7 +182,9 @@ const parts: Record<string, () => Promise<void>> = {
     await bare.query('select 1');
     const insert = await together(50, 6000, bareInsert);
     const sessions = await Promise.all(Array.from({ length: 50 }, (_, i) => begin([players[i % 24]!])));
-    const posts = await together(50, 8000, (who, n) => post(sessions[who]!, [ball(sessions[who]!, players[who % 24]!, n % 1000)]));
+    const send = (who: number, n: number) => post(sessions[who]!, [ball(sessions[who]!, players[who % 24]!, n % 1000)]);
+    await together(50, 4000, send);
+    const posts = await together(50, 8000, send);
     console.log(`bare inserts, 50 at once: ${Math.round(insert.length / 6)}/s, p50 ${ms(p50(insert))}, p95 ${ms(p95(insert))}`);
     console.log(
       `balls, 50 devices at once: ${Math.round(posts.length / 8)}/s, p50 ${ms(p50(posts))}, p95 ${ms(p95(posts))}: ` +

@@ -1,6 +1,17 @@
 import { createServer } from 'node:http';
 import next from 'next';
-import { actionBody, again, badRequest, makeSenderOf, refusal, SENDER, strictly } from '../server/front/front.mjs';
+import {
+  actionBody,
+  again,
+  badRequest,
+  bodyOf,
+  bringsBalls,
+  makeGate,
+  makeSenderOf,
+  refusal,
+  SENDER,
+  strictly,
+} from '../server/front/front.mjs';
 import { root } from './lib/install.mjs';
 
 /**
@@ -13,6 +24,8 @@ const dev = mode === 'dev';
 const GRACE_MS = 8_000;
 
 const senderOf = makeSenderOf(process.env.TRUST_PROXY);
+/** So many posts of balls are answered at once: as many as keep the database busy. */
+const ballsMayEnter = makeGate(8);
 const publicUrl = process.env.PUBLIC_URL ?? '';
 let handle;
 
@@ -21,9 +34,17 @@ async function answer(request, response) {
   const wrong = badRequest(request, publicUrl);
   if (wrong) return refusal(request, response, wrong);
   request.headers[SENDER] = senderOf(request);
-  if (request.headers['next-action'] === undefined) return handle(request, response);
-  const read = await actionBody(request);
-  return read.wrong ? refusal(request, response, read.wrong) : handle(again(request, read.body), response);
+  const balls = bringsBalls(request);
+  if (!balls && request.headers['next-action'] === undefined) return handle(request, response);
+  const read = await (balls ? bodyOf : actionBody)(request);
+  if (read.wrong) return refusal(request, response, read.wrong);
+  if (balls) {
+    // Only who has sent everything takes a place, and gives it back whatever happens.
+    const leave = await ballsMayEnter();
+    if (response.closed) return leave();
+    response.once('close', leave);
+  }
+  return handle(again(request, read.body), response);
 }
 
 const server = createServer((request, response) => {

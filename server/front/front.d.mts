@@ -7,6 +7,10 @@ export function makeSenderOf(trusted?: string): (request: { headers: Headers; so
 export function badRequest(request: { method?: string; url?: string; headers: Headers }, publicUrl: string): Wrong | null;
 export function strictly(publicUrl: string): Record<string, string>;
 export function ownOrigins(publicUrl: string): string[];
-export function actionBody(request: AsyncIterable<Buffer>): Promise<{ body: Buffer; wrong?: undefined } | { wrong: Wrong }>;
+export function makeGate(most: number): () => Promise<() => void>;
+export function bringsBalls(request: { method?: string; url?: string }): boolean;
+type Read = { body: Buffer; wrong?: undefined } | { wrong: Wrong };
+export function bodyOf(request: AsyncIterable<Buffer>): Promise<Read>;
+export function actionBody(request: AsyncIterable<Buffer>): Promise<Read>;
 export function again(request: IncomingMessage, body: Buffer): IncomingMessage;
 export function refusal(request: IncomingMessage, response: ServerResponse, wrong: Wrong): void;

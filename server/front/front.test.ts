@@ -1,4 +1,4 @@
-import { actionBody, badRequest, makeSenderOf, strictly } from './front.mjs';
+import { actionBody, makeGate, badRequest, makeSenderOf, strictly } from './front.mjs';
 
 const from = (remoteAddress: string, forwarded?: string) => ({
   socket: { remoteAddress },
@@ -90,4 +90,29 @@ test.each(['', '[', 'null', '{}', '["$1"]', '["$"]', '["$D9999"]', '[{"a":["$@7"
 test('what is too large for an action is refused before it is all read', async () => {
   const parts = Array.from({ length: 2000 }, () => 'x'.repeat(1000));
   expect(await actionBody(sent(...parts))).toMatchObject({ wrong: [413, expect.any(String)] });
+});
+
+test('so many at once are let in, the others in the order in which they came, and who leaves twice leaves once', async () => {
+  const gate = makeGate(2);
+  const entered: string[] = [];
+  const enter = async (name: string) => {
+    const leave = await gate();
+    entered.push(name);
+    return leave;
+  };
+  const settled = () => new Promise(setImmediate);
+  const [leaveA, leaveB] = await Promise.all([enter('a'), enter('b')]);
+  const [c, d] = [enter('c'), enter('d')];
+  await settled();
+  expect(entered).toEqual(['a', 'b']);
+  leaveA();
+  leaveA();
+  await settled();
+  expect(entered).toEqual(['a', 'b', 'c']);
+  leaveB();
+  await d;
+  expect(entered).toEqual(['a', 'b', 'c', 'd']);
+  for (const left of [await c, await d]) left();
+  await enter('e');
+  expect(entered).toEqual(['a', 'b', 'c', 'd', 'e']);
 });
