@@ -46,6 +46,19 @@ export const moment = z.iso
 /** A day such as 2026-05-01, of the years in which somebody may have played, or may plan to. */
 export const day = z.iso.date().refine((value) => value >= '1900' && value < '2200', 'Check the year.');
 
+/** What a newer program says of something, and this one does not know: it is kept as it came, as far as it can be stored. */
+const UNKNOWN_MOST = 4_000;
+const unknownField = z.unknown().refine((value) => {
+  const json = JSON.stringify(value) ?? '';
+  return json.length <= UNKNOWN_MOST && !/\\u0000|\\ud[89a-f]/i.test(json);
+}, 'This can’t be stored.');
+
+/** An object that may be a newer program’s: what is not known of it is taken along. */
+export function openObject<Shape extends z.ZodRawShape>(shape: Shape): z.ZodObject<Shape> {
+  // Its type is that of what is known.
+  return z.object(shape).catchall(unknownField) as unknown as z.ZodObject<Shape>;
+}
+
 /** A time zone that this machine knows, such as Europe/Dublin. */
 export const timeZone = filledLine(60, 'Choose a time zone.').refine(isTimeZone, 'Choose a time zone from the list.');
 

@@ -6,6 +6,7 @@ import { recordOf } from '../core/game/record';
 import { UNKNOWN } from '../core/game/scoring/scheme';
 import { turnsOf } from '../core/game/turn';
 import { newPlayer } from '../core/people/player';
+import { EVENT_VERSION } from '@/core/shot/read-event';
 import type { ShotEvent } from '../core/shot/shot';
 import { green } from '../core/testing/make-green';
 import { openDb } from '../db/client';
@@ -46,6 +47,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       seats.map((one) => ({ playerId: one, allowance: 0 })),
     );
     const balls = seats.map((one, n): ShotEvent & { kind: 'record' } => ({
+      version: EVENT_VERSION,
       eventId: randomUUID(),
       shotId: randomUUID(),
       sessionId: sessionId!,

@@ -8,6 +8,7 @@ import { UNKNOWN } from '@/core/game/scoring/scheme';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';
 import { newPlayer } from '@/core/people/player';
+import { EVENT_VERSION } from '@/core/shot/read-event';
 import type { ShotEvent } from '@/core/shot/shot';
 import type { Coach } from '@/db/actor';
 import { openDb } from '@/db/client';
@@ -112,6 +113,7 @@ let said = 0;
 function ball(sessionId: string, playerId: string, turn: number): ShotEvent {
   const result = { ...UNKNOWN, leftM: 0.2 + ((said * 37) % 300) / 100, measured: 'tape' as const };
   return {
+    version: EVENT_VERSION,
     eventId: randomUUID(),
     shotId: randomUUID(),
     sessionId,

@@ -1,3 +1,4 @@
+import { EVENT_VERSION } from '../shot/read-event';
 import type { ShotType } from '../golf/words';
 import type { Station } from '../game/station';
 import { turnsOf } from '../game/turn';
@@ -99,6 +100,7 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
     const result = writtenDown(keys, stopped, random);
     const counts = random.uniform() < 0.006 ? 'collided' : 'ordinary';
     return {
+      version: EVENT_VERSION,
       eventId: idAt(playedAt.getTime()),
       shotId: idAt(playedAt.getTime()),
       sessionId,

@@ -4,12 +4,12 @@ import { conditionsSchema, stationDistanceSchema } from '../shot/conditions';
 import { takenInSchema } from '../shot/shot';
 import { UNIT_SYSTEMS } from '../units/length';
 import { entrantSchema } from './entrant';
-import { gameSpecSchema } from './spec';
-import { lines } from '../stored';
+import { storedGame, understandsGame } from './stored-game';
+import { lines, openObject } from '../stored';
 
 const note = lines(500);
 /** What was written about a player's session: by the player, and by the coach. */
-export const notesSchema = z.strictObject({ own: note, coach: note });
+export const notesSchema = openObject({ own: note, coach: note });
 export type Notes = z.infer<typeof notesSchema>;
 
 /**
@@ -23,7 +23,8 @@ export const bundleSchema = z.object({
   startedAt: z.iso.datetime({ offset: true }),
   /** Whether it was ended before its last ball. */
   stopped: z.boolean(),
-  spec: gameSpecSchema,
+  /** As it was stored, however stricter the designer has become since. */
+  spec: z.unknown().refine(understandsGame, 'This game was made with a newer version of the program.').transform(storedGame),
   /** Opened by a personal link: the one player whose balls may be recorded with it. */
   only: z.uuid().nullable(),
   /** Distances that were corrected for this session. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { shippedReference } from '../skill/reference';
+import { openObject } from '../stored';
 import { METRES_PER } from '../units/length';
 import { schemeOf } from './scoring';
 import { fittedM, unitFor, unitM, type OwnLengths, type Sizes } from './sizes';
@@ -9,7 +10,7 @@ import type { GameSpec } from './spec';
  * A player in one session, with all that the game takes from them. It is fixed when the session starts, so that a
  * later change of the player's level or measures changes no score.
  */
-export const entrantSchema = z.strictObject({
+export const entrantSchema = openObject({
   playerId: z.uuid(),
   level: z.number(),
   /** Metres of one unit in which the zones are measured; null: as the game says. */

@@ -1,5 +1,6 @@
 import { fileStem, sayPath, type Problem } from '../formats/problem';
 import { gameSpecSchema, type GameSpec } from './spec';
+import { GAME_VERSION, storedGame, understandsGame } from './stored-game';
 
 /** What a game file is called. */
 export const GAME_FILE_ENDING = '.inch-game.json';
@@ -22,8 +23,9 @@ export function readGameFile(text: string): { game: GameSpec } | { problems: Pro
   if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse('', 'This is no game file: a game is one object.');
   const { format, version } = value as Record<string, unknown>;
   if (format !== 'inch-game') return refuse('format', 'This is no game file: its format is not “inch-game”.');
-  if (version !== 1) return refuse('version', 'This game file is of a version that this program does not read; it reads version 1.');
-  const parsed = gameSpecSchema.safeParse(value);
+  if (!Number.isInteger(version) || !understandsGame(value))
+    return refuse('version', `This game file is of a version that this program does not read; it reads version ${GAME_VERSION}.`);
+  const parsed = gameSpecSchema.safeParse(storedGame(value));
   if (parsed.success) return { game: parsed.data };
   return { problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), message: issue.message })) };
 }

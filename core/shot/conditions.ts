@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { FIRMNESSES } from '../golf/words';
 import type { Shot } from './shot';
-import { key, line, lines } from '../stored';
+import { key, line, lines, openObject } from '../stored';
 
 /** How the ball is put down. */
 export const PUT_DOWN = ['drop', 'place'] as const;
 
 /** The day, as far as somebody said it: all of it may be left out. */
-export const conditionsSchema = z.strictObject({
+export const conditionsSchema = openObject({
   /** The reading of the speed of the green, in feet. */
   stimpFt: z
     .number({ error: 'Give the speed in feet.' })
@@ -26,7 +26,7 @@ export type Conditions = z.infer<typeof conditionsSchema>;
 export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;
 
 /** How far a station really was, and how that is known: a correction touches the session, never the game. */
-export const stationDistanceSchema = z.strictObject({
+export const stationDistanceSchema = openObject({
   key,
   distanceM: z.number({ error: 'Give the distance.' }).gt(0, 'A distance is more than nothing.').max(150, 'At most 150 m.'),
   source: z.enum(DISTANCE_SOURCES),

@@ -1,4 +1,4 @@
-import { type Shot, type ShotEvent, shotRecordSchema } from './shot';
+import { type Shot, type ShotEvent, shotOf, shotRecordSchema } from './shot';
 
 /**
  * What a shot is now, from everything that was said about it.
@@ -9,7 +9,7 @@ export function projectShot(events: readonly ShotEvent[]): Shot | null {
   let shot: Shot | null = null;
   for (const event of events) {
     if (event.kind === 'void') return null;
-    if (event.kind === 'record') shot ??= { ...event.payload, shotId: event.shotId };
+    if (event.kind === 'record') shot ??= { ...shotOf(event.payload), shotId: event.shotId };
     else if (shot) shot = applied(shot, event.payload);
   }
   return shot;
@@ -19,7 +19,7 @@ export function projectShot(events: readonly ShotEvent[]): Shot | null {
 function applied(shot: Shot, change: Partial<Shot>): Shot {
   const { shotId, ...record } = shot;
   const next = shotRecordSchema.safeParse({ ...record, ...change });
-  return next.success ? { ...next.data, shotId } : shot;
+  return next.success ? { ...shotOf(next.data), shotId } : shot;
 }
 
 /**

@@ -13,7 +13,7 @@ import {
   SWING_WIDTHS,
   TRAJECTORIES,
 } from '../golf/words';
-import { filledLine, key, line, lines, moment, sayIssue, whole } from '../stored';
+import { filledLine, key, line, lines, moment, openObject, whole } from '../stored';
 
 const metres = z.number().min(0).max(500);
 
@@ -84,21 +84,22 @@ function checkResult(shot: Partial<z.infer<z.ZodObject<typeof resultFields>>>, c
     ctx.addIssue({ code: 'custom', path: ['leftMaxM'], message: 'The outer edge of the ring must be farther out than the inner one.' });
 }
 
-export const shotRecordSchema = z.strictObject(shotFields).superRefine(checkResult);
+export const shotRecordSchema = openObject(shotFields).superRefine(checkResult);
 /** The facts of one ball. */
 export type ShotRecord = z.infer<typeof shotRecordSchema>;
 /** A ball with its identity: one row of the projection. */
 export type Shot = ShotRecord & { shotId: string };
 
 /** What a correction may change: anything but whose ball it was and in which session. */
-export const shotAmendSchema = z
-  .strictObject(shotFields)
+export const shotAmendSchema = openObject(shotFields)
   .omit({ playerId: true, sessionId: true })
   .partial()
   .refine((fields) => Object.keys(fields).length > 0, 'A correction changes something.');
 export type ShotAmend = z.infer<typeof shotAmendSchema>;
 
 const eventFields = {
+  /** Of the shape of events (read-event.ts). */
+  version: whole(1).default(1),
   eventId: z.uuid(),
   shotId: z.uuid(),
   sessionId: z.uuid(),
@@ -109,14 +110,14 @@ const eventFields = {
 
 /** A fact as it leaves the device. Nothing is ever overwritten: a correction and a removal are facts of their own. */
 export const shotEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...eventFields, kind: z.literal('record'), payload: shotRecordSchema }),
-  z.strictObject({ ...eventFields, kind: z.literal('amend'), payload: shotAmendSchema }),
-  z.strictObject({ ...eventFields, kind: z.literal('void'), payload: z.strictObject({}) }),
+  openObject({ ...eventFields, kind: z.literal('record'), payload: shotRecordSchema }),
+  openObject({ ...eventFields, kind: z.literal('amend'), payload: shotAmendSchema }),
+  openObject({ ...eventFields, kind: z.literal('void'), payload: openObject({}) }),
 ]);
 export type ShotEvent = z.infer<typeof shotEventSchema>;
 
-/** A fact as the server has it: numbered in the order in which it was taken in. */
-export const takenInSchema = z.strictObject({ seq: z.int().min(0), event: shotEventSchema });
+/** A fact as the server has it: numbered in the order in which it was taken in. It may be a newer program’s: whoever reads it sees. */
+export const takenInSchema = z.object({ seq: z.int().min(0), event: z.unknown() });
 export type TakenIn = z.infer<typeof takenInSchema>;
 
 /** One post of a device: what it says about the balls of one session, oldest first. Each event is read by itself. */
@@ -134,18 +135,7 @@ export type RefusedEvent = z.infer<typeof refusedEventSchema>;
 export const takenSchema = z.object({ stored: z.int(), known: z.int(), refused: z.array(refusedEventSchema) });
 export type Taken = z.infer<typeof takenSchema>;
 
-/** Reads the events of a batch one by one: one that can't be stored keeps none of the others waiting. */
-export function readEvents(events: readonly unknown[]): { events: ShotEvent[]; refused: RefusedEvent[] } {
-  const read: { events: ShotEvent[]; refused: RefusedEvent[] } = { events: [], refused: [] };
-  for (const one of events) {
-    const event = shotEventSchema.safeParse(one);
-    if (event.success) read.events.push(event.data);
-    else read.refused.push({ eventId: idOf(one), why: sayIssue(event.error) });
-  }
-  return read;
-}
-
-function idOf(event: unknown): string | null {
-  const id = z.object({ eventId: z.uuid() }).safeParse(event);
-  return id.success ? id.data.eventId : null;
+/** What of a record is a ball: not what only a newer program knows of it. */
+export function shotOf(record: ShotRecord): ShotRecord {
+  return Object.fromEntries(Object.keys(shotFields).map((name) => [name, record[name as keyof ShotRecord]])) as ShotRecord;
 }

@@ -7,6 +7,7 @@ import { turnsOf, type Turn } from '../game/turn';
 import type { Result } from '../game/scoring/scheme';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { stationSchema, type Station } from '../game/station';
+import { EVENT_VERSION } from '../shot/read-event';
 import type { Shot, ShotEvent } from '../shot/shot';
 import { toMetres } from '../units/length';
 
@@ -65,6 +66,7 @@ export function record(spec: GameSpec, turnNo: number, result: Result, n = turnN
 /** The same for any turn and player. */
 export function recordTurn(turn: Turn, result: Result, n: number, playerId = PLAYER, at = '2026-05-01T18:00:00.000Z'): ShotEvent {
   return {
+    version: EVENT_VERSION,
     eventId: idOf(1000 + n),
     shotId: idOf(2000 + n),
     sessionId: SESSION,
@@ -78,7 +80,17 @@ export function recordTurn(turn: Turn, result: Result, n: number, playerId = PLA
 
 export function voidOf(event: ShotEvent, n: number): ShotEvent {
   const { shotId, sessionId, deviceId, deviceAt } = event;
-  return { eventId: idOf(3000 + n), shotId, sessionId, deviceId, deviceSeq: 500 + n, deviceAt, kind: 'void', payload: {} };
+  return {
+    version: EVENT_VERSION,
+    eventId: idOf(3000 + n),
+    shotId,
+    sessionId,
+    deviceId,
+    deviceSeq: 500 + n,
+    deviceAt,
+    kind: 'void',
+    payload: {},
+  };
 }
 
 const PLAIN = game();

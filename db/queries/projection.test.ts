@@ -1,5 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
+import { readEvents } from '@/core/shot/read-event';
 import type { ShotEvent } from '@/core/shot/shot';
 import { turnsOf } from '@/core/game/turn';
 import { game, idOf, left, record, recordTurn, station, voidOf } from '@/core/testing/make';
@@ -10,6 +11,7 @@ import { saveGame } from './games';
 import { savePlayer } from './players';
 import { rebuildShots } from './projection';
 import { finishedSessions, getSession, saveConditions, saveConditionsToday, saveStationDistance, startSession } from './sessions';
+import { eventsOfSession } from './shots';
 import { takeIn, takeInAll } from './take-in';
 
 const { db, pool, academy } = academies('projection', 5000);
@@ -121,6 +123,36 @@ test('what is remembered of a session counts as long as it holds', async () => {
   expect((await getSession(db, at.actor, at.sessionId))!.session.completedAt).not.toBeNull();
   transactions.mockRestore();
   const { before, after } = await rebuilt(at);
+  expect(withoutLook(after)).toEqual(withoutLook(before));
+});
+
+test('what a newer program says of a ball is kept and given on; what this one can’t understand stops nothing', async () => {
+  const at = await academy();
+  const ball = own(at, record(game(), 0, left(5)));
+  const newer: unknown = { ...ball, version: 9, weather: 'fog', payload: { ...ball.payload, spinRpm: 4000 } };
+  const read = readEvents([newer]).events;
+  expect(read).toEqual([newer]);
+  await takeIn(db, at.actor, at.sessionId, read);
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 1, left(4), 1))]);
+  await db.insert(shotEvent).values({
+    academyId: at.actor.academyId,
+    eventId: idOf(at.n * 100_000 + 91),
+    shotId: ball.shotId,
+    sessionId: at.sessionId,
+    version: 9,
+    kind: 'film' as 'void',
+    payload: {},
+    actor: 'program',
+    deviceId: ball.deviceId,
+    deviceSeq: 7,
+    deviceAt: new Date(ball.deviceAt),
+  });
+  const said = (await eventsOfSession(db, at.actor, at.sessionId)).map(({ event }) => event);
+  expect(said[0]).toEqual(newer);
+  expect(said[1]).toMatchObject({ version: 1 });
+  expect(said[2]).toMatchObject({ version: 9, kind: 'film' });
+  const { before, after } = await rebuilt(at);
+  expect(before.shots).toHaveLength(2);
   expect(withoutLook(after)).toEqual(withoutLook(before));
 });
 

@@ -51,7 +51,7 @@ function projection(
   events: readonly Omit<EventRow, 'serverSeq'>[],
 ): Omit<ShotInsert, 'serverSeq'>[] {
   const records = recordsOf(events);
-  return projectShots(events.map(asEvent)).map((ball) => {
+  return projectShots(events.map(asEvent).filter((event) => event !== null)).map((ball) => {
     const { receivedAt, clockBehindMs } = records.get(ball.shotId)!;
     const playedAt = possibleMoment(ball.playedAt, { openedAt: held.startedAt, receivedAt, behindMs: clockBehindMs ?? 0 });
     return { ...withSession(ball, { stations, conditions: held.conditions }), academyId, playedAt };

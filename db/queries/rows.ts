@@ -1,5 +1,6 @@
 import type { Entrant } from '@/core/game/entrant';
-import { shotEventSchema, type Shot, type ShotEvent } from '@/core/shot/shot';
+import { storedEvent } from '@/core/shot/read-event';
+import type { Shot, ShotEvent } from '@/core/shot/shot';
 import { and, eq, getTableColumns, getTableName, sql, type SQL, type SQLWrapper } from 'drizzle-orm';
 import { toSnakeCase } from 'drizzle-orm/casing';
 import type { PgTable } from 'drizzle-orm/pg-core';
@@ -13,18 +14,21 @@ export type EventRow = Pick<
   | 'eventId'
   | 'shotId'
   | 'sessionId'
+  | 'version'
   | 'kind'
   | 'payload'
   | 'deviceId'
   | 'deviceSeq'
   | 'deviceAt'
   | 'clockBehindMs'
+  | 'more'
   | 'serverSeq'
   | 'receivedAt'
 >;
 
-/** A row as the core has it. */
-export function asEvent({
+/** An event as it came in, whatever program said it. */
+export function asSaid({
+  version,
   eventId,
   shotId,
   sessionId,
@@ -33,8 +37,22 @@ export function asEvent({
   deviceId,
   deviceSeq,
   deviceAt,
-}: Omit<EventRow, 'serverSeq'>): ShotEvent {
-  return shotEventSchema.parse({ eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: deviceAt.toISOString() });
+  more,
+}: Omit<EventRow, 'serverSeq'>): Record<string, unknown> {
+  return { ...more, version, eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: deviceAt.toISOString() };
+}
+
+/** An event as this program reads it; null for one of a newer program that it can't understand. */
+export function asEvent(row: Omit<EventRow, 'serverSeq'>): ShotEvent | null {
+  return storedEvent(asSaid(row));
+}
+
+const OF_COLUMNS = new Set(['version', 'eventId', 'shotId', 'sessionId', 'kind', 'payload', 'deviceId', 'deviceSeq', 'deviceAt']);
+
+/** What an event says beyond what has a column of its own; null: nothing. */
+export function moreOf(event: ShotEvent): Record<string, unknown> | null {
+  const more = Object.entries(event).filter(([name]) => !OF_COLUMNS.has(name));
+  return more.length > 0 ? Object.fromEntries(more) : null;
 }
 
 /** A player as the session took them in. */

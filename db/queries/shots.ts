@@ -3,7 +3,7 @@ import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { authUser, player, playerLink, shot, shotEvent } from '../schema';
-import { asEvent, shotsWhere } from './rows';
+import { asEvent, asSaid, shotsWhere } from './rows';
 
 /**
  * What was said about the balls of a session after so much, in the order in which it came in. Whoever holds a personal link reads the notes
@@ -15,8 +15,8 @@ export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, a
     .from(shotEvent)
     .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId), gt(shotEvent.serverSeq, after)))
     .orderBy(asc(shotEvent.serverSeq));
-  const known = rows.map((row) => ({ seq: row.serverSeq, event: asEvent(row) }));
-  if (actor.kind !== 'player') return known;
+  const known = rows.map((row) => ({ seq: row.serverSeq, shotId: row.shotId, event: asSaid(row) }));
+  if (actor.kind !== 'player') return known.map(({ seq, event }) => ({ seq, event }));
   const own = await db
     .selectDistinct({ shotId: shotEvent.shotId })
     .from(shotEvent)
@@ -29,12 +29,12 @@ export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, a
       ),
     );
   const mine = new Set(own.map(({ shotId }) => shotId));
-  return known.map(({ seq, event }) => ({ seq, event: mine.has(event.shotId) ? event : withoutNote(event) }));
+  return known.map(({ seq, shotId, event }) => ({ seq, event: mine.has(shotId) ? event : withoutNote(event) }));
 }
 
-function withoutNote(event: ShotEvent): ShotEvent {
-  if (event.kind === 'record') return { ...event, payload: { ...event.payload, note: null } };
-  return event.kind === 'amend' && 'note' in event.payload ? { ...event, payload: { ...event.payload, note: null } } : event;
+function withoutNote(event: Record<string, unknown>): Record<string, unknown> {
+  const payload = event.payload as Record<string, unknown>;
+  return 'note' in payload ? { ...event, payload: { ...payload, note: null } } : event;
 }
 
 /** Everything said about the balls of a session, with who said it, by name, and when it came in. */
@@ -48,11 +48,10 @@ export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promi
     .leftJoin(player, and(eq(player.academyId, playerLink.academyId), eq(player.playerId, playerLink.playerId)))
     .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId)))
     .orderBy(asc(shotEvent.serverSeq));
-  return rows.map(({ row, user, player: name }) => ({
-    event: asEvent(row),
-    by: user ?? (name && `${name}, by link`) ?? 'the program',
-    at: row.receivedAt,
-  }));
+  return rows.flatMap(({ row, user, player: name }) => {
+    const event = asEvent(row);
+    return event ? [{ event, by: user ?? (name && `${name}, by link`) ?? 'the program', at: row.receivedAt }] : [];
+  });
 }
 
 /** The balls of sessions, in the order of their turns. */

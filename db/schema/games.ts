@@ -1,9 +1,9 @@
-import type { GameSpec } from '@/core/game/spec';
-import type { GreenPlan } from '@/core/green/plan';
+import { storedGame } from '@/core/game/stored-game';
+import { storedPlan } from '@/core/green/stored-plan';
 import { DISTANCE_SOURCES, type Conditions } from '@/core/shot/conditions';
 import { date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
-import { academyId, at, metres } from './columns';
+import { academyId, at, document, metres } from './columns';
 import { player } from './people';
 
 export const green = pgTable(
@@ -19,7 +19,7 @@ export const greenVersion = pgTable(
     academyId: academyId(),
     greenId: uuid().notNull(),
     version: integer().notNull(),
-    plan: jsonb().$type<GreenPlan>().notNull(),
+    plan: document(storedPlan).notNull(),
     createdAt: at().notNull().defaultNow(),
   },
   (t) => [
@@ -46,7 +46,7 @@ export const gameVersion = pgTable(
     academyId: academyId(),
     gameId: uuid().notNull(),
     version: integer().notNull(),
-    spec: jsonb().$type<GameSpec>().notNull(),
+    spec: document(storedGame).notNull(),
     /** SHA-256 of the spec with its keys in order, in hexadecimal: equal games have equal hashes. */
     hash: text().notNull(),
     /** The plan on which its stations stand; null for a game on no green. */
@@ -74,7 +74,7 @@ export const session = pgTable(
     /** Null for balls recorded without a game. */
     gameId: uuid(),
     gameVersion: integer(),
-    spec: jsonb().$type<GameSpec>().notNull(),
+    spec: document(storedGame).notNull(),
     greenId: uuid(),
     greenVersion: integer(),
     conditions: jsonb().$type<Conditions>().notNull().default({}),

@@ -40,10 +40,14 @@ export const shotEvent = pgTable(
     eventId: uuid().notNull(),
     shotId: uuid().notNull(),
     sessionId: uuid().notNull(),
+    /** Of the shape of what was said (core/shot/read-event.ts). */
+    version: integer().notNull().default(1),
     kind: text({ enum: ['record', 'amend', 'void'] }).notNull(),
     payload: jsonb().$type<ShotEvent['payload']>().notNull(),
     /** Who said it: a user, or later a player's link. */
     actor: text().notNull(),
+    /** What a newer program said beside all this; null: nothing. */
+    more: jsonb().$type<Record<string, unknown>>(),
     deviceId: uuid().notNull(),
     deviceSeq: integer().notNull(),
     /** What the device's clock said; never used for order. */

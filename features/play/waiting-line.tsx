@@ -14,13 +14,15 @@ const WHY = {
 
 /** A small honest line: how much the server does not have yet, and why. */
 export function WaitingLine() {
-  const { waiting, aside, why } = useWaiting();
-  if (waiting === 0)
+  const { waiting, aside, unread, why } = useWaiting();
+  if (waiting === 0) {
+    const trouble = aside > 0 ? `${aside} not saved: see ⋯` : unread > 0 ? `${unread} can’t be shown: reload to update` : '';
     return (
-      <span className={styles.sent} role={aside > 0 ? 'status' : undefined}>
-        {aside > 0 ? `${aside} not saved: see ⋯` : 'all sent'}
+      <span className={styles.sent} role={trouble ? 'status' : undefined}>
+        {trouble || 'all sent'}
       </span>
     );
+  }
   const text = `${waiting} waiting${WHY[why] ? ` · ${WHY[why]}` : ''}`;
   return (
     <span className={styles.sent} role="status">

@@ -6,6 +6,7 @@ import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } f
 import { amendBall, recordBall, removeBall, undoBall } from '../record';
 import { messageOf } from './live';
 import {
+  countUnread,
   countWaiting,
   forgetSent,
   keepBundle,
@@ -218,12 +219,30 @@ test('what is told of a session holds here at once, waits, and only the newest o
 test('balls of the server and own ones stand in the server’s order, once each', async () => {
   await recordBall(bundle(), 0, turns[0]!, left(2));
   const [mine] = (await nextBatch(1))!.events;
-  await keepEvents([
+  await keepEvents(SESSION, [
     { seq: 41, event: record(spec, 1, left(8)) },
     { seq: 42, event: mine! },
   ]);
   expect((await readSession(SESSION))!.events.map((event) => event.eventId)).toEqual([record(spec, 1, left(8)).eventId, mine!.eventId]);
   expect([await lastSeq(SESSION), await countWaiting()]).toEqual([42, 0]);
+});
+
+test('what a newer program says is kept: what is known of it counts, what can’t be understood waits for the program that can', async () => {
+  const ball = record(spec, 1, left(8));
+  const newer = { ...ball, version: 9, weather: 'fog', payload: { ...ball.payload, spinRpm: 4000 } };
+  const strange = { version: 9, kind: 'film', eventId: '00000000-0000-4000-8000-0000000099ff', shotId: ball.shotId, sessionId: SESSION };
+  await keepEvents(SESSION, [
+    { seq: 41, event: newer },
+    { seq: 42, event: strange },
+  ]);
+  const held = (await readSession(SESSION))!;
+  expect(held.events).toEqual([newer]);
+  expect(held.shots).toHaveLength(1);
+  expect(held.shots[0]).not.toHaveProperty('spinRpm');
+  expect([await countUnread(), await lastSeq(SESSION), await countWaiting()]).toEqual([1, 42, 0]);
+  // The newer program has come, which understands it: it is read when the session is fetched again.
+  await keepEvents(SESSION, [{ seq: 42, event: { ...strange, kind: 'void', version: 1, payload: {}, deviceId: ball.deviceId } }]);
+  expect([await countUnread(), (await readSession(SESSION))!.shots]).toEqual([0, []]);
 });
 
 test('what the server refuses for good is set aside with its reason, and keeps nothing else waiting', async () => {

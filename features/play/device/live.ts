@@ -50,7 +50,7 @@ export function followSession(sessionId: string): () => void {
   async function take({ event, data }: Message) {
     if (event === 'facts') {
       const facts = takenInSchema.array().safeParse(JSON.parse(data));
-      if (facts.success) await keepEvents(facts.data);
+      if (facts.success) await keepEvents(sessionId, facts.data);
     } else if (event === 'session') {
       const bundle = await getBundle(sessionId, await lastSeq(sessionId));
       if (typeof bundle === 'object') await keepBundle(bundle.got);

@@ -69,15 +69,18 @@ export async function putTelling(sessionId: string, telling: Telling): Promise<{
   return { outcome, why: error.success ? error.data.error : 'The server refuses it.' };
 }
 
-export type Got<T> = { got: T } | 'missing' | 'signed-out' | 'unreachable';
+/** `outdated`: the answer takes a newer program to read. */
+export type Got<T> = { got: T } | 'missing' | 'signed-out' | 'outdated' | 'unreachable';
 
 async function read<T>(address: string, init: RequestInit, schema: z.ZodType<T>): Promise<Got<T>> {
   const answer = await asked(address, init);
   const response = answer === 'late' ? null : answer;
   if (response?.status === 401) return 'signed-out';
   if (response?.status === 404 || response?.status === 400) return 'missing';
-  const parsed = response?.ok ? schema.safeParse(await response.json().catch(() => null)) : null;
-  return parsed?.success ? { got: parsed.data } : 'unreachable';
+  const said: unknown = response?.ok ? await response.json().catch(() => undefined) : undefined;
+  if (said === undefined) return 'unreachable';
+  const parsed = schema.safeParse(said);
+  return parsed.success ? { got: parsed.data } : 'outdated';
 }
 
 /** All about a session; of what was said about its balls only what came after so much. */

@@ -3,6 +3,8 @@ import type { Bundle } from '@/core/game/bundle';
 import type { LinkHome } from '@/core/game/link-home';
 import { aboutOf, told, type Telling } from '@/core/game/telling';
 import { projectShots } from '@/core/shot/project';
+import { storedGame } from '@/core/game/stored-game';
+import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from './ids';
 
@@ -11,8 +13,11 @@ import { newId, now } from './ids';
  * told to the server. A ball is in here before the next one is asked for; whether the server has it too is a flag.
  */
 type StoredBundle = { sessionId: string; bundle: Bundle };
-/** `sent`: 0 waits, 1 is with the server, 2 was refused and is set aside, with the reason; those count no more. */
-type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1 | 2; event: ShotEvent; why?: string };
+/**
+ * `sent`: 0 waits, 1 is with the server, 2 was refused and is set aside, with the reason, 3 came from the server and says what only a newer
+ * program understands; 2 and 3 count nowhere.
+ */
+type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1 | 2 | 3; event: ShotEvent; why?: string };
 /** What is still to be told about a session; of each thing only the newest is kept. */
 export type StoredTelling = { id: string; sessionId: string; telling: Telling; made: number; /** Refused, and set aside. */ why?: string };
 /** With which personal link a session was opened here; without one it is the coach's sign-in. */
@@ -84,7 +89,8 @@ export async function keepBundle(bundle: Bundle): Promise<void> {
   const waiting = (await tx.objectStore('tellings').getAll()).filter((one) => one.sessionId === bundle.sessionId);
   const current = waiting.reduce<Bundle>((held, one) => told(held, one.telling), { ...bundle, events: [] });
   void tx.objectStore('bundles').put({ sessionId: bundle.sessionId, bundle: current });
-  for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one));
+  for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one, bundle.sessionId));
+  await readAgain(tx.objectStore('events'), bundle.sessionId);
   await forgetErased(tx.objectStore('events'), bundle);
   await tx.done;
   changed();
@@ -97,21 +103,33 @@ async function forgetErased(
 ): Promise<void> {
   const here = new Set(players.map((player) => player.playerId));
   const all = await events.index('inSession').getAll(IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]));
-  const balls = new Set(all.flatMap(({ event }) => (event.kind === 'record' && !here.has(event.payload.playerId) ? [event.shotId] : [])));
+  const balls = new Set(all.flatMap(({ event }) => (event.kind === 'record' && !here.has(event.payload?.playerId) ? [event.shotId] : [])));
   for (const { eventId, event } of all) if (balls.has(event.shotId)) void events.delete(eventId);
 }
 
-/** Keeps events that the server took in, whoever's they are. */
-export async function keepEvents(events: readonly TakenIn[]): Promise<void> {
+/** Keeps events of a session that the server took in, whoever's they are. */
+export async function keepEvents(sessionId: string, events: readonly TakenIn[]): Promise<void> {
   if (events.length === 0) return;
   const tx = (await store()).transaction('events', 'readwrite');
-  for (const one of events) void tx.store.put(asKnown(one));
+  for (const one of events) void tx.store.put(asKnown(one, sessionId));
   await tx.done;
   changed();
 }
 
-function asKnown({ seq, event }: TakenIn): StoredEvent {
-  return { eventId: event.eventId, sessionId: event.sessionId, order: seq, sent: 1, event };
+/** What this program can't understand is kept as it came, for the one that replaces it. */
+function asKnown({ seq, event }: TakenIn, sessionId: string): StoredEvent {
+  const read = storedEvent(event);
+  const eventId = read?.eventId ?? String((event as { eventId?: unknown } | null)?.eventId ?? `${sessionId} ${seq}`);
+  return { eventId, sessionId, order: seq, sent: read ? 1 : 3, event: read ?? (event as ShotEvent) };
+}
+
+/** Reads what an older program could not understand. */
+async function readAgain(
+  events: IDBPObjectStore<DeviceSchema, ('bundles' | 'events' | 'tellings')[], 'events', 'readwrite'>,
+  sessionId: string,
+): Promise<void> {
+  const unread = (await events.index('sent').getAll(3)).filter((one) => one.sessionId === sessionId);
+  for (const { order, event } of unread) void events.put(asKnown({ seq: order, event }, sessionId));
 }
 
 type Any = IDBPTransaction<DeviceSchema, ('events' | 'bundles' | 'settings' | 'tellings')[], 'readonly' | 'readwrite'>;
@@ -119,7 +137,11 @@ type Any = IDBPTransaction<DeviceSchema, ('events' | 'bundles' | 'settings' | 't
 /** Everything that was said about the balls of a session, in order. */
 async function eventsOf(tx: Pick<Any, 'objectStore'>, sessionId: string): Promise<ShotEvent[]> {
   const range = IDBKeyRange.bound([sessionId, 0], [sessionId, Infinity]);
-  return (await tx.objectStore('events').index('inSession').getAll(range)).flatMap(({ sent, event }) => (sent === 2 ? [] : [event]));
+  return (await tx.objectStore('events').index('inSession').getAll(range)).flatMap(({ sent, event }) => {
+    // What an older program left here is brought to the present version.
+    const read = sent === 2 || sent === 3 ? null : storedEvent(event);
+    return read ? [read] : [];
+  });
 }
 
 type Held = {
@@ -139,7 +161,8 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
     tx.objectStore('keys').get(sessionId),
     tx.objectStore('offers').get(sessionId),
   ]);
-  return held && { bundle: held.bundle, shots: projectShots(events), events, token: key?.token, offer: offer ?? null };
+  const bundle = held && { ...held.bundle, spec: storedGame(held.bundle.spec) };
+  return bundle && { bundle, shots: projectShots(events), events, token: key?.token, offer: offer ?? null };
 }
 
 /** The highest number that the server gave to an event of a session that is here; 0 before the first. */
@@ -154,6 +177,11 @@ export async function countWaiting(): Promise<number> {
   const db = await store();
   const tellings = (await db.getAll('tellings')).filter(isWaiting);
   return (await db.countFromIndex('events', 'sent', 0)) + tellings.length;
+}
+
+/** How much was said of all sessions that only a newer program understands. */
+export async function countUnread(): Promise<number> {
+  return (await store()).countFromIndex('events', 'sent', 3);
 }
 
 const isWaiting = ({ why }: StoredTelling) => why === undefined;
@@ -224,7 +252,7 @@ export async function sayAboutShot(sessionId: string, decide: (shots: Shot[]) =>
   const deviceSeq = (((await settings.get('deviceSeq'))?.value as number | undefined) ?? -1) + 1;
   void settings.put({ key: 'deviceId', value: deviceId });
   void settings.put({ key: 'deviceSeq', value: deviceSeq });
-  const base = { eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt: new Date(now()).toISOString() };
+  const base = { version: EVENT_VERSION, eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt: new Date(now()).toISOString() };
   const event: ShotEvent =
     saying.kind === 'record'
       ? { ...base, shotId: newId(), kind: 'record', payload: saying.payload }
@@ -319,7 +347,7 @@ export async function forgetHome(token: string): Promise<void> {
 /** Forgets what the server has anyway; balls that are not sent or were refused stay, with the sessions they belong to. */
 export async function forgetSent(): Promise<void> {
   const tx = (await store()).transaction(STORES, 'readwrite');
-  const waiting = (await tx.objectStore('events').getAll()).filter(({ sent }) => sent !== 1);
+  const waiting = (await tx.objectStore('events').getAll()).filter(({ sent }) => sent === 0 || sent === 2);
   const telling = await tx.objectStore('tellings').getAll();
   const kept = new Set([...waiting, ...telling].map((entry) => entry.sessionId));
   for (const name of ['bundles', 'events', 'keys'] as const)

@@ -5,17 +5,17 @@ import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { followSession } from './live';
 import { getBundle } from './server';
-import { countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
+import { countUnread, countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
 import { sendWaiting, subscribeSync, syncState } from './sync';
 import { useStored } from './use-stored';
 
 export type SessionView =
   | { state: 'loading' }
-  | { state: 'missing' | 'signed-out' | 'unreachable' }
+  | { state: 'missing' | 'signed-out' | 'outdated' | 'unreachable' }
   | { state: 'here'; bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null };
 
 /** What came of asking the server for a session's bundle. */
-type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'unreachable';
+type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'outdated' | 'unreachable';
 
 /** A session as this device knows it, kept current: from the device at once, from the server when it answers. */
 export function useSession(sessionId: string): SessionView {
@@ -74,10 +74,11 @@ export function useAside(sessionId: string): SetAside[] {
 
 const readAll = () => readAside();
 
-/** How much waits to be sent from this device, and why; and how much was refused and is set aside. */
-export function useWaiting(): { waiting: number; aside: number; why: ReturnType<typeof syncState> } {
+/** How much waits to be sent from this device, and why; how much was refused and is set aside; how much takes a newer program to read. */
+export function useWaiting(): { waiting: number; aside: number; unread: number; why: ReturnType<typeof syncState> } {
   const waiting = useStored(countWaiting) ?? 0;
   const aside = useStored(readAll)?.length ?? 0;
+  const unread = useStored(countUnread) ?? 0;
   const why = useSyncExternalStore(subscribeSync, syncState, () => 'idle' as const);
-  return { waiting, aside, why };
+  return { waiting, aside, unread, why };
 }

@@ -1,0 +1,26 @@
+import { lifted, versionOf, type Step } from './document';
+
+const STEPS: Step[] = [
+  // In its second version a ball got a colour, in its third the weight was said in grams.
+  (older) => ({ ...older, colour: 'white' }),
+  ({ ounces, ...older }) => ({ ...older, grams: Number(ounces) * 28 }),
+];
+
+test('a document is brought to the present version, one step after another', () => {
+  expect(lifted({ ounces: 2 }, STEPS)).toEqual({ version: 3, colour: 'white', grams: 56 });
+  expect(lifted({ version: 1, ounces: 2 }, STEPS)).toEqual({ version: 3, colour: 'white', grams: 56 });
+  expect(lifted({ version: 2, colour: 'red', ounces: 1 }, STEPS)).toEqual({ version: 3, colour: 'red', grams: 28 });
+});
+
+test('one of the present version, or of a newer, stays as it is, and so does what is none', () => {
+  for (const same of [{ version: 3, grams: 1 }, { version: 9, anything: [1] }, null, 'text', 4]) expect(lifted(same, STEPS)).toBe(same);
+});
+
+test.each([
+  [{}, 1],
+  [{ version: 4 }, 4],
+  [{ version: 0 }, 1],
+  [{ version: 1.5 }, 1],
+  [{ version: '2' }, 1],
+  [null, 1],
+])('the version of %j is %i', (document, version) => expect(versionOf(document)).toBe(version));

@@ -1,0 +1,25 @@
+/*
+ * Documents live for years: what was stored by an older program is read by a newer one, and a phone that nobody updated meets what a newer one
+ * wrote. Each kind of document has a version; whatever changes about its shape is a version more and a step here, and nothing else.
+ */
+
+/** Brings a document of one version to the next: what is new gets what it meant before it was there. */
+export type Step = (older: Record<string, unknown>) => Record<string, unknown>;
+
+/** The version that a document says it has; those that say none are the first. */
+export function versionOf(document: unknown): number {
+  const version = (document as { version?: unknown } | null)?.version;
+  return typeof version === 'number' && Number.isInteger(version) && version > 0 ? version : 1;
+}
+
+/**
+ * Brings a document to the present version, step by step. What is no document of an older version is given back as it is.
+ * @param steps from the first version to the second, from the second to the third, and so on; the present version is one more than there are
+ */
+export function lifted(document: unknown, steps: readonly Step[]): unknown {
+  if (typeof document !== 'object' || document === null) return document;
+  const from = versionOf(document);
+  return steps
+    .slice(from - 1)
+    .reduce<Record<string, unknown>>((older, step, i) => ({ ...step(older), version: from + i + 1 }), document as Record<string, unknown>);
+}
