@@ -21,7 +21,7 @@ async function ids() {
 
 for (const size of SIZES)
   test(`the desk at ${size.width}x${size.height}`, async ({ page }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     const complained = complaints(page);
     await page.setViewportSize(size);
     const { player_id, game_id, session_id, green_id } = await ids();
