@@ -6,7 +6,7 @@ import { recordOf } from '../core/game/record';
 import { UNKNOWN } from '../core/game/scoring/scheme';
 import { turnsOf } from '../core/game/turn';
 import { newPlayer } from '../core/people/player';
-import { EVENT_VERSION } from '@/core/shot/read-event';
+import { EVENT_VERSION } from '../core/shot/read-event';
 import type { ShotEvent } from '../core/shot/shot';
 import { green } from '../core/testing/make-green';
 import { openDb } from '../db/client';
