@@ -7,7 +7,7 @@ export default defineConfig([
   ...nextVitals,
   ...nextTypescript,
   prettier,
-  globalIgnores(['.next/**', 'public/shell/**', '.data/**', 'node_modules/**', 'next-env.d.ts', 'db/migrations/**']),
+  globalIgnores(['.next/**', '.build/**', 'public/shell/**', '.data/**', 'node_modules/**', 'next-env.d.ts', 'db/migrations/**']),
   {
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
