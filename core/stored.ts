@@ -51,7 +51,7 @@ const UNKNOWN_MOST = 4_000;
 const unknownField = z.unknown().refine((value) => {
   const json = JSON.stringify(value) ?? '';
   return json.length <= UNKNOWN_MOST && !/\\u0000|\\ud[89a-f]/i.test(json);
-}, 'This can’t be stored.');
+}, 'This can’t be saved.');
 
 /** An object that may be a newer program’s: what is not known of it is taken along. */
 export function openObject<Shape extends z.ZodRawShape>(shape: Shape): z.ZodObject<Shape> {

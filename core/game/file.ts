@@ -24,7 +24,7 @@ export function readGameFile(text: string): { game: GameSpec } | { problems: Pro
   const { format, version } = value as Record<string, unknown>;
   if (format !== 'inch-game') return refuse('format', 'This is no game file: its format is not “inch-game”.');
   if (!Number.isInteger(version) || !understandsGame(value))
-    return refuse('version', `This game file is of a version that this program does not read; it reads version ${GAME_VERSION}.`);
+    return refuse('version', `This game file was saved by another version of the program. This one reads version ${GAME_VERSION}.`);
   const parsed = gameSpecSchema.safeParse(storedGame(value));
   if (parsed.success) return { game: parsed.data };
   return { problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), message: issue.message })) };

@@ -3,20 +3,36 @@ import { lifted, versionOf, type Step } from '../document';
 import { sayIssue } from '../stored';
 import { shotEventSchema, type RefusedEvent, type ShotEvent } from './shot';
 
-/** How the shape of events changed, step by step. A new field of a ball is a step that says what its absence meant. */
-const STEPS: readonly Step[] = [];
-/** The version of the events that this program makes. */
-export const EVENT_VERSION = STEPS.length + 1;
+/**
+ * How events are read where their shape changed in these steps. The version of what this program makes is one more than there are.
+ */
+export function eventReader(steps: readonly Step[]) {
+  const version = steps.length + 1;
+  return {
+    version,
 
-/** Reads the events of a batch one by one: one that can't be stored keeps none of the others waiting. */
-export function readEvents(events: readonly unknown[]): { events: ShotEvent[]; refused: RefusedEvent[] } {
-  const read: { events: ShotEvent[]; refused: RefusedEvent[] } = { events: [], refused: [] };
-  for (const one of events) {
-    const event = shotEventSchema.safeParse(lifted(one, STEPS));
-    if (event.success) read.events.push(event.data);
-    else read.refused.push({ eventId: idOf(one), why: sayIssue(event.error) });
-  }
-  return read;
+    /** Reads the events of a batch one by one: one that can't be stored keeps none of the others waiting. */
+    readEvents(events: readonly unknown[]): { events: ShotEvent[]; refused: RefusedEvent[] } {
+      const read: { events: ShotEvent[]; refused: RefusedEvent[] } = { events: [], refused: [] };
+      for (const one of events) {
+        const event = shotEventSchema.safeParse(lifted(one, steps));
+        if (event.success) read.events.push(event.data);
+        else read.refused.push({ eventId: idOf(one), why: sayIssue(event.error) });
+      }
+      return read;
+    },
+
+    /**
+     * An event that was stored: it was read when it came in, so that one of the present version is taken as it is.
+     * @returns null for one of a newer program that says what this one can't understand
+     */
+    storedEvent(event: unknown): ShotEvent | null {
+      const present = lifted(event, steps);
+      if (versionOf(present) <= version) return present as ShotEvent;
+      const read = shotEventSchema.safeParse(present);
+      return read.success ? read.data : null;
+    },
+  };
 }
 
 function idOf(event: unknown): string | null {
@@ -24,13 +40,6 @@ function idOf(event: unknown): string | null {
   return id.success ? id.data.eventId : null;
 }
 
-/**
- * An event that was stored: it was read when it came in, so that one of the present version is taken as it is.
- * @returns null for one of a newer program that says what this one can't understand
- */
-export function storedEvent(event: unknown): ShotEvent | null {
-  const present = lifted(event, STEPS);
-  if (versionOf(present) <= EVENT_VERSION) return present as ShotEvent;
-  const read = shotEventSchema.safeParse(present);
-  return read.success ? read.data : null;
-}
+/** How the shape of events changed, step by step. A new field of a ball is a step that says what its absence meant. */
+const STEPS: readonly Step[] = [];
+export const { version: EVENT_VERSION, readEvents, storedEvent } = eventReader(STEPS);

@@ -8,13 +8,19 @@ import { GAME_VERSION, storedGame, understandsGame } from '../game/stored-game';
 import { AREA_KINDS, greenPlanSchema } from '../green/plan';
 import { storedPlan } from '../green/stored-plan';
 import { projectShots } from '../shot/project';
-import { EVENT_VERSION, readEvents, storedEvent } from '../shot/read-event';
+import { EVENT_VERSION, eventReader, readEvents, storedEvent } from '../shot/read-event';
 
 /*
  * What programs of each version stored, as they stored it. A file here is never changed: whatever becomes of the program, it reads these, and
  * they mean what they meant.
  */
-type Played = { spec: { scoring: { scheme: string } }; people: Entrant[]; events: { kind: string }[]; scores: number[]; balls: number[] };
+type Played = {
+  spec: { scoring: { scheme: string } };
+  people: Entrant[];
+  events: { kind: string; payload: object }[];
+  scores: number[];
+  balls: number[];
+};
 const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, 'golden', name), 'utf8')) as T;
 
 const games = [1].flatMap((version) => read<Played[]>(`games-${version}.json`));
@@ -54,4 +60,19 @@ test('games and greens of then are games and greens of the present shape', () =>
 test('a game of a newer program is not played as if it were understood', () => {
   expect(understandsGame(games[0]!.spec)).toBe(true);
   expect([{ ...games[0]!.spec, version: GAME_VERSION + 1 }, null, 'text'].map(understandsGame)).toEqual([false, false, false]);
+});
+
+test('when the shape of events changes, what was stored and what old phones send is brought along', () => {
+  const withHeight = (older: Record<string, unknown>) => ({ ...older, payload: { ...(older.payload as object), heightM: 0 } });
+  const later = eventReader([withHeight]);
+  const [ball] = games[0]!.events;
+  expect(later.version).toBe(2);
+  const lifted = { version: 2, payload: { heightM: 0 } };
+  expect(later.storedEvent(ball)).toMatchObject(lifted);
+  expect(later.readEvents([ball])).toMatchObject({ events: [lifted], refused: [] });
+  const own = { ...ball, version: 2, payload: { ...ball!.payload, heightM: 3 } };
+  expect(later.storedEvent(own)).toBe(own);
+  // The program before it takes what the later one makes.
+  expect(readEvents([own]).events).toEqual([own]);
+  expect(storedEvent(own)).toEqual(own);
 });

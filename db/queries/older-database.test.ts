@@ -2,11 +2,13 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
+import { pgTable } from 'drizzle-orm/pg-core';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import type { Entrant } from '@/core/game/entrant';
 import { playSession } from '@/core/game/play';
 import type { Program } from '../actor';
 import { openDb } from '../client';
+import { document } from '../schema/columns';
 import { rebuildShots } from './projection';
 import { getSession } from './sessions';
 
@@ -84,3 +86,18 @@ test('a database of the first stored shapes migrates, and every session has the 
     rmSync(then, { recursive: true, force: true });
   }
 }, 120_000);
+
+test('a document is brought to the present shape as it is read, and stored as it is given', async () => {
+  const { db, pool } = openDb(process.env.TEST_DATABASE_URL!);
+  const box = pgTable('box', { inside: document((stored) => ({ ...(stored as { a: number }), read: true })) });
+  try {
+    await db.transaction(async (tx) => {
+      await tx.execute(sql`create temp table box (inside jsonb) on commit drop`);
+      await tx.insert(box).values({ inside: { a: 1, read: false } });
+      expect((await tx.execute(sql`select inside from box`)).rows).toEqual([{ inside: { a: 1, read: false } }]);
+      expect(await tx.select().from(box)).toEqual([{ inside: { a: 1, read: true } }]);
+    });
+  } finally {
+    await pool.end();
+  }
+});

@@ -26,20 +26,15 @@ export type EventRow = Pick<
   | 'receivedAt'
 >;
 
+/** What of an event has a column of its own; all else is kept in `more`. */
+const OWN = ['version', 'eventId', 'shotId', 'sessionId', 'kind', 'payload', 'deviceId', 'deviceSeq', 'deviceAt'] as const;
+
+const ownOf = <T extends Record<(typeof OWN)[number], unknown>>(from: T) =>
+  Object.fromEntries(OWN.map((name) => [name, from[name]])) as Pick<T, (typeof OWN)[number]>;
+
 /** An event as it came in, whatever program said it. */
-export function asSaid({
-  version,
-  eventId,
-  shotId,
-  sessionId,
-  kind,
-  payload,
-  deviceId,
-  deviceSeq,
-  deviceAt,
-  more,
-}: Omit<EventRow, 'serverSeq'>): Record<string, unknown> {
-  return { ...more, version, eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt: deviceAt.toISOString() };
+export function asSaid(row: Omit<EventRow, 'serverSeq'>): Record<string, unknown> {
+  return { ...row.more, ...ownOf(row), deviceAt: row.deviceAt.toISOString() };
 }
 
 /** An event as this program reads it; null for one of a newer program that it can't understand. */
@@ -47,12 +42,10 @@ export function asEvent(row: Omit<EventRow, 'serverSeq'>): ShotEvent | null {
   return storedEvent(asSaid(row));
 }
 
-const OF_COLUMNS = new Set(['version', 'eventId', 'shotId', 'sessionId', 'kind', 'payload', 'deviceId', 'deviceSeq', 'deviceAt']);
-
-/** What an event says beyond what has a column of its own; null: nothing. */
-export function moreOf(event: ShotEvent): Record<string, unknown> | null {
-  const more = Object.entries(event).filter(([name]) => !OF_COLUMNS.has(name));
-  return more.length > 0 ? Object.fromEntries(more) : null;
+/** The columns of an event, of which `asSaid` makes it again. */
+export function columnsOf(event: ShotEvent) {
+  const more = Object.entries(event).filter(([name]) => !OWN.some((own) => own === name));
+  return { ...ownOf(event), deviceAt: new Date(event.deviceAt), more: more.length > 0 ? Object.fromEntries<unknown>(more) : null };
 }
 
 /** A player as the session took them in. */

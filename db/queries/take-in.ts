@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { shotEvent } from '../schema';
-import { moreOf } from './rows';
+import { columnsOf } from './rows';
 import { projectAgain, projectNew, settle, type NewEvent } from './projection';
 
 /** What one device says about the balls of one session. */
@@ -92,20 +92,7 @@ function sorted(facts: Facts, said: Said, posts: readonly Post[]): { taken: Take
 const noSession = ({ eventId }: ShotEvent) => ({ eventId, why: 'There is no such session.' });
 
 function rowOf(event: ShotEvent, { actor, clockBehindMs }: Post, receivedAt: Date): NewEvent {
-  const { version, eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt } = event;
-  const said = {
-    version,
-    eventId,
-    shotId,
-    sessionId,
-    kind,
-    payload,
-    deviceId,
-    deviceSeq,
-    deviceAt: new Date(deviceAt),
-    more: moreOf(event),
-  };
-  return { ...said, academyId: actor.academyId, actor: actorName(actor), clockBehindMs, receivedAt };
+  return { ...columnsOf(event), academyId: actor.academyId, actor: actorName(actor), clockBehindMs, receivedAt };
 }
 
 /** What has to be known of a session to take balls in, as the database says it. */

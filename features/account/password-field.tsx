@@ -14,7 +14,7 @@ export function PasswordField({ register, error, label = 'Password', isNew = fal
       autoComplete={isNew ? 'new-password' : 'current-password'}
       register={register}
       error={error}
-      {...(isNew ? { hint: `At least ${PASSWORD_LEAST} characters, and not one that many people use.` } : {})}
+      {...(isNew ? { hint: `At least ${PASSWORD_LEAST} characters, and not a common password.` } : {})}
     />
   );
 }

@@ -44,7 +44,7 @@ export function PlayApp() {
 }
 
 const NOTICES = {
-  outdated: ['This game needs a newer version of the program', 'Reload this page with a network. Nothing that was recorded is lost.'],
+  outdated: ['This game needs a newer version of the program', 'Reload this page when you’re online. Nothing you recorded is lost.'],
   missing: ['This session is not here', 'It may belong to another academy, or was never started. Look on Today.'],
   unreachable: [
     'No network, and this session was never opened on this device',

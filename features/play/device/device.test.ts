@@ -5,6 +5,7 @@ import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { amendBall, recordBall, removeBall, undoBall } from '../record';
 import { messageOf } from './live';
+import { getBundle } from './server';
 import {
   countUnread,
   countWaiting,
@@ -243,6 +244,19 @@ test('what a newer program says is kept: what is known of it counts, what can’
   // The newer program has come, which understands it: it is read when the session is fetched again.
   await keepEvents(SESSION, [{ seq: 42, event: { ...strange, kind: 'void', version: 1, payload: {}, deviceId: ball.deviceId } }]);
   expect([await countUnread(), (await readSession(SESSION))!.shots]).toEqual([0, []]);
+});
+
+test('a session is played by the rules with which it was stored, and one of a newer program is said to need it', async () => {
+  const got = (game: unknown) => {
+    jest.mocked(global.fetch).mockImplementationOnce(async () => respond(200, { ...bundle(), spec: game }));
+    return getBundle(SESSION, 0);
+  };
+  // More stations than anybody may design today.
+  const large = { ...spec, stations: Array.from({ length: 500 }, (_, i) => ({ ...spec.stations[0]!, key: `s${i}` })) };
+  expect(await got(large)).toMatchObject({ got: { spec: { stations: { length: 500 } } } });
+  expect(await got({ ...spec, version: 2 })).toBe('outdated');
+  jest.mocked(global.fetch).mockImplementationOnce(async () => respond(502));
+  expect(await getBundle(SESSION, 0)).toBe('unreachable');
 });
 
 test('what the server refuses for good is set aside with its reason, and keeps nothing else waiting', async () => {
