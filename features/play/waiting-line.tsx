@@ -16,7 +16,7 @@ const WHY = {
 export function WaitingLine() {
   const { waiting, aside, unread, why } = useWaiting();
   if (waiting === 0) {
-    const trouble = aside > 0 ? `${aside} not saved: see ⋯` : unread > 0 ? `${unread} can’t be shown: reload to update` : '';
+    const trouble = aside > 0 ? `${aside} not saved: see ⋯` : unread > 0 ? `${unread} not shown: reload` : '';
     return (
       <span className={styles.sent} role={trouble ? 'status' : undefined}>
         {trouble || 'all sent'}
