@@ -3,7 +3,7 @@ import type { APIRequestContext } from '@playwright/test';
 import { gameSpecSchema } from '../core/game/spec';
 import { LIBRARY } from '../core/game/library';
 import { recordOf } from '../core/game/record';
-import { UNKNOWN } from '../core/game/scoring/scheme';
+import { UNKNOWN } from '../core/game/scoring/ball';
 import { turnsOf } from '../core/game/turn';
 import { newPlayer } from '../core/people/player';
 import { EVENT_VERSION } from '../core/shot/read-event';

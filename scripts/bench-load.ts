@@ -4,7 +4,7 @@ import { Pool } from 'pg';
 import { DEMO_COACH } from '@/core/demo/people';
 import { LIBRARY } from '@/core/game/library';
 import { recordOf } from '@/core/game/record';
-import { UNKNOWN } from '@/core/game/scoring/scheme';
+import { UNKNOWN } from '@/core/game/scoring/ball';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';
 import { newPlayer } from '@/core/people/player';

@@ -5,7 +5,7 @@ import { plainEntrant } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { playSession } from '@/core/game/play';
 import { recordOf } from '@/core/game/record';
-import { UNKNOWN } from '@/core/game/scoring/scheme';
+import { UNKNOWN } from '@/core/game/scoring/ball';
 import { schemeOf } from '@/core/game/scoring';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';

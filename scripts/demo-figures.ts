@@ -127,7 +127,7 @@ function forecastOf(spec: GameSpec) {
 function refusedOf(spec: GameSpec) {
   const refusal = (game: GameSpec) => {
     const parsed = gameSpecSchema.safeParse(game);
-    return parsed.success ? null : parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
+    return parsed.success ? null : parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).sort();
   };
   const scorings = SCHEME_KINDS.map((scheme) => schemeOf({ scheme }).fresh('imperial'));
   const rules: Partial<Rules>[] = [
@@ -183,9 +183,13 @@ async function recordsOf(url: string) {
   }
 }
 
+/** Figures that differ by less than this share are the same: a database may add up in another order. */
+const ROUNDING = 1e-9;
+
 /** The paths at which two JSON values differ. */
 function differences(a: unknown, b: unknown, path = ''): string[] {
   if (Object.is(a, b)) return [];
+  if (typeof a === 'number' && typeof b === 'number' && Math.abs(a - b) <= ROUNDING * Math.max(Math.abs(a), Math.abs(b))) return [];
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
     return [`${path}: ${JSON.stringify(a)} → ${JSON.stringify(b)}`];
   const names = new Set([...Object.keys(a), ...Object.keys(b)]);

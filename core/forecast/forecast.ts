@@ -81,7 +81,7 @@ function* alone(question: Question, model: SkillModel): Generator<Part | null, v
   const stops = stopsOf(game, target, model, { balls: ZONE_BALLS, seed: SEED });
   yield { kind: 'zones', now: ratesOf(game, target, stops), suggested: sizesFor(game, target, stops, question.wantedRate) };
   yield { kind: 'tells', tells: tellsOf(game, target, model, circleFor(stops.leftM)) };
-  if (game.scoring.scheme === 'hole_out') {
+  if (schemeOf(game.scoring).stationSays.includes('par')) {
     const pars = parsFor(game, target, model, question.wantedPar, { balls: PAR_BALLS, seed: SEED });
     yield { kind: 'pars', pars };
   }

@@ -104,15 +104,17 @@ export function seatOf(
   const own = gameFor(game, entrant);
   const phase = phasesOf(own).at(-1)!;
   const { scoring, rules, stations } = phase;
+  const scheme = schemeOf(scoring);
+  const zone = scheme.zones(scoring).find(({ of }) => of === 'landing');
   const shooter = new Shooter(
     stations.map((station) => spotOf(station, prior, model.reference)),
     prior,
     {
-      seen: schemeOf(scoring).sees(scoring),
+      seen: scheme.sees(scoring),
       side: rules.goodSide,
       offGreen: rules.offGreenCost !== null,
-      zoneM: scoring.scheme === 'landing_zone' ? scoring.sizeM : 1,
-      strip: scoring.scheme === 'landing_zone' && scoring.shape === 'strip',
+      zoneM: zone?.radiusM ?? 1,
+      strip: zone?.strip ?? false,
     },
     random,
   );

@@ -1,6 +1,6 @@
 import type { Side } from '../game/rules';
 import type { BallSource } from '../game/compile';
-import type { KernelBall, Seen } from '../game/scoring/scheme';
+import type { KernelBall, Seen } from '../game/scoring/kernel';
 import type { Normals } from '../math/normals';
 import { normalCdf } from '../math/normal';
 import { LANDED, LANDS_ANYWHERE, ownLanding } from '../skill/landing';

@@ -1,6 +1,6 @@
 import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
-import type { Scoring } from '../game/scoring';
+import { schemeOf, type Scoring } from '../game/scoring';
 import { WIDEST_M } from '../game/scoring/fields';
 import { blankBall } from '../game/compile';
 import { fittedM, sizeStepM, unitM } from '../game/sizes';
@@ -66,10 +66,10 @@ export function sizesFor(game: GameSpec, { entrant }: Pick<Player, 'entrant'>, s
   const own = { unitM: entrant.unitM ?? unitM(game.sizes), scale: entrant.scale };
   const stepM = sizeStepM(game.sizes);
   let widerThan = 0;
-  return zonesOf(game, wanted).map(({ path, of, share }) => {
+  return zonesOf(game, wanted).map(({ path, of, inner, share }) => {
     const rate = (radiusM: number) => rateInside(stops[of], fittedM(radiusM, game.sizes, own));
     const about = quantile(stops[of], share) / fittedM(1, game.sizes, own) / stepM;
-    const least = of === 'leftM' && path.startsWith('rings') ? widerThan + 1 : 1;
+    const least = inner ? widerThan + 1 : 1;
     const most = Math.floor(WIDEST_M / stepM);
     const steps = [Math.floor(about), Math.ceil(about)]
       .map((n) => Math.min(most, Math.max(least, n)))
@@ -91,21 +91,20 @@ function at(scoring: Scoring, path: string): number {
   return path.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], scoring) as number;
 }
 
-/** Which zones a game has: of several rings the outermost catches the wanted share and the others even parts of it. */
-function zonesOf({ scoring }: GameSpec, wanted: number): { path: string; of: keyof Stops; share: number }[] {
-  switch (scoring.scheme) {
-    case 'ring_points':
-      return scoring.rings.map((_, i, { length }) => ({ path: `rings.${i}.radiusM`, of: 'leftM', share: (wanted * (i + 1)) / length }));
-    case 'hits':
-    case 'ladder':
-    case 'streak':
-      return [{ path: 'radiusM', of: 'leftM', share: wanted }];
-    case 'landing_zone':
-      return [
-        { path: 'sizeM', of: 'landedM', share: wanted },
-        ...(scoring.finishM === null ? [] : [{ path: 'finishM', of: 'leftM' as const, share: wanted }]),
-      ];
-    default:
-      return [];
-  }
+/**
+ * The zones of a game that can be sized, and where balls are sorted for each: of several rings the outermost catches the wanted share and
+ * the others even parts of it.
+ */
+function zonesOf({ scoring }: GameSpec, wanted: number): { path: string; of: keyof Stops; inner: boolean; share: number }[] {
+  const zones = schemeOf(scoring).zones(scoring);
+  return (['landing', 'finish'] as const).flatMap((of) =>
+    zones
+      .filter((zone) => zone.of === of)
+      .map(({ path }, i, { length }) => ({
+        path,
+        of: of === 'landing' ? ('landedM' as const) : ('leftM' as const),
+        inner: i > 0,
+        share: (wanted * (i + 1)) / length,
+      })),
+  );
 }

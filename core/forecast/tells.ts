@@ -1,7 +1,8 @@
 import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf, type Scoring } from '../game/scoring';
-import type { AnswerKey } from '../game/scoring/scheme';
+import { oneCircle, strokesToHole } from '../game/scoring/simple';
+import type { AnswerKey } from '../game/scoring/answer-keys';
 import type { GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import type { Belief } from '../skill/diagnose';
@@ -65,8 +66,8 @@ export function tellsOf(game: GameSpec, { entrant, belief }: Player, model: Skil
   const as = (scoring: Scoring) => perBall({ ...own, scoring }, belief, model);
   return {
     game: as(own.scoring),
-    circle: { radiusM: circleM, tells: as({ scheme: 'hits', radiusM: circleM }) },
-    strokes: as({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null }),
+    circle: { radiusM: circleM, tells: as(oneCircle(circleM)) },
+    strokes: as(strokesToHole()),
   };
 }
 
@@ -89,9 +90,11 @@ function answersAt(game: GameSpec, station: Station): Said[] {
   const { scoring } = game;
   const scheme = schemeOf(scoring);
   const keys = scheme.asks(phasesOf(game).at(-1)!, station);
-  const far = keys.find((key) => key.text === 'outside');
-  if (far && scheme.takesDistance(scoring)) return measured(station, far.edgeM!);
-  const zone = scoring.scheme === 'landing_zone' ? { sizeM: scoring.sizeM, spotM: station.carryM, strip: scoring.shape === 'strip' } : null;
+  const zones = scheme.zones(scoring);
+  const far = zones.find(({ of }) => of === 'measured');
+  if (far) return measured(station, far.radiusM);
+  const lands = zones.find(({ of }) => of === 'landing');
+  const zone = lands ? { sizeM: lands.radiusM, spotM: station.carryM, strip: lands.strip ?? false } : null;
   return keys.map(({ result: { holed, leftM, leftMinM, leftMaxM, strokes = null, landed = null, executed = null } }: AnswerKey) => ({
     ...NOTHING,
     ...{ holed, leftM, leftMinM, leftMaxM, strokes, landed, executed, zone },

@@ -2,7 +2,7 @@ import { plainEntrant } from '../game/entrant';
 import { goalMet, playSession, type Table } from '../game/play';
 import { recordOf } from '../game/record';
 import { schemeOf } from '../game/scoring';
-import type { Result } from '../game/scoring/scheme';
+import type { Result } from '../game/scoring/ball';
 import type { GameSpec } from '../game/spec';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Shot } from '../shot/shot';

@@ -47,7 +47,7 @@ function phaseBudget(phase: GamePhase, players: number): Omit<Budget, 'totalS'> 
   const at = visits(phase);
   const moves = at.filter((station, i) => i > 0 && station !== at[i - 1]).length;
   const rounds = roundsOf(phase, at);
-  const puttedOut = scoring.scheme === 'hole_out' || phase.rules.puttOut;
+  const puttedOut = schemeOf(scoring).puttedOut || phase.rules.puttOut;
   const far = (list: readonly number[]) => list.reduce((sum, i) => sum + stations[i]!.distanceM, 0) / Math.max(1, list.length);
   return {
     hittingS: players * (at.reduce((sum, i) => sum + strokeS(stations[i]!), 0) + moves * NEW_LOOK_S),
@@ -93,46 +93,38 @@ export function sayMinutes(seconds: number): string {
  * @returns null where the game cannot be made so short, or fits as it is
  */
 export function shortened(game: GameSpec, minutes: number, players = 1): GameSpec | null {
-  const most = game.stations.reduce((sum, station) => sum + station.balls, 0);
   const limited = { ...game, rules: { ...game.rules, timeLimitS: null } };
   if (!canShrink(game) || budgetOf(limited, players).totalS <= minutes * 60) return null;
   const fits = (balls: number) => budgetOf({ ...limited, ...shrunk(game, balls / sizeOf(game)) }, players).totalS <= minutes * 60;
   // A share can leave too many balls at one station for an order in which no shot comes twice running.
   const orderly = (balls: number) =>
     game.order !== 'random' || canAlternate(lotsOf(game.scoring, shrunk(game, balls / sizeOf(game)).stations));
-  for (let balls = (game.scoring.scheme === 'ladder' ? game.scoring.mostBalls : most) - 1; balls >= smallest(game); balls--)
+  for (let balls = sizeOf(game) - 1; balls >= smallest(game); balls--)
     if (fits(balls) && orderly(balls))
       return { ...game, ...shrunk(game, balls / sizeOf(game)), title: `${game.title.slice(0, 72)}, short` };
   return null;
 }
 
-const canShrink = (game: GameSpec) => game.stations.length > 0 && game.scoring.scheme !== 'shot_matrix' && !game.open;
-const sizeOf = (game: GameSpec) =>
-  game.scoring.scheme === 'ladder' ? game.scoring.mostBalls : game.stations.reduce((sum, station) => sum + station.balls, 0);
-const smallest = (game: GameSpec) => (game.scoring.scheme === 'ladder' ? Math.max(2, game.stations.length) : 1);
+const canShrink = ({ stations, scoring, open }: GameSpec) => stations.length > 0 && schemeOf(scoring).shortens && !open;
+/** Where stations are visited as it goes, each is kept, and a ball for each. */
+const smallest = ({ scoring, stations }: GameSpec) => (schemeOf(scoring).most ? Math.max(2, stations.length) : 1);
+const sizeOf = ({ scoring, stations }: GameSpec) =>
+  schemeOf(scoring).most?.(scoring, stations) ?? stations.reduce((sum, station) => sum + station.balls, 0);
 
 function shrunk(game: GameSpec, share: number): Pick<GameSpec, 'stations' | 'scoring' | 'leadIn' | 'goal'> {
   const { scoring } = game;
+  const scheme = schemeOf(scoring);
   const leadIn = game.leadIn.map((phase) => ({ ...phase, balls: Math.max(1, Math.round(phase.balls * share)) }));
-  if (scoring.scheme === 'ladder') {
-    const mostBalls = Math.max(game.stations.length, Math.round(scoring.mostBalls * share));
-    return { stations: game.stations, leadIn, goal: game.goal, scoring: { ...scoring, mostBalls } };
-  }
+  const balls = Math.round(sizeOf(game) * share);
+  if (scheme.most)
+    return { stations: game.stations, leadIn, goal: game.goal, scoring: scheme.shorter(scoring, share, balls, game.stations) };
   const counts = shareOut(
     game.stations.map((station) => station.balls),
-    Math.round(sizeOf(game) * share),
+    balls,
   );
   const stations = game.stations.flatMap((station, i) => (counts[i]! > 0 ? [{ ...station, balls: counts[i]! }] : []));
-  const balls = counts.reduce((a, b) => a + b, 0);
-  return { stations, leadIn, scoring: shrunkScoring(scoring, share, balls), goal: shrunkGoal(game, share) };
-}
-
-function shrunkScoring(scoring: GameSpec['scoring'], share: number, balls: number): GameSpec['scoring'] {
-  if (scoring.scheme === 'streak' && scoring.until !== null)
-    return { ...scoring, until: Math.min(Math.max(2, Math.round(scoring.until * share)), Math.max(2, balls)) };
-  if (scoring.scheme === 'nearest_wins' && scoring.firstTo !== null)
-    return { ...scoring, firstTo: Math.max(1, Math.round(scoring.firstTo * share)) };
-  return scoring;
+  const left = counts.reduce((a, b) => a + b, 0);
+  return { stations, leadIn, scoring: scheme.shorter(scoring, share, left, stations), goal: shrunkGoal(game, share) };
 }
 
 function shrunkGoal({ goal, scoring }: GameSpec, share: number): number | null {

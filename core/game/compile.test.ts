@@ -5,7 +5,8 @@ import type { Entrant } from './entrant';
 import { LIBRARY } from './library';
 import { PLAIN_RULES, type Rules } from './rules';
 import { SCHEME_KINDS, schemeOf, type Scoring } from './scoring';
-import type { KernelBall, Result } from './scoring/scheme';
+import type { Result } from './scoring/ball';
+import type { KernelBall } from './scoring/kernel';
 import { gameSpecSchema, type GameSpec } from './spec';
 
 /** Where a ball ended, with everything known: what a simulation makes, and what a record says. */

@@ -2,7 +2,7 @@ import { snap } from '../units/length';
 import { gameFor, type Entrant } from './entrant';
 import { phasesOf } from './phases';
 import { schemeOf } from './scoring';
-import type { KernelBall } from './scoring/scheme';
+import type { KernelBall } from './scoring/kernel';
 import type { GameSpec } from './spec';
 import { costUnitM, priced } from './verdict';
 

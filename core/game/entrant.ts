@@ -67,14 +67,14 @@ export function fitFor(sizes: Sizes, { unitM: own, scale }: Pick<Entrant, 'unitM
 /** The game as it is for one player: zones in their own measure, and the par of their level. */
 export function gameFor(game: GameSpec, entrant: Entrant): GameSpec {
   const { scoring } = game;
-  const easier = scoring.scheme === 'hole_out' && scoring.extraFromLevel !== null && entrant.level >= scoring.extraFromLevel;
-  if (entrant.unitM === null && entrant.scale === 1 && !easier) return game;
+  const extra = schemeOf(scoring).extraPar(scoring, entrant.level);
+  if (entrant.unitM === null && entrant.scale === 1 && extra === 0) return game;
   const fit = fitFor(game.sizes, entrant);
   return {
     ...game,
     sizes: entrant.unitM === null ? game.sizes : { ...game.sizes, of: 'fixed', fixedM: entrant.unitM },
     scoring: schemeOf(scoring).fitted(scoring, fit),
     leadIn: game.leadIn.map((phase) => ({ ...phase, scoring: schemeOf(phase.scoring).fitted(phase.scoring, fit) })),
-    stations: easier ? game.stations.map((station) => ({ ...station, par: (station.par ?? 2) + 1 })) : game.stations,
+    stations: extra === 0 ? game.stations : game.stations.map((station) => ({ ...station, par: (station.par ?? 2) + extra })),
   };
 }

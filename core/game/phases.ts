@@ -60,15 +60,14 @@ export function lotsOf(scoring: Scoring, stations: readonly Station[]): Lot[] {
   );
 }
 
-/** In a club trial with neighbours kept apart, the order of the clubs follows from that, there and back from station to station. */
+/** Where the game says the clubs and neighbours are kept apart, the order of the clubs follows from that, there and back from station to station. */
 function arranged(lots: readonly Lot[], scoring: Scoring, rules: Rules): readonly Lot[] {
-  const order = scoring.scheme === 'club_trial' && rules.clubsApart ? apart(scoring.clubs.length) : null;
-  if (!order || scoring.scheme !== 'club_trial') return lots;
+  const clubs = schemeOf(scoring).clubs?.(scoring) ?? [];
+  const order = rules.clubsApart ? apart(clubs.length) : null;
+  if (!order || clubs.length === 0) return lots;
   const stations = Math.max(0, ...lots.map((lot) => lot.at + 1));
   return Array.from({ length: stations }, (_, at) => at).flatMap((at) =>
-    (at % 2 === 0 ? order : order.toReversed()).flatMap((club) =>
-      lots.filter((lot) => lot.at === at && lot.asked.club === scoring.clubs[club]),
-    ),
+    (at % 2 === 0 ? order : order.toReversed()).flatMap((club) => lots.filter((lot) => lot.at === at && lot.asked.club === clubs[club])),
   );
 }
 

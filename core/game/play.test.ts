@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { projectShots } from '../shot/project';
 import { between, game, holed, left, record, voidOf } from '../testing/make';
 import { bestScore, goalMet, play } from './play';
-import type { Result } from './scoring/scheme';
+import type { Result } from './scoring/ball';
 
 const spec = game({ goal: 9 });
 const playEvents = (events: Parameters<typeof projectShots>[0]) => play(spec, projectShots(events));

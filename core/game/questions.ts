@@ -4,7 +4,8 @@ import type { Standing } from './play';
 import type { Turn } from './turn';
 import type { Side } from './rules';
 import { schemeOf } from './scoring';
-import { UNKNOWN, wordKey, type AnswerKey, type Result } from './scoring/scheme';
+import { wordKey, type AnswerKey } from './scoring/answer-keys';
+import { UNKNOWN, type Result } from './scoring/ball';
 import { SIDE_BEARING } from './verdict';
 
 /** A club as a player has it in the bag; without an id where it is not on record. */
@@ -48,14 +49,14 @@ export function nextQuestion(standing: Standing, turn: Turn, bag: Bag, { given, 
     return { kind: 'result', title: '', keys: schemeOf(scoring).asks(phase, turn.station) };
   }
   if (rules.goodSide !== null && !given.holed && given.bearingDeg == null) return sideQuestion(rules.goodSide);
-  if (scoring.scheme === 'nearest_wins' && scoring.callPoints !== null && given.executed === undefined) return callQuestion;
+  if (schemeOf(scoring).sees(scoring).includes('executed') && given.executed === undefined) return callQuestion;
   if (rules.puttOut && given.strokes === undefined && !given.holed) return strokesQuestion;
   return null;
 }
 
 /** Whether the rules of the game make the club a choice of each ball. */
 export function choosesClub({ phase: { rules, scoring } }: Pick<Standing, 'phase'>, turn: Turn): boolean {
-  if (turn.station.club !== null || scoring.scheme === 'club_trial') return false;
+  if (turn.station.club !== null || schemeOf(scoring).clubs) return false;
   return rules.clubOnce || rules.clubsApart || rules.favouriteBanned || rules.shotOnce;
 }
 

@@ -1,6 +1,6 @@
 import type { ShotRecord } from '../shot/shot';
 import type { Turn } from './turn';
-import type { Result } from './scoring/scheme';
+import type { Result } from './scoring/ball';
 
 /** Whose ball, in which session. */
 export type Who = { playerId: string; sessionId: string };

@@ -9,7 +9,7 @@ import { goalMet, play, playSession } from './play';
 import { turnsOf } from './turn';
 import { PLAIN_RULES, type Rules } from './rules';
 import { schemeOf } from './scoring';
-import { UNKNOWN, type Result } from './scoring/scheme';
+import { UNKNOWN, type Result } from './scoring/ball';
 import { gameSpecSchema } from './spec';
 import { onGoodSide, takesTurn } from './verdict';
 

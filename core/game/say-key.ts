@@ -1,6 +1,6 @@
 import { formatLength, leftUnit } from '../units/format';
 import type { UnitSystem } from '../units/length';
-import type { AnswerKey } from './scoring/scheme';
+import type { AnswerKey } from './scoring/answer-keys';
 import { isBodyMeasure, sayRadius, type Sizes } from './sizes';
 import type { Station } from './station';
 

@@ -1,15 +1,6 @@
 import { formatTotal } from '../units/format';
 import type { UnitSystem } from '../units/length';
-import type { ScoreUnit } from './scoring/scheme';
-
-const ONE: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in a row'>, [string, string]>> = {
-  points: ['point', 'points'],
-  hits: ['hit', 'hits'],
-  strokes: ['stroke', 'strokes'],
-  balls: ['ball', 'balls'],
-  rungs: ['rung', 'rungs'],
-  cells: ['shot', 'shots'],
-};
+import { UNIT_WORDS, type ScoreUnit } from './scoring/score-unit';
 
 /** A score as a figure alone: "17", "23 ft 4", "−1.5". */
 export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem): string {
@@ -23,11 +14,11 @@ export function sayScore(score: number, unit: ScoreUnit, system: UnitSystem): st
   const figure = scoreFigure(score, unit, system);
   if (unit === 'length') return figure;
   if (unit === 'in a row') return `${figure} in a row`;
-  return `${figure} ${ONE[unit][Math.abs(score) === 1 ? 0 : 1]}`;
+  return `${figure} ${UNIT_WORDS[unit][Math.abs(score) === 1 ? 0 : 1]}`;
 }
 
 /** What a score counts, in the plural: "points", "ft in all". */
 export function sayUnit(unit: ScoreUnit, system: UnitSystem): string {
   if (unit === 'length') return system === 'metric' ? 'metres in all' : 'feet in all';
-  return unit === 'in a row' ? unit : ONE[unit][1];
+  return unit === 'in a row' ? unit : UNIT_WORDS[unit][1];
 }

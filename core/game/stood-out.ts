@@ -7,6 +7,7 @@ import { sayStation } from './describe';
 import type { Standing } from './play';
 import { sayScore } from './say-score';
 import { schemeOf } from './scoring';
+import { isByStation } from './scoring/score-unit';
 
 /** From so many balls on, and from this share of them on, the same mishit is worth saying first. */
 const MISHITS = { least: 3, share: 0.25 };
@@ -40,7 +41,7 @@ function direction({ played }: Standing): string | null {
 function stations({ stations: all, game }: Standing, system: UnitSystem): string | null {
   const scheme = schemeOf(game.scoring);
   const unit = scheme.unit(game.scoring);
-  if (!['points', 'hits', 'length', 'strokes'].includes(unit)) return null;
+  if (!isByStation(unit) || unit === 'cells') return null;
   const sign = scheme.better(game.scoring) === 'higher' ? 1 : -1;
   const ranked = all
     .filter(({ balls }) => balls >= STATION_BALLS)

@@ -1,5 +1,6 @@
 import { phasesOf, type GamePhase } from './phases';
-import type { Asked, Lot } from './scoring/scheme';
+import type { Asked } from './scoring/ball';
+import type { Lot } from './scoring/scheme';
 import type { GameSpec } from './spec';
 import type { Station } from './station';
 

@@ -1,7 +1,7 @@
 import type { Shot } from '../shot/shot';
 import type { Rules, Side } from './rules';
 import { schemeOf, type Scoring } from './scoring';
-import type { Ball } from './scoring/scheme';
+import type { Ball } from './scoring/ball';
 
 /** What the rules make of a ball before the scheme sees it, and what it costs. */
 
@@ -31,14 +31,14 @@ export function offGreen(ball: Pick<Ball, 'holed' | 'finish'>): boolean {
 
 /**
  * A ball as the scheme sees it: in a one-sided zone, one on the wrong side (or of which the side is not known) is in
- * no zone at all. Total left looks at every ball.
+ * no zone at all, unless it counts as it lies.
  */
 export function seen(ball: Ball, rules: Rules, scoring: Scoring): Ball {
-  if (rules.goodSide === null || scoring.scheme === 'total_left' || onGoodSide(ball, rules.goodSide) === true) return ball;
+  if (rules.goodSide === null || schemeOf(scoring).wrongSideCounts || onGoodSide(ball, rules.goodSide) === true) return ball;
   return { ...ball, leftM: null, leftMinM: 0, leftMaxM: null };
 }
 
-/** What the rules take from the score for one ball: always a loss, in what the score counts (total left: metres). */
+/** What the rules take from the score for one ball: always a loss, in what the score counts (lengths: in metres). */
 export function costOf(ball: Ball, rules: Rules, scoring: Scoring, lengthUnitM: number): number {
   const wrong = rules.goodSide !== null && onGoodSide(ball, rules.goodSide) === false ? rules.wrongSideCost : 0;
   const off = rules.offGreenCost !== null && offGreen(ball) ? rules.offGreenCost : 0;
@@ -53,7 +53,7 @@ export function priced(cost: number, scoring: Scoring, lengthUnitM: number): num
   return scheme.better(scoring) === 'higher' ? -amount : amount;
 }
 
-/** In total left a cost is in feet, or in metres for a game that is measured in metres. */
+/** Where lengths are added up a cost is in feet, or in metres for a game that is measured in metres. */
 export function costUnitM(sizes: { unit: string }): number {
   return sizes.unit === 'm' ? 1 : 0.3048;
 }

@@ -114,17 +114,23 @@ function stationLines(spec: GameSpec, plan: GreenPlan | null, paceM: number, sys
   });
 }
 
+/** Whether balls must land at some distance in one of the phases. */
+function sayCarry(spec: GameSpec): boolean {
+  return phasesOf(spec).some(({ scoring }) => schemeOf(scoring).stationSays.includes('carryM'));
+}
+
 function moreOf(spec: GameSpec, station: Station, paceM: number, system: UnitSystem): string[] {
   const { scoring } = spec;
+  const scheme = schemeOf(scoring);
   const unit = stationUnit(station, system);
-  const lands = phasesOf(spec).some((phase) => phase.scoring.scheme === 'landing_zone') && station.carryM !== null;
+  const lands = sayCarry(spec) && station.carryM !== null;
   return [
     station.target === 'peg' && 'to a peg',
     station.shape,
     station.club && `with the ${station.club}`,
     lands && `lands at ${formatLength(station.carryM!, unit)}, ${sayPaces(station.carryM!, paceM)} from the ball`,
-    scoring.scheme === 'hole_out' && `par ${station.par ?? 2}`,
-    schemeOf(scoring).countsBalls && !spec.open && counted(station.balls, 'ball'),
+    scheme.stationSays.includes('par') && `par ${station.par ?? 2}`,
+    scheme.countsBalls && !spec.open && counted(station.balls, 'ball'),
   ].filter((text) => typeof text === 'string');
 }
 
@@ -133,54 +139,28 @@ function zoneLines(spec: GameSpec, measures: Measures, system: UnitSystem): Zone
   const found: ZoneLine[] = [];
   // A zone in somebody's clubs is laid out with them: its length is said for whoever has only a tape.
   const laidOut = (radiusM: number) => (isBodyMeasure(spec.sizes.unit) ? formatLeft(radiusM, system) : inSticks(radiusM, measures));
-  for (const phase of phasesOf(spec)) {
-    const { scoring } = phase;
-    const add = (what: string, radiusM: number | null) => {
-      if (radiusM === null || radiusM === 0 || found.some((one) => one.what === what && one.radiusM === radiusM)) return;
+  for (const { scoring } of phasesOf(spec))
+    for (const { does, of, radiusM } of schemeOf(scoring).zones(scoring)) {
+      if (radiusM === 0 || found.some((one) => one.what === does && one.radiusM === radiusM)) continue;
       found.push({
-        what,
+        what: does,
         radiusM,
         says: sayRadius(radiusM, spec.sizes, system),
-        laidOut: what === 'measured' ? null : laidOut(radiusM),
+        laidOut: of === 'measured' ? null : laidOut(radiusM),
       });
-    };
-    switch (scoring.scheme) {
-      case 'ring_points':
-        scoring.rings.forEach((ring) => add(String(ring.points), ring.radiusM));
-        break;
-      case 'hits':
-        add('a hit', scoring.radiusM);
-        break;
-      case 'ladder':
-        add('climbs', scoring.radiusM);
-        break;
-      case 'streak':
-        add('goes on', scoring.radiusM);
-        break;
-      case 'landing_zone':
-        add('lands', scoring.sizeM);
-        add('finishes', scoring.finishM);
-        break;
-      case 'total_left':
-      case 'nearest_wins':
-      case 'club_trial':
-        add('measured', scoring.farM);
-        break;
-      case 'hole_out':
-      case 'shot_matrix':
-        break;
     }
-  }
   return found.toSorted((a, b) => a.radiusM - b.radiusM);
 }
 
 function bringList(spec: GameSpec, balls: number, zones: readonly ZoneLine[], system: UnitSystem): string[] {
   const { stations, scoring } = spec;
-  const lands = phasesOf(spec).some((phase) => phase.scoring.scheme === 'landing_zone');
-  const far = scoring.scheme === 'total_left' || scoring.scheme === 'club_trial' || scoring.scheme === 'nearest_wins';
+  const lands = sayCarry(spec);
+  const far = schemeOf(scoring)
+    .zones(scoring)
+    .some(({ of }) => of === 'measured');
   const laid = zones.filter((zone) => zone.what !== 'measured' && zone.what !== 'lands');
   const pegs = new Set(stations.filter((station) => station.target === 'peg').map((station) => station.distanceM)).size > 0;
-  const clubs = scoring.scheme === 'club_trial' ? scoring.clubs : [...new Set(stations.flatMap((station) => station.club ?? []))];
+  const clubs = schemeOf(scoring).clubs?.(scoring) ?? [...new Set(stations.flatMap((station) => station.club ?? []))];
   return [
     spec.open ? 'balls' : counted(balls, 'ball'),
     stations.length > 0 && `${stations.length} ${stations.length === 1 ? 'tee' : 'tees'} to mark the stations`,

@@ -1,7 +1,7 @@
 import type { BallSource } from '../game/compile';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
-import type { KernelBall } from '../game/scoring/scheme';
+import type { KernelBall } from '../game/scoring/kernel';
 import type { GameSpec } from '../game/spec';
 import { onGoodSide } from '../game/verdict';
 import type { Random } from '../math/random';

@@ -4,7 +4,7 @@ import { recordOf } from '../game/record';
 import { plainEntrant, type Entrant } from '../game/entrant';
 import { playSession, type PlayOptions, type Table } from '../game/play';
 import { turnsOf, type Turn } from '../game/turn';
-import type { Result } from '../game/scoring/scheme';
+import type { Result } from '../game/scoring/ball';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { stationSchema, type Station } from '../game/station';
 import { EVENT_VERSION } from '../shot/read-event';

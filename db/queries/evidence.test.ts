@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { turnsOf } from '@/core/game/turn';
-import type { Result } from '@/core/game/scoring/scheme';
+import type { Result } from '@/core/game/scoring/ball';
 import { PACE_M } from '@/core/golf/sticks';
 import { seededRandom } from '@/core/math/random';
 import { gather, talliesOf } from '@/core/skill/evidence';

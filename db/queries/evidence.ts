@@ -1,6 +1,6 @@
 import type { Executed } from '@/core/forecast/executes';
 import { fitFor } from '@/core/game/entrant';
-import type { Sizes } from '@/core/game/sizes';
+import { schemeOf } from '@/core/game/scoring';
 import { OFF_GREEN_BANDS, PUTT_BANDS } from '@/core/golf/bands';
 import type { FIRMNESSES, ShotType, Sit, Stance, Surface, TRAJECTORIES } from '@/core/golf/words';
 import type { Shot } from '@/core/shot/shot';
@@ -9,7 +9,7 @@ import { BINNING, LANDING_STEP_M, NEAREST_PLACE_M, PLACE } from '@/core/skill/gr
 import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
 import { group } from 'd3-array';
-import { and, asc, count, countDistinct, desc, eq, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, countDistinct, desc, eq, exists, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { posterior, reference, session, sessionPlayer, shot } from '../schema';
@@ -116,19 +116,10 @@ async function tally(
   stretches: readonly Stretch[] | null,
 ): Promise<(Tally & { stretch: number })[]> {
   const { table, on, no } = within(stretches);
-  const zoned = gamesWithZones(db, actor, playerId);
+  const landings = landingTable(await landingsOf(db, actor, playerId));
+  const { sizeM, spotM } = landings;
+  const strip = sql<boolean>`coalesce(${landings.strip}, false)`;
   const ageDays = sql`extract(epoch from ${asOf.toISOString()}::timestamptz - ${shot.playedAt}) / 86400.0`;
-  // Of the phase in which the ball was played: those that lead in come first.
-  const scoring = sql`coalesce(${zoned.spec} -> 'leadIn' -> ${shot.phase} -> 'scoring', ${zoned.spec} -> 'scoring')`;
-  const inZone = sql`${scoring} ->> 'scheme' = 'landing_zone' and ${shot.landed} is not null`;
-  const zone = sql<number | null>`case when ${inZone} then (${scoring} ->> 'sizeM')::float8 end`;
-  // What makes the zone as large as it was for the player.
-  const sizes = sql<Sizes | null>`case when ${inZone} then ${zoned.spec} -> 'sizes' end`;
-  const unit = sql<number | null>`case when ${inZone} then ${sessionPlayer.unitM} end`;
-  const scale = sql<number | null>`case when ${inZone} then ${sessionPlayer.scale} end`;
-  const strip = sql<boolean>`coalesce(${inZone} and ${scoring} ->> 'shape' = 'strip', false)`;
-  const spot = sql<number | null>`case when ${inZone} then (select (one ->> 'carryM')::float8
-    from jsonb_array_elements(${zoned.spec} -> 'stations') as one where one ->> 'key' = ${shot.stationKey} limit 1) end`;
   // As text: what is grouped by is what is read, to the letter.
   const landingStep = sql.raw(`${LANDING_STEP_M}::float8`);
   // Only where it is what is known of the ball; rounded as the model reads it.
@@ -162,12 +153,9 @@ async function tally(
   const counted = {
     ...same,
     stretch: no,
-    zoneM: zone,
-    sizes,
-    unitM: unit,
-    scale,
+    sizeM,
+    spotM,
     strip,
-    spotM: spot,
     landingErrorM: landing,
     carryM: carry,
     // Any of them stands for all: they lie in one place of one band, and stopped in one bin.
@@ -184,62 +172,84 @@ async function tally(
     .select(named(counted))
     .from(shot)
     .innerJoin(session, and(eq(session.academyId, shot.academyId), eq(session.sessionId, shot.sessionId)))
-    .leftJoin(
-      sessionPlayer,
-      and(
-        eq(sessionPlayer.academyId, shot.academyId),
-        eq(sessionPlayer.sessionId, shot.sessionId),
-        eq(sessionPlayer.playerId, shot.playerId),
-      ),
-    )
-    .leftJoin(zoned, eq(zoned.sessionId, shot.sessionId))
+    .leftJoin(landings.table, landings.on)
     .innerJoin(table, on)
     .where(and(which, eq(shot.counts, 'ordinary')))
-    .groupBy(...Object.values(same), no, zone, sizes, unit, scale, strip, spot, landing, carry, place, band, bin)
+    .groupBy(...Object.values(same), no, sizeM, spotM, strip, landing, carry, place, band, bin)
     .as('counted');
   // As one value: thousands of rows with thirty columns each are read many times as fast.
   const [all] = await db.select({ rows: sql<CountedRow[]>`coalesce(json_agg(counted), '[]')` }).from(rows);
-  return all!.rows.map(({ stretch, balls, weight, lastAt, zoneM, sizes: drawn, unitM, scale: larger, strip: across, spotM, ...ball }) => ({
+  return all!.rows.map(({ stretch, balls, weight, lastAt, sizeM: zoneM, spotM: carriedM, strip: across, ...ball }) => ({
     stretch,
-    ball: {
-      ...ball,
-      zone: zoneM === null || !drawn ? null : { sizeM: fitFor(drawn, { unitM, scale: larger ?? 1 })(zoneM), spotM, strip: across },
-    },
+    ball: { ...ball, zone: zoneM === null ? null : { sizeM: zoneM, spotM: carriedM, strip: across } },
     balls,
     weight,
     lastAt: new Date(lastAt),
   }));
 }
 
+/** Where balls from a station must land, as it was for the player: in metres, the spot from the ball. */
+type Landing = { sessionId: string; phase: number; stationKey: string; sizeM: number; spotM: number | null; strip: boolean };
+
 /**
- * A player's sessions of games in which balls land in a zone: only of these does the game say what is known of a ball. They are few, and a
+ * The landing zones in which a player's balls landed or did not: only there does the game say what is known of a ball. They are few, and a
  * game is large: to look into every ball's would take most of the time.
  */
-function gamesWithZones(db: Db, actor: Actor, playerId: string) {
-  return db
-    .select({ sessionId: session.sessionId, spec: session.spec })
-    .from(session)
-    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+async function landingsOf(db: Db, actor: Actor, playerId: string): Promise<Landing[]> {
+  const landed = db
+    .select({ one: sql`1` })
+    .from(shot)
     .where(
       and(
-        eq(session.academyId, actor.academyId),
-        eq(sessionPlayer.playerId, playerId),
-        sql`(${session.spec} -> 'scoring' ->> 'scheme' = 'landing_zone'
-          or jsonb_path_exists(${session.spec}, '$.leadIn[*].scoring.scheme ? (@ == "landing_zone")'))`,
+        eq(shot.academyId, session.academyId),
+        eq(shot.sessionId, session.sessionId),
+        eq(shot.playerId, playerId),
+        isNotNull(shot.landed),
       ),
-    )
-    .as('zoned');
+    );
+  const rows = await db
+    .select({ sessionId: session.sessionId, spec: session.spec, unitM: sessionPlayer.unitM, scale: sessionPlayer.scale })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), exists(landed)));
+  return rows.flatMap(({ sessionId, spec, unitM, scale }) => {
+    const fit = fitFor(spec.sizes, { unitM, scale });
+    return [...spec.leadIn, spec].flatMap(({ scoring }, phase) => {
+      const zone = schemeOf(scoring)
+        .zones(scoring)
+        .find(({ of }) => of === 'landing');
+      if (!zone) return [];
+      return spec.stations.map(({ key, carryM }) => ({
+        sessionId,
+        phase,
+        stationKey: key,
+        sizeM: fit(zone.radiusM),
+        spotM: carryM,
+        strip: zone.strip ?? false,
+      }));
+    });
+  });
+}
+
+/** Landing zones as a table to join the balls with. */
+function landingTable(landings: readonly Landing[]) {
+  return {
+    table: sql`json_to_recordset(${JSON.stringify(landings)}::json)
+      as landing ("sessionId" uuid, phase int, "stationKey" text, "sizeM" float8, "spotM" float8, strip boolean)`,
+    on: sql`${shot.landed} is not null and landing."sessionId" = ${shot.sessionId} and landing.phase = ${shot.phase}
+      and landing."stationKey" = ${shot.stationKey}`,
+    sizeM: sql<number | null>`landing."sizeM"`,
+    spotM: sql<number | null>`landing."spotM"`,
+    strip: sql<boolean>`landing.strip`,
+  };
 }
 
 /** A row as the database counts it: what is known of the balls, their zone in its parts, and how many there are. */
 type CountedRow = Omit<Tally['ball'], 'zone'> & {
   stretch: number;
-  zoneM: number | null;
-  sizes: Sizes | null;
-  unitM: number | null;
-  scale: number | null;
-  strip: boolean;
+  sizeM: number | null;
   spotM: number | null;
+  strip: boolean;
   balls: number;
   weight: number;
   lastAt: string;

@@ -9,7 +9,7 @@ import type { UnitSystem } from '@/core/units/length';
 /** What a game is in a line: how it is scored, how long, how many balls, the goal. */
 export function sayGame(spec: GameSpec, units: UnitSystem): string {
   const scheme = schemeOf(spec.scoring);
-  const most = spec.scoring.scheme === 'ladder' ? 'at most ' : '';
+  const most = scheme.most ? 'at most ' : '';
   return [
     scheme.label,
     scheme.players > 1 && 'two or more players',

@@ -13,7 +13,7 @@ type Props = { spec: GameSpec; units: UnitSystem };
 /** The stations of a game as they are played. */
 export function StationLines({ spec, units }: Props) {
   const { scoring, stations } = spec;
-  const counts = schemeOf(scoring).countsBalls;
+  const { countsBalls, stationSays, clubs } = schemeOf(scoring);
   if (stations.length === 0) return <p className="small-print">None yet: you call them as you walk.</p>;
   return (
     <ol className="rows">
@@ -29,23 +29,23 @@ export function StationLines({ spec, units }: Props) {
                 {station.shape && ` · ${station.shape}`}
                 {station.club && ` · with the ${station.club}`}
                 {station.target === 'peg' && ' · to a peg'}
-                {scoring.scheme === 'landing_zone' &&
+                {stationSays.includes('carryM') &&
                   station.carryM !== null &&
                   ` · lands at ${formatLength(station.carryM, units === 'metric' ? 'm' : station.distanceUnit)}`}
               </span>
             </span>
           </span>
-          {scoring.scheme === 'hole_out' && (
+          {stationSays.includes('par') && (
             <span className="text-nowrap">
               <span className="small-print">par</span> <b className="fig fs-5">{station.par ?? 2}</b>
             </span>
           )}
-          {counts && (
+          {countsBalls && (
             <span className="text-nowrap">
               <b className="fig fs-5">{station.balls}</b>{' '}
               <span className="small-print">
                 {station.balls === 1 ? 'ball' : 'balls'}
-                {scoring.scheme === 'club_trial' && ' a club'}
+                {clubs && ' a club'}
               </span>
             </span>
           )}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
 import { ballsOf } from '@/core/game/phases';
+import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import { NOT_SENT } from '../form/use-save';
@@ -45,8 +46,7 @@ export function ShortVersion({ slug, gameId, spec }: Props) {
           {short ? (
             <>
               <b>{counted(ballsOf(short), 'ball')}</b>
-              {spec.scoring.scheme === 'ladder' && ' at most'} of {ballsOf(spec)}, {sayMinutes(budgetOf(short, players).totalS)}: the same
-              mix
+              {schemeOf(spec.scoring).most && ' at most'} of {ballsOf(spec)}, {sayMinutes(budgetOf(short, players).totalS)}: the same mix
               {short.goal !== null && `, goal ${short.goal}`}
             </>
           ) : full <= minutes * 60 ? (

@@ -1,4 +1,4 @@
-import type { AnswerKey } from '@/core/game/scoring/scheme';
+import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import { FINISHES } from '@/core/golf/words';
 import type { Shot } from '@/core/shot/shot';
 import styles from './play.module.scss';

@@ -12,12 +12,7 @@ export function Card({ standing: { played, phase } }: { standing: Standing }) {
         .filter((shot) => shot.phase === phase.index)
         .map((shot) => {
           const station = stations.get(shot.stationKey)!;
-          const short =
-            phase.scoring.scheme === 'hole_out'
-              ? scheme.verdict(shot, station, phase).replace(/ .*/, '')
-              : scheme.success(shot, station, phase)
-                ? '✓'
-                : '–';
+          const short = scheme.mark?.(shot, phase) ?? (scheme.success(shot, station, phase) ? '✓' : '–');
           return (
             <li key={shot.shotId} className="fig" aria-label={scheme.verdict(shot, station, phase)}>
               {short}

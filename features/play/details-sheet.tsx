@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { BagClub } from '@/core/game/questions';
 import { stationUnit } from '@/core/game/describe';
-import type { Details } from '@/core/game/scoring/scheme';
+import type { Details } from '@/core/game/scoring/ball';
 import type { Station } from '@/core/game/station';
 import { FINISHES, MISHITS, SHAPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
 import { sayCounts } from '@/core/shot/say-shot';

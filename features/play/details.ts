@@ -1,4 +1,4 @@
-import { UNKNOWN, type Details, type Result } from '@/core/game/scoring/scheme';
+import { UNKNOWN, type Details, type Result } from '@/core/game/scoring/ball';
 
 /** Why a ball is no ordinary one, as it can be marked while it is recorded. */
 export const MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected', 'practice_ball', 'no_ball'] as const;

@@ -1,6 +1,6 @@
 import { CLUB_M, PACE_M } from '@/core/golf/sticks';
 import { METRES_PER, snap } from '@/core/units/length';
-import type { Result } from '@/core/game/scoring/scheme';
+import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
 import type { Place } from '@/ui/target';
 

@@ -6,7 +6,8 @@ import type { Standing } from '@/core/game/play';
 import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/game/questions';
 import { sayKey } from '@/core/game/say-key';
 import { schemeOf } from '@/core/game/scoring';
-import { ballOf, UNKNOWN, type AnswerKey, type Details, type Result } from '@/core/game/scoring/scheme';
+import type { AnswerKey } from '@/core/game/scoring/answer-keys';
+import { ballOf, UNKNOWN, type Details, type Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { sayMarks } from '@/core/shot/say-shot';
 import { formatLeft, formatLength } from '@/core/units/format';
@@ -133,7 +134,7 @@ export function OneBall(props: OneProps) {
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
   // Strokes to hole out say more when it is known from where the putting began.
   const leaves = scheme.unit(phase.scoring) === 'strokes' && turn.station.shotType !== 'putt';
-  const wantsFinish = phase.rules.offGreenCost !== null || (phase.scoring.scheme === 'hole_out' && turn.station.surface !== 'green');
+  const wantsFinish = phase.rules.offGreenCost !== null || scheme.asksFinish(turn.station);
   return (
     <main className={styles.ball}>
       <BallHead phase={phase} turn={turn} system={system} played={here.length} of={of} />
@@ -270,14 +271,15 @@ type HeadProps = {
 /** Where a ball is played from, and what is asked of it. */
 function BallHead({ phase, turn, system, played, of }: HeadProps) {
   const asked = sayAsked(turn);
+  const says = schemeOf(phase.scoring).stationSays;
   return (
     <div className={styles.station} aria-live="polite">
       <h1>{sayStation(turn.station, system)}</h1>
       <p>
         {asked && <strong className={styles.asked}>{asked}</strong>} {sayStationLie(turn.station)}
         {turn.station.target === 'peg' && ' · to the peg'}
-        {phase.scoring.scheme === 'hole_out' && ` · par ${turn.station.par ?? 2}`}
-        {phase.scoring.scheme === 'landing_zone' && turn.station.carryM !== null && (
+        {says.includes('par') && ` · par ${turn.station.par ?? 2}`}
+        {says.includes('carryM') && turn.station.carryM !== null && (
           <strong> · land at {formatLength(turn.station.carryM, stationUnit(turn.station, system))}</strong>
         )}
         {turn.attempt > 1 && <strong> · again, attempt {turn.attempt}</strong>}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import type { Result } from '@/core/game/scoring/scheme';
+import type { Result } from '@/core/game/scoring/ball';
 import { sayBearing } from '@/core/shot/direction';
 import { formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';

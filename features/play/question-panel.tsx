@@ -1,7 +1,7 @@
 'use client';
 
 import type { Question } from '@/core/game/questions';
-import type { AnswerKey } from '@/core/game/scoring/scheme';
+import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import styles from './play.module.scss';
 
 type Props = { question: Question; busy: boolean; onAnswer: (key: AnswerKey) => void; onBack: (() => void) | null };

@@ -3,7 +3,7 @@ import { seedOf } from '@/core/game/order';
 import { playSession, type Standing, type Table } from '@/core/game/play';
 import { recordOf } from '@/core/game/record';
 import { schemeOf } from '@/core/game/scoring';
-import { farM, type Result } from '@/core/game/scoring/scheme';
+import { farM, type Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { shotRecordSchema, type Shot, type ShotAmend } from '@/core/shot/shot';
 import { now } from './device/ids';

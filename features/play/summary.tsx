@@ -2,6 +2,7 @@ import { sayStation } from '@/core/game/describe';
 import { goalMet, type Standing } from '@/core/game/play';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
 import { schemeOf } from '@/core/game/scoring';
+import { isByStation } from '@/core/game/scoring/score-unit';
 import type { GameSpec } from '@/core/game/spec';
 import { stoodOut } from '@/core/game/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
@@ -139,12 +140,9 @@ function tapeRings({ phase }: Standing) {
     .flatMap((key) => (key.kind === 'ring' ? [{ edgeM: key.edgeM!, label: key.worth === null ? '' : String(key.worth) }] : []));
 }
 
-/** Schemes whose score can be told apart by stations. */
-const BY_STATION = ['points', 'hits', 'length', 'strokes', 'cells'];
-
 function Stations({ standing: { stations, game }, system }: { standing: Standing; system: UnitSystem }) {
   const unit = schemeOf(game.scoring).unit(game.scoring);
-  if (!BY_STATION.includes(unit)) return null;
+  if (!isByStation(unit)) return null;
   const most = Math.max(1e-9, ...stations.map((station) => Math.abs(station.score)));
   return (
     <table className={styles.stations}>

@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { AnswerKey, Result } from '@/core/game/scoring/scheme';
+import type { AnswerKey } from '@/core/game/scoring/answer-keys';
+import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';

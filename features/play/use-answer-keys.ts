@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { AnswerKey } from '@/core/game/scoring/scheme';
+import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 
 /** At a desk: H holed, 1 to 8 the keys that stand for a ring or a word, 0 outside, U undo. */
 export function useAnswerKeys(active: boolean, keys: AnswerKey[], press: (key: AnswerKey) => void, undo: () => void) {

@@ -4,7 +4,7 @@ import { plainEntrant } from '@/core/game/entrant';
 import { playSession } from '@/core/game/play';
 import { PLAIN_RULES } from '@/core/game/rules';
 import { schemeOf, type SchemeKind } from '@/core/game/scoring';
-import { UNKNOWN } from '@/core/game/scoring/scheme';
+import { UNKNOWN } from '@/core/game/scoring/ball';
 import type { GameSpec } from '@/core/game/spec';
 import { projectShots } from '@/core/shot/project';
 import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, PLAYER, playList, SESSION, station } from '@/core/testing/make';

@@ -1,6 +1,6 @@
 import { bestScore } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
-import type { ScoreUnit } from '@/core/game/scoring/scheme';
+import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import { rankOfValues } from '@/core/skill/ranks';

@@ -1,8 +1,14 @@
 import { z } from 'zod';
+import { say } from '../../golf/words';
+import { counted } from '../../units/format';
 import { snap } from '../../units/length';
+import { apart } from '../order';
 import { clubLabel, MOST_BALLS } from '../station';
 import { edgeSchema, round } from './fields';
-import { cappedM, farKey, holedKey, NO_RULES, PLAIN, type Lot, type Scheme } from './scheme';
+import { farKey, holedKey } from './answer-keys';
+import { cappedM } from './ball';
+import { NO_RULES, PLAIN, type Lot, type Scheme } from './scheme';
+import { measuredZone } from './zone';
 
 export const clubTrialSchema = z
   .strictObject({
@@ -30,18 +36,38 @@ export function ranking(clubs: readonly ClubResult[]): ClubResult[] {
   return [...clubs].sort((a, b) => mean(a) - mean(b) || 0);
 }
 
+function listOf(clubs: readonly string[]): string {
+  return `${clubs.slice(0, -1).join(', ')} and ${say(clubs.at(-1)!)}`;
+}
+
 /** One ball or more with each of several clubs from one lie; the result is a ranking of the clubs. */
 export const clubTrial: Scheme<ClubTrial, State> = {
   ...PLAIN,
   kind: 'club_trial',
   label: 'club trial',
   about: 'The same shot with each of several clubs. The score is all that was left; the result is a ranking of the clubs.',
+  leadsIn: false,
+  opens: false,
   allows: () => NO_RULES,
+  without: ['clubOnce', 'favouriteBanned', 'shotOnce'],
+  clubs: ({ clubs }) => clubs,
+  refuses: ({ scoring: { clubs }, stations, rules }) => [
+    ...stations.flatMap(({ club }, i) =>
+      club === null ? [] : [{ path: ['stations', i, 'club'], message: 'A club trial changes the club: leave it free here.' }],
+    ),
+    ...(rules.clubOnce ? [{ path: ['rules', 'clubOnce'], message: 'A club trial already says how often each club is played.' }] : []),
+    ...(rules.clubsApart && apart(clubs.length) === null
+      ? [{ path: ['rules', 'clubsApart'], message: 'With fewer than four clubs two neighbours always follow each other.' }]
+      : []),
+  ],
   takesDistance: () => true,
   unit: () => 'length',
   better: () => 'lower',
   fresh: (system) => ({ scheme: 'club_trial', clubs: ['8 iron', 'PW', '54°', '58°'], farM: round(system, 30, 10) }),
+  zones: ({ farM }) => [measuredZone(farM)],
   fitted: (scoring) => scoring,
+  says: ({ clubs }) => `The same shot with ${listOf(clubs)}. What is left is added up, and the clubs are ranked.`,
+  saysGoal: (goal, { turns }, { left, each }) => `${left(goal)} over ${counted(turns, 'ball')}: ${each(goal, turns)} each on average.`,
   lots: ({ clubs }, stations) =>
     stations.flatMap((station, at) =>
       clubs.flatMap((club, i) =>
@@ -65,8 +91,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
   },
   score: ({ total }) => total,
   best: () => 0,
-  notes: ({ clubs }) =>
-    ranking(clubs).map(({ club, balls }, i) => ({ label: `${i + 1}. ${club}`, value: `${balls} ${balls === 1 ? 'ball' : 'balls'}` })),
+  notes: ({ clubs }) => ranking(clubs).map(({ club, balls }, i) => ({ label: `${i + 1}. ${club}`, value: counted(balls, 'ball') })),
   compile({ scoring }) {
     let total = 0;
     return {

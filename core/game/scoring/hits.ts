@@ -1,6 +1,11 @@
 import { z } from 'zod';
+import { counted } from '../../units/format';
 import { round, zoneSchema } from './fields';
-import { ALL_RULES, inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { zoneKeys } from './answer-keys';
+import { inside } from './ball';
+import { kernelInside } from './kernel';
+import { ALL_RULES, PLAIN, type Scheme } from './scheme';
+import { finishZone } from './zone';
 
 export const hitsSchema = z.strictObject({
   scheme: z.literal('hits'),
@@ -20,7 +25,10 @@ export const hits: Scheme<Hits, number> = {
   unit: () => 'hits',
   better: () => 'higher',
   fresh: (system) => ({ scheme: 'hits', radiusM: round(system, 6, 2) }),
+  zones: ({ radiusM }) => [finishZone(radiusM, 'a hit', 'hit')],
   fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
+  says: ({ radiusM }, { inside }) => `A ball ${inside(radiusM)} is a hit.`,
+  saysGoal: (goal, { turns }) => `${Math.ceil(goal)} of ${counted(turns, 'ball')}.`,
   asks: ({ scoring }) => zoneKeys(scoring.radiusM),
   start: () => 0,
   step: (state, ball, _lot, { scoring }) => state + (inside(ball, scoring.radiusM) ? 1 : 0),

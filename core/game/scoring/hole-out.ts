@@ -1,7 +1,11 @@
 import { z } from 'zod';
+import { sayLevel } from '../../golf/level';
 import { inWords } from '../../units/format';
 import { countSchema } from './fields';
-import { holedKey, NO_RULES, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { holedKey, wordKey } from './answer-keys';
+import type { Ball } from './ball';
+import type { KernelBall } from './kernel';
+import { NO_RULES, PLAIN, type Scheme } from './scheme';
 
 export const MOST_STROKES = 10;
 
@@ -33,19 +37,45 @@ export function sayToPar(strokes: number, par: number, through: number): string 
   return through === 0 ? 'not begun' : `${than} through ${inWords(through)}`;
 }
 
+const NO_HOLE = 'A ball is holed out in a hole, not at a peg.';
+
+/** The evenest way to so many strokes: each in one figure, the rest in one more. */
+function sayEvenly(goal: number, balls: number, what: string): string {
+  const low = Math.floor(goal / balls);
+  const high = goal - low * balls;
+  const all = `${goal} over ${inWords(balls)} ${what}${balls === 1 ? '' : 's'}`;
+  if (high === 0) return `${all}: each in ${inWords(low)}.`;
+  return `${all}: ${inWords(balls - high)} in ${inWords(low)}, ${inWords(high)} in ${inWords(low + 1)}.`;
+}
+
 /** Strokes to finish against a par per station. */
 export const holeOut: Scheme<HoleOut, State> = {
   ...PLAIN,
   kind: 'hole_out',
   label: 'hole out',
   about: 'Every ball is played into the hole, against a par for each station. Fewest strokes wins.',
+  stationSays: ['par'],
+  puttedOut: true,
+  without: ['puttOut'],
+  refuses: ({ stations }) =>
+    stations.flatMap(({ target }, i) => (target === 'peg' ? [{ path: ['stations', i, 'target'], message: NO_HOLE }] : [])),
+  refusesLeadIn: (_, stations) => (stations.some(({ target }) => target === 'peg') ? [{ path: ['scoring'], message: NO_HOLE }] : []),
   allows: () => ({ ...NO_RULES, cost: true, perfect: true, allowances: true }),
   sees: () => ['strokes'],
   takesDistance: () => false,
   unit: () => 'strokes',
   better: () => 'lower',
   fresh: () => ({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null }),
+  extraPar: ({ extraFromLevel }, level) => (extraFromLevel !== null && level >= extraFromLevel ? 1 : 0),
+  zones: () => [],
   fitted: (scoring) => scoring,
+  says({ pickUpAfter, extraFromLevel }) {
+    const extra =
+      extraFromLevel === null ? '' : ` Players of level ${sayLevel(extraFromLevel)} and above have one stroke more in each par.`;
+    return `Every ball is played into the hole; after ${inWords(pickUpAfter)} strokes it is picked up.${extra}`;
+  },
+  saysGoal: (goal, { turns, stations }) => sayEvenly(Math.floor(goal), turns, turns === stations.length ? 'station' : 'ball'),
+  asksFinish: ({ surface }) => surface !== 'green',
   asks: ({ scoring: { pickUpAfter } }) => [
     holedKey(1),
     ...Array.from({ length: pickUpAfter - 1 }, (_, i) => {
@@ -72,6 +102,7 @@ export const holeOut: Scheme<HoleOut, State> = {
   success: (ball, station, { scoring }) => strokesOf(ball, scoring) <= (station.par ?? 2),
   best: ({ turns }) => turns,
   verdict: (ball, _station, { scoring }) => `${strokesOf(ball, scoring)} to finish`,
+  mark: (ball, { scoring }) => String(strokesOf(ball, scoring)),
   now: ({ strokes, par, through }) => sayToPar(strokes, par, through),
   notes: ({ strokes, par, through, upAndDown, fromOff, doubleChips }) => [
     { label: 'against the par', value: `${sayToPar(strokes, par, through)} (par ${par})` },

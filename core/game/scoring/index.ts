@@ -27,23 +27,23 @@ export const scoringSchema = z.discriminatedUnion('scheme', [
 export type Scoring = z.infer<typeof scoringSchema>;
 export type SchemeKind = Scoring['scheme'];
 
-const SCHEMES: { [Kind in SchemeKind]: Scheme<Extract<Scoring, { scheme: Kind }>, never> } = {
-  ring_points: ringPoints as never,
-  total_left: totalLeft as never,
-  hits: hits as never,
-  landing_zone: landingZone as never,
-  hole_out: holeOut as never,
-  ladder: ladder as never,
-  nearest_wins: nearestWins as never,
-  shot_matrix: shotMatrix as never,
-  club_trial: clubTrial as never,
-  streak: streak as never,
+const SCHEMES: Readonly<Record<SchemeKind, Scheme<Scoring, unknown>>> = {
+  ring_points: ringPoints,
+  total_left: totalLeft,
+  hits,
+  landing_zone: landingZone,
+  hole_out: holeOut,
+  ladder,
+  nearest_wins: nearestWins,
+  shot_matrix: shotMatrix,
+  club_trial: clubTrial,
+  streak,
 };
 
 /** The names of all schemes, in the order in which a screen offers them. */
-export const SCHEME_KINDS = Object.keys(SCHEMES) as SchemeKind[];
+export const SCHEME_KINDS = scoringSchema.options.map((option) => option.shape.scheme.value);
 
 /** The rules of a scoring. Its state is the scheme's own affair: it goes in and out, and nobody else looks inside. */
 export function schemeOf(scoring: { scheme: SchemeKind }): Scheme<Scoring, unknown> {
-  return SCHEMES[scoring.scheme] as unknown as Scheme<Scoring, unknown>;
+  return SCHEMES[scoring.scheme];
 }

@@ -1,6 +1,11 @@
 import { z } from 'zod';
+import { capital, counted, inWords } from '../../units/format';
 import { countSchema, round, zoneSchema } from './fields';
-import { inside, kernelInside, NO_RULES, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { zoneKeys } from './answer-keys';
+import { inside } from './ball';
+import { kernelInside } from './kernel';
+import { NO_RULES, PLAIN, type Refusal, type Scheme } from './scheme';
+import { finishZone } from './zone';
 
 export const ladderSchema = z.strictObject({
   scheme: z.literal('ladder'),
@@ -32,6 +37,8 @@ function ballsScore(balls: number, failed: boolean, rung: number, rungs: number,
 
 const isOver = (rung: number, balls: number, fell: boolean, rungs: number, most: number) => fell || rung >= rungs || balls >= most;
 
+const ONE_BALL = 'A rung is played one ball at a time.';
+
 /** Stations in a row: a success climbs, a miss drops; over when the last one is passed. */
 export const ladder: Scheme<Ladder, State> = {
   ...PLAIN,
@@ -39,6 +46,26 @@ export const ladder: Scheme<Ladder, State> = {
   label: 'ladder',
   about: 'Stations in a row: a success climbs one, a miss drops. Over when the last one is passed.',
   countsBalls: false,
+  orders: ['blocked'],
+  whyOrder: 'A ladder decides by itself which station is next.',
+  opens: false,
+  refuses({ scoring: { byTurns, counts, mostBalls }, stations }) {
+    const found: Refusal[] = stations.flatMap(({ balls }, i) =>
+      balls === 1 ? [] : [{ path: ['stations', i, 'balls'], message: ONE_BALL }],
+    );
+    if (stations.length === 1) found.push({ path: ['stations'], message: 'A ladder needs at least two rungs.' });
+    if (byTurns && counts === 'balls')
+      found.push({ path: ['scoring', 'counts'], message: 'By turns everybody uses as many balls: count the rungs.' });
+    if (stations.length > mostBalls)
+      found.push({ path: ['scoring', 'mostBalls'], message: `With ${stations.length} rungs it takes at least as many balls.` });
+    return found;
+  },
+  refusesLeadIn: ({ scoring: { mostBalls }, balls }, stations) => [
+    ...(stations.length < 2 || mostBalls < stations.length
+      ? [{ path: ['scoring'], message: 'A ladder needs at least two rungs, and a ball for each.' }]
+      : []),
+    ...(balls === 1 ? [] : [{ path: ['balls'], message: ONE_BALL }]),
+  ],
   allows: () => ({ ...NO_RULES, side: true, scaled: true, allowances: true }),
   takesDistance: () => true,
   unit: ({ counts }) => counts,
@@ -52,7 +79,24 @@ export const ladder: Scheme<Ladder, State> = {
     mostBalls: 30,
     byTurns: false,
   }),
+  shorter: (scoring, share, _balls, stations) => ({
+    ...scoring,
+    mostBalls: Math.max(stations.length, Math.round(scoring.mostBalls * share)),
+  }),
+  zones: ({ radiusM }) => [finishZone(radiusM, 'climbs', 'up')],
   fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
+  says({ radiusM, drop, bottom, mostBalls }, { inside }) {
+    const down = drop === 0 ? 'a miss stays' : `a miss drops ${inWords(drop)}`;
+    const lowest = bottom === 'end' ? 'a fall below the lowest rung is the end' : 'the lowest rung is a floor';
+    return `A ball ${inside(radiusM)} climbs one rung, ${down}, ${lowest}. At most ${mostBalls} balls.`;
+  },
+  saysGoal(goal, { scoring: { counts, drop, bottom }, stations: { length: rungs } }) {
+    if (counts === 'rungs') return `${capital(inWords(Math.ceil(goal)))} of ${inWords(rungs)} rungs passed.`;
+    const misses = Math.floor((Math.floor(goal) - rungs) / (1 + drop));
+    const more = bottom === 'floor' && drop > 0 ? ', more only on the lowest rung' : '';
+    const most = misses === 0 ? 'no miss' : `at most ${inWords(misses)} ${misses === 1 ? 'miss' : 'misses'}`;
+    return `${Math.floor(goal)} balls over ${inWords(rungs)} rungs: ${most}${more}.`;
+  },
   asks: ({ scoring }) => zoneKeys(scoring.radiusM),
   most: ({ mostBalls }) => mostBalls,
   start: () => ({ rung: 0, highest: 0, balls: 0, fell: false }),
@@ -77,11 +121,7 @@ export const ladder: Scheme<Ladder, State> = {
   lastDone: ({ scoring: { counts, mostBalls } }) => (counts === 'balls' ? mostBalls : null),
   verdict: (ball, _station, { scoring }) => (inside(ball, scoring.radiusM) ? 'up' : scoring.drop > 0 ? 'down' : 'stay'),
   now: ({ rung, balls, fell }, { stations }) =>
-    fell
-      ? 'off the bottom'
-      : rung >= stations.length
-        ? `passed with ${balls} ${balls === 1 ? 'ball' : 'balls'}`
-        : `rung ${rung + 1} of ${stations.length}`,
+    fell ? 'off the bottom' : rung >= stations.length ? `passed with ${counted(balls, 'ball')}` : `rung ${rung + 1} of ${stations.length}`,
   notes: ({ balls, highest, rung, fell }, { stations }) => [
     { label: 'highest rung passed', value: `${highest} of ${stations.length}` },
     { label: 'balls used', value: String(balls) },

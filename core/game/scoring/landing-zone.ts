@@ -1,6 +1,12 @@
 import { z } from 'zod';
+import { counted } from '../../units/format';
 import { edgeSchema, round } from './fields';
-import { ALL_RULES, inside, kernelInside, PLAIN, wordKey, type Ball, type KernelBall, type Scheme } from './scheme';
+import { wordKey } from './answer-keys';
+import { inside, type Ball } from './ball';
+import type { KernelBall } from './kernel';
+import { kernelInside } from './kernel';
+import { ALL_RULES, PLAIN, type Scheme } from './scheme';
+import type { Zone } from './zone';
 
 export const LANDING_SHAPES = ['circle', 'strip', 'peg'] as const;
 
@@ -24,17 +30,44 @@ export const landingZone: Scheme<LandingZone, State> = {
   kind: 'landing_zone',
   label: 'landing zone',
   about: 'The ball must land in a zone at a set carry; if you want, it must also finish near the hole.',
+  opens: false,
+  stationSays: ['carryM'],
+  refuses: ({ stations }) =>
+    stations.flatMap(({ shotType, carryM }, i) => {
+      if (shotType === 'putt' || shotType === 'fringe_putt')
+        return [{ path: ['stations', i, 'shotType'], message: 'A ball that is putted does not land: choose a shot that flies.' }];
+      return carryM === null ? [{ path: ['stations', i, 'carryM'], message: 'Say how far the landing zone is from the ball.' }] : [];
+    }),
+  refusesLeadIn: (_, stations) =>
+    stations.some(({ carryM }) => carryM === null)
+      ? [{ path: ['scoring'], message: 'Say at each station how far the landing zone is from the ball.' }]
+      : [],
   allows: ({ finishM }) => ({ ...ALL_RULES, side: finishM !== null }),
   sees: () => ['landed'],
   takesDistance: () => false,
   unit: () => 'hits',
   better: () => 'higher',
   fresh: (system) => ({ scheme: 'landing_zone', shape: 'circle', sizeM: round(system, 3, 1), finishM: null }),
+  zones: ({ shape, sizeM, finishM }): Zone[] => [
+    { path: 'sizeM', radiusM: sizeM, of: 'landing', strip: shape === 'strip', does: 'lands', edge: 'Edge of the landing zone' },
+    ...(finishM === null
+      ? []
+      : [{ path: 'finishM', radiusM: finishM, of: 'finish' as const, does: 'finishes', edge: 'Edge of the zone to finish in' }]),
+  ],
   fitted: (scoring, fit) => ({
     ...scoring,
     sizeM: fit(scoring.sizeM),
     finishM: scoring.finishM === null ? null : fit(scoring.finishM),
   }),
+  says({ shape, sizeM, finishM }, { radius, inside }) {
+    const where = {
+      circle: `within ${radius(sizeM)} of the spot`,
+      strip: `within ${radius(sizeM)} of the line, short or long`,
+      peg: `within ${radius(sizeM)} of the peg`,
+    }[shape];
+    return `The ball lands ${where}${finishM === null ? '.' : `, and finishes ${inside(finishM)}.`}`;
+  },
+  saysGoal: (goal, { turns }) => `${Math.ceil(goal)} of ${counted(turns, 'ball')}.`,
   asks({ scoring: { finishM } }) {
     if (finishM === null) return [wordKey('landed', 'landed', { landed: true }, 1), wordKey('missed', 'missed', { landed: false }, 0)];
     const near = { leftMinM: 0, leftMaxM: finishM };

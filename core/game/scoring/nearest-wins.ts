@@ -1,7 +1,11 @@
 import { z } from 'zod';
-import { counted } from '../../units/format';
+import { capital, counted, inWords } from '../../units/format';
+import { ORDERS } from '../rules';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
-import { farKey, farM, holedKey, NO_RULES, PLAIN, type Scheme } from './scheme';
+import { farKey, holedKey } from './answer-keys';
+import { farM } from './ball';
+import { NO_RULES, PLAIN, type Scheme } from './scheme';
+import { measuredZone } from './zone';
 
 export const nearestWinsSchema = z.strictObject({
   scheme: z.literal('nearest_wins'),
@@ -24,13 +28,31 @@ export const nearestWins: Scheme<NearestWins, State> = {
   label: 'nearest wins',
   about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
   players: 2,
+  orders: ORDERS.filter((order) => order !== 'choice'),
+  whyOrder: 'All play the same shot in a round: a common order is needed.',
+  leadsIn: false,
+  opens: false,
   allows: () => ({ ...NO_RULES, allowances: true }),
   sees: ({ callPoints }) => (callPoints === null ? [] : ['executed']),
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',
   fresh: (system) => ({ scheme: 'nearest_wins', firstTo: 5, ties: 'nobody', callPoints: null, farM: round(system, 30, 10) }),
+  shorter: (scoring, share) =>
+    scoring.firstTo === null ? scoring : { ...scoring, firstTo: Math.max(1, Math.round(scoring.firstTo * share)) },
+  zones: ({ farM: edgeM }) => [measuredZone(edgeM)],
   fitted: (scoring) => scoring,
+  says({ firstTo, ties, callPoints }) {
+    const end = firstTo === null ? 'All balls are played.' : `First to ${inWords(firstTo)}.`;
+    const level = ties === 'each' ? 'Equally near: each takes it.' : 'Equally near: nobody takes it.';
+    const call = callPoints === null ? '' : ` The shot is called first; a kept call earns ${callPoints}.`;
+    return `The nearest to the hole takes the point. ${level} ${end}${call}`;
+  },
+  saysGoal(goal, { scoring: { callPoints } }) {
+    const points = Math.ceil(goal);
+    const times = points === 1 ? 'once' : `${inWords(points)} times`;
+    return `${capital(inWords(points))} ${goal === 1 ? 'point' : 'points'}: nearest ${times}${callPoints === null ? '' : ', or fewer with calls kept'}.`;
+  },
   asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: () => ({ points: 0, won: 0, kept: 0 }),
   step(state, ball, _lot, { scoring }, won) {

@@ -4,7 +4,7 @@ import { phasesOf, type GamePhase } from '../phases';
 import { play } from '../play';
 import { projectShots } from '../../shot/project';
 import { ringPoints, ringPointsFor, type RingPoints } from './ring-points';
-import { ballOf } from './scheme';
+import { ballOf } from './ball';
 
 const rings = game().scoring as RingPoints;
 const phase = phasesOf(game()).at(-1)! as GamePhase & { scoring: RingPoints };

@@ -1,19 +1,10 @@
 import { z } from 'zod';
-import { counted } from '../../units/format';
+import { counted, inWords } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
-import {
-  ALL_RULES,
-  farM,
-  holedKey,
-  kernelInside,
-  outsideKey,
-  PLAIN,
-  ringKey,
-  type Ball,
-  type Kernel,
-  type KernelBall,
-  type Scheme,
-} from './scheme';
+import { holedKey, outsideKey, ringKey } from './answer-keys';
+import { farM, type Ball } from './ball';
+import { kernelInside, type Kernel, type KernelBall } from './kernel';
+import { ALL_RULES, PLAIN, type Scheme } from './scheme';
 import { key } from '../../stored';
 
 export const MOST_RINGS = 8;
@@ -50,6 +41,31 @@ export function ringPointsFor(scoring: RingPoints, ball: Ball): number {
   return scoring.rings.find((ring) => far <= ring.radiusM)?.points ?? 0;
 }
 
+/** The evenest way to so many points: balls in two neighbouring rings, and one between where it does not come out even. */
+function sayEvenly(goal: number, balls: number, { rings, holedPoints }: RingPoints, inside: (radiusM: number) => string): string {
+  const places = [
+    { points: holedPoints, say: 'holed' },
+    ...rings.map(({ radiusM, points }) => ({ points, say: inside(radiusM) })),
+    { points: 0, say: 'outside' },
+  ].filter(({ points }, i, all) => all.findIndex((other) => other.points === points) === i);
+  const needed = Math.ceil(goal);
+  const low = places.find(({ points }) => points * balls <= needed)!;
+  const head = `${needed} over ${counted(balls, 'ball')}: `;
+  const high = places[places.indexOf(low) - 1];
+  if (!high) return `${head}each ${low.say}.`;
+  const many = Math.floor((needed - low.points * balls) / (high.points - low.points));
+  const rest = needed - low.points * (balls - many) - high.points * many;
+  const last = rest === 0 ? null : places.findLast(({ points }) => points >= low.points + rest)!;
+  const total = low.points * (balls - many - (last ? 1 : 0)) + high.points * many + (last?.points ?? 0);
+  const groups = [
+    { n: many + (last === high ? 1 : 0), say: high.say },
+    { n: last && last !== high ? 1 : 0, say: last?.say ?? '' },
+    { n: balls - many - (last ? 1 : 0), say: low.say },
+  ].filter(({ n }) => n > 0);
+  const said = groups.map(({ n, say: where }) => `${inWords(n)} ${where}`).join(', ');
+  return `${head}${said}${total > needed ? ` (which makes ${total})` : ''}.`;
+}
+
 /** Rings round the hole, each worth points; holed is worth most; most points wins. The state is the points so far. */
 export const ringPoints: Scheme<RingPoints, number> = {
   ...PLAIN,
@@ -69,7 +85,20 @@ export const ringPoints: Scheme<RingPoints, number> = {
       { key: 'r3', radiusM: round(system, 9, 3), points: 1 },
     ],
   }),
+  zones: ({ rings }) =>
+    rings.map(({ radiusM, points }, i) => ({
+      path: `rings.${i}.radiusM`,
+      radiusM,
+      of: 'finish',
+      does: Number.isFinite(points) ? String(points) : '?',
+      edge: `Edge of ring ${i + 1}`,
+    })),
   fitted: (scoring, fit) => ({ ...scoring, rings: scoring.rings.map((ring) => ({ ...ring, radiusM: fit(ring.radiusM) })) }),
+  says({ rings, holedPoints }, { inside }) {
+    const worth = rings.map(({ radiusM, points }) => `${inside(radiusM)}: ${points}`).join('; ');
+    return `Holed: ${holedPoints}; ${worth}; outside: 0. A ball on the line scores the inner ring.`;
+  },
+  saysGoal: (goal, { scoring, turns }, { inside }) => sayEvenly(goal, turns, scoring, inside),
   asks({ scoring: { rings, holedPoints } }) {
     const innerM = (i: number) => rings[i - 1]?.radiusM ?? 0;
     return [

@@ -1,69 +1,13 @@
-import type { Shot } from '../../shot/shot';
 import type { UnitSystem } from '../../units/length';
-import type { Rules } from '../rules';
+import { ORDERS, type Order, type Rules } from '../rules';
 import type { Sizes } from '../sizes';
 import type { Station } from '../station';
-
-/** What a ball was, as a scheme sees it. */
-export type Ball = Pick<
-  Shot,
-  'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'strokes' | 'penalty' | 'finish' | 'landed' | 'executed' | 'clubLabel'
->;
-
-/** What a player says of a ball; what is not said is not known. */
-export type Result = Pick<Shot, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'measured'> &
-  Partial<Pick<Shot, 'strokes' | 'landed' | 'executed' | 'swingWidth' | 'nBalls' | 'sumLeftM' | keyof Details>>;
-
-/** What can be marked on any ball beside its result: all of it optional. */
-export type Details = Partial<
-  Pick<
-    Shot,
-    | 'surface'
-    | 'sit'
-    | 'stance'
-    | 'trajectory'
-    | 'shape'
-    | 'clubId'
-    | 'clubLabel'
-    | 'swingMark'
-    | 'intendedM'
-    | 'landingErrorM'
-    | 'mishit'
-    | 'finish'
-    | 'penalty'
-    | 'counts'
-    | 'note'
-    | 'leftM'
-    | 'measured'
-  >
->;
-
-/** A result as a scheme sees it: what was not said is not known. */
-export function ballOf(result: Result): Ball {
-  return { strokes: null, penalty: 0, finish: null, landed: null, executed: null, clubLabel: null, ...result };
-}
-
-/** A result of which nothing is known yet. */
-export const UNKNOWN: Result = { holed: false, leftM: null, leftMinM: null, leftMaxM: null, bearingDeg: null, measured: 'ring' };
-
-/** One key that a player can press to end a ball: what it stands for, and what it is worth. */
-export type AnswerKey = {
-  key: string;
-  /** `word`: what stands on it is `text`; the others are named by whoever shows them. */
-  kind: 'holed' | 'ring' | 'outside' | 'word';
-  text: string | null;
-  /** The outer edge of the ring in metres; for `outside`, the edge it is outside of; else null. */
-  edgeM: number | null;
-  /** What it earns, where that does not hang on the balls before. */
-  worth: number | null;
-  result: Result;
-};
-
-/** What the score counts, so that it can be said with its unit. */
-export type ScoreUnit = 'points' | 'hits' | 'length' | 'strokes' | 'balls' | 'rungs' | 'cells' | 'in a row';
-
-/** What is asked of one ball beyond its station. */
-export type Asked = Partial<Pick<Shot, 'trajectory' | 'shape' | 'swingWidth'>> & { club?: string };
+import type { AnswerKey } from './answer-keys';
+import type { Asked, Ball } from './ball';
+import type { Kernel, KernelBall, Seen } from './kernel';
+import type { ScoreUnit } from './score-unit';
+import type { Words } from './words';
+import type { Zone } from './zone';
 
 /** A ball that the game has: which of its station it is (from 1), and what is asked of it. */
 export type Lot = { at: number; ballNo: number; asked: Asked };
@@ -80,40 +24,6 @@ export type Phase<Scoring> = {
 
 /** A fact for the summary: "up and down 4 of 7". */
 export type Note = { label: string; value: string };
-
-/** A ball as simulation makes it: everything about it is known. One is used again and again. */
-export type KernelBall = {
-  holed: boolean;
-  leftM: number;
-  /** Finished on the side that counts. */
-  goodSide: boolean;
-  onGreen: boolean;
-  landed: boolean;
-  /** To hole out, this one included, penalties too. */
-  strokes: number;
-  executed: boolean;
-};
-
-/** What some schemes look at beyond where a ball stopped. */
-export type Seen = 'strokes' | 'landed' | 'executed';
-
-/** A phase compiled for simulation: one player's game in a few numbers, without allocation. */
-export interface Kernel {
-  reset(): void;
-  /**
-   * Takes a ball.
-   * @param at the station's place in the list
-   * @param won points of the round, in schemes that compare players
-   */
-  take(at: number, ball: KernelBall, won: number): void;
-  score(): number;
-  /** Whether the game ends here, in schemes that may end before the last ball. */
-  over?(): boolean;
-  /** Where the next ball is played from, in schemes that decide it. */
-  at?(): number;
-  /** Whether a ball did what was wanted, in schemes that know a perfect round. */
-  worked?(at: number, ball: KernelBall): boolean;
-}
 
 /** Rules that not every way of scoring can have. */
 export type Allowed = {
@@ -133,9 +43,19 @@ export type Allowed = {
 export const ALL_RULES: Allowed = { side: true, scaled: true, cost: true, again: true, perfect: true, allowances: true };
 export const NO_RULES: Allowed = { side: false, scaled: false, cost: false, again: false, perfect: false, allowances: false };
 
+/** What is wrong, and where in the game. */
+export type Refusal = { path: readonly (string | number)[]; message: string };
+
+/** A game that is being designed, as a way of scoring looks at it. */
+export type Designed<Scoring> = { scoring: Scoring; stations: readonly Station[]; open: boolean; rules: Rules };
+
+/** A phase that leads in: its scoring, and the balls at each station. */
+export type LeadingIn<Scoring> = { scoring: Scoring; balls: number };
+
 /**
- * A way of scoring. Play, summary, forecast and set-up sheet go through this interface and know no scheme by name:
- * a new scheme is one file that meets it and one line in `index.ts`.
+ * A way of scoring: all that is particular to it. Whoever designs, plays, forecasts or says a game goes through this
+ * interface and knows no scheme by name: a new one is one file here that meets it and one line in `index.ts`, and one
+ * file for its fields and its drawing in the screens.
  */
 export interface Scheme<Scoring, State> {
   kind: string;
@@ -143,22 +63,69 @@ export interface Scheme<Scoring, State> {
   label: string;
   /** How it is scored, in one line for who designs a game. */
   about: string;
+
+  // What games it makes.
+
   /** The fewest who can play it. */
   players: 1 | 2;
   /** Whether a station's `balls` say how many are played there; else every visit is one ball. */
   countsBalls: boolean;
+  /** In which orders its stations can be played. */
+  orders: readonly Order[];
+  /** Why it can be played in no other order. */
+  whyOrder: string;
+  /** Whether it can be a phase before the one that counts. */
+  leadsIn: boolean;
+  /** Whether it can begin without stations, which are called while it is played. */
+  opens: boolean;
+  /** Whether a shorter version is the same game. */
+  shortens: boolean;
+  /** What each of its stations must say beyond the shot. */
+  stationSays: readonly ('carryM' | 'par')[];
   /** Which of the rules that combine with a scheme it can have. */
   allows(scoring: Scoring): Allowed;
+  /** Rules that it has no use for, because it says as much itself. */
+  without: readonly (keyof Rules)[];
+  /** Whether a ball on the wrong side of a one-sided game counts as it lies, and costs; else it is in no zone. */
+  wrongSideCounts: boolean;
+  /** Whether every ball is putted out. */
+  puttedOut: boolean;
+  /** The clubs it is played with, from the longest to the shortest, where it says so. */
+  clubs?(scoring: Scoring): readonly string[];
+  /** What of a game with it makes no sense, beyond what holds for every way of scoring. */
+  refuses(game: Designed<Scoring>): Refusal[];
+  /** The same of a phase that leads in; paths within the phase. */
+  refusesLeadIn(phase: LeadingIn<Scoring>, stations: readonly Station[]): Refusal[];
+  /** What a new game of this kind starts from. */
+  fresh(system: UnitSystem): Scoring;
+  /** So many balls it takes at least. */
+  fewestBalls(scoring: Scoring): number;
+  /** For a version with a share of the balls: so many in all. */
+  shorter(scoring: Scoring, share: number, balls: number, stations: readonly Station[]): Scoring;
+  /** By how many strokes each par is higher for a player of this level. */
+  extraPar(scoring: Scoring, level: number): number;
+
+  // Its zones, and its words.
+
+  /** Its zones as they are drawn, those of one kind from the smallest to the largest. */
+  zones(scoring: Scoring): Zone[];
+  /** With every radius passed through `fit`: the zones as they are for one player. */
+  fitted(scoring: Scoring, fit: (radiusM: number) => number): Scoring;
+  /** How it is scored, in a sentence or two, with its figures. */
+  says(scoring: Scoring, words: Words): string;
+  /** What a goal means, exactly: "17 over seven stations: four in two, three in three." */
+  saysGoal(goal: number, phase: Phase<Scoring>, words: Words): string;
+  unit(scoring: Scoring): ScoreUnit;
+  better(scoring: Scoring): 'higher' | 'lower';
+
+  // Playing it.
+
   /** What it looks at beyond where a ball stopped: what a simulated ball must say too. */
   sees(scoring: Scoring): readonly Seen[];
   /** Whether a measured distance says all that is asked, so that it can be typed or tapped instead. */
   takesDistance(scoring: Scoring): boolean;
-  unit(scoring: Scoring): ScoreUnit;
-  better(scoring: Scoring): 'higher' | 'lower';
-  /** What a new game of this kind starts from. */
-  fresh(system: UnitSystem): Scoring;
-  /** With every radius passed through `fit`: the zones as they are for one player. */
-  fitted(scoring: Scoring, fit: (radiusM: number) => number): Scoring;
+  /** Whether it matters where on or off the green a ball from this station finished. */
+  asksFinish(station: Station): boolean;
   /** What to ask for each ball, best first. */
   asks(phase: Phase<Scoring>, station: Station): AnswerKey[];
   /** The balls of the game, station by station; without it, each station's `balls`. */
@@ -194,6 +161,8 @@ export interface Scheme<Scoring, State> {
   lastDone?(phase: Phase<Scoring>): number | null;
   /** What one ball came to, in a word or two; empty where its distance says it all. */
   verdict(ball: Ball, station: Station, phase: Phase<Scoring>): string;
+  /** The same in one sign or figure, on a card; without it, whether it did what was wanted. */
+  mark?(ball: Ball, phase: Phase<Scoring>): string;
   /** How it stands, beyond the score: "rung 3 of 7". */
   now(state: State, phase: Phase<Scoring>): string;
   notes(state: State, phase: Phase<Scoring>): Note[];
@@ -204,7 +173,22 @@ export interface Scheme<Scoring, State> {
 export const PLAIN = {
   players: 1,
   countsBalls: true,
+  orders: ORDERS,
+  whyOrder: '',
+  leadsIn: true,
+  opens: true,
+  shortens: true,
+  stationSays: [],
+  without: [],
+  wrongSideCounts: false,
+  puttedOut: false,
+  refuses: () => [],
+  refusesLeadIn: () => [],
+  fewestBalls: () => 1,
+  shorter: <Scoring>(scoring: Scoring) => scoring,
+  extraPar: () => 0,
   sees: () => [],
+  asksFinish: () => false,
   over: () => false,
   race: () => false,
   success: () => null,
@@ -212,50 +196,3 @@ export const PLAIN = {
   now: () => '',
   notes: () => [],
 } as const satisfies Partial<Scheme<never, unknown>>;
-
-/** What is left of a ball where nobody measures beyond some distance, in metres: a farther one counts as that far. */
-export function cappedM(ball: Ball, capM: number): number {
-  return Math.min(farM(ball), capM);
-}
-
-/** The farthest a ball may lie from the hole by what is known of it, in metres: a doubt never earns anything. */
-export function farM(ball: Ball): number {
-  return ball.holed ? 0 : (ball.leftM ?? ball.leftMaxM ?? Infinity);
-}
-
-/** Whether a ball is inside a zone round the hole, its edge included; a zone of radius 0 is the hole itself. */
-export function inside(ball: Ball, radiusM: number): boolean {
-  return ball.holed || (radiusM > 0 && farM(ball) <= radiusM);
-}
-
-/** The same for a simulated ball. */
-export function kernelInside(ball: KernelBall, radiusM: number): boolean {
-  return ball.holed || (radiusM > 0 && ball.goodSide && ball.leftM <= radiusM);
-}
-
-const key = (name: string, kind: AnswerKey['kind'], more: Partial<AnswerKey>, result: Partial<Result>): AnswerKey => ({
-  key: name,
-  kind,
-  text: null,
-  edgeM: null,
-  worth: null,
-  ...more,
-  result: { ...UNKNOWN, ...result },
-});
-
-export const holedKey = (worth: number | null = null) => key('holed', 'holed', { worth }, { holed: true });
-/** Between two edges, in metres. */
-export const ringKey = (name: string, innerM: number, edgeM: number, worth: number | null = null) =>
-  key(name, 'ring', { edgeM, worth }, { leftMinM: innerM, leftMaxM: edgeM });
-/** Outside of an edge in metres; of none, the ball is simply not holed. */
-export const outsideKey = (edgeM: number, worth: number | null = null) => key('outside', 'outside', { edgeM, worth }, { leftMinM: edgeM });
-/** Outside of an edge in metres beyond which nobody measures; the key names it. */
-export const farKey = (edgeM: number) => key('outside', 'outside', { edgeM, text: 'outside' }, { leftMinM: edgeM });
-export const wordKey = (name: string, text: string, result: Partial<Result>, worth: number | null = null) =>
-  key(name, 'word', { text, worth }, result);
-
-/** The keys for one zone: holed, inside it, outside it; where only the hole counts, holed or not. */
-export function zoneKeys(radiusM: number): AnswerKey[] {
-  if (radiusM === 0) return [holedKey(), outsideKey(0)];
-  return [holedKey(), ringKey('in', 0, radiusM), outsideKey(radiusM)];
-}

@@ -3,7 +3,7 @@ import { goalMet, type Standing } from '../play';
 import type { GameSpec } from '../spec';
 import { SCHEME_KINDS, schemeOf, type Scoring } from '.';
 import { ranking } from './club-trial';
-import { UNKNOWN, type Result } from './scheme';
+import { UNKNOWN, type Result } from './ball';
 import { cellsOf } from './shot-matrix';
 
 /*

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
-import { NO_RULES, PLAIN, wordKey, type Asked, type Lot, type Scheme } from './scheme';
+import { counted } from '../../units/format';
+import { wordKey } from './answer-keys';
+import type { Asked } from './ball';
+import { NO_RULES, PLAIN, type Lot, type Refusal, type Scheme } from './scheme';
 
 const AXES = { trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
 type Axis = keyof typeof AXES;
@@ -50,13 +53,32 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
   label: 'shot matrix',
   about: 'Every combination of flight, shape or swing width once, at each station. The score is how many worked.',
   countsBalls: false,
+  leadsIn: false,
+  opens: false,
+  shortens: false,
+  without: ['shotOnce'],
+  refuses({ scoring, stations, rules }) {
+    const found = stations.flatMap((station, i): Refusal[] => [
+      ...(station.balls === 1 ? [] : [{ path: ['stations', i, 'balls'], message: 'Every combination is played once.' }]),
+      ...(['trajectory', 'shape'] as const).flatMap((name) =>
+        station[name] !== null && scoring[name].length > 0
+          ? [{ path: ['stations', i, name], message: 'The matrix changes this: leave it free here.' }]
+          : [],
+      ),
+    ]);
+    if (rules.shotOnce) found.push({ path: ['rules', 'shotOnce'], message: 'In a matrix every combination already comes once.' });
+    return found;
+  },
   allows: () => ({ ...NO_RULES, again: true }),
   sees: () => ['executed'],
   takesDistance: () => false,
   unit: () => 'cells',
   better: () => 'higher',
   fresh: () => ({ scheme: 'shot_matrix', trajectory: [...TRAJECTORIES], shape: [...SHAPES], swingWidth: [] }),
+  zones: () => [],
   fitted: (scoring) => scoring,
+  says: (scoring) => `${cellsOf(scoring).length} different shots at each station, each once. A shot that did what was asked counts.`,
+  saysGoal: (goal, { turns }) => `${Math.ceil(goal)} of ${counted(turns, 'shot')} as asked.`,
   lots: (scoring, stations) => stations.flatMap((_, at) => cellsOf(scoring).map((asked, cell): Lot => ({ at, ballNo: cell + 1, asked }))),
   asks: () => [wordKey('done', 'as asked', { executed: true }, 1), wordKey('not', 'not', { executed: false }, 0)],
   start: () => ({ done: 0, played: 0 }),

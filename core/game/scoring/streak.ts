@@ -1,6 +1,11 @@
 import { z } from 'zod';
+import { capital, counted, inWords } from '../../units/format';
 import { countSchema, round, zoneSchema } from './fields';
-import { ALL_RULES, inside, kernelInside, PLAIN, zoneKeys, type Scheme } from './scheme';
+import { zoneKeys } from './answer-keys';
+import { inside } from './ball';
+import { kernelInside } from './kernel';
+import { ALL_RULES, PLAIN, type Refusal, type Scheme } from './scheme';
+import { finishZone } from './zone';
 
 export const streakSchema = z.strictObject({
   scheme: z.literal('streak'),
@@ -25,12 +30,32 @@ export const streak: Scheme<Streak, State> = {
   kind: 'streak',
   label: 'streak',
   about: 'So many good ones in a row, or the longest run.',
+  refuses({ scoring: { until, counts }, stations, open }) {
+    const found: Refusal[] = [];
+    const balls = stations.reduce((sum, station) => sum + station.balls, 0);
+    if (until !== null && until > balls && !open) found.push({ path: ['scoring', 'until'], message: `The game has only ${balls} balls.` });
+    if (until === null && counts === 'balls')
+      found.push({ path: ['scoring', 'counts'], message: 'To count the balls it took, say how many in a row.' });
+    return found;
+  },
+  fewestBalls: ({ until }) => until ?? 1,
+  shorter: (scoring, share, balls) =>
+    scoring.until === null ? scoring : { ...scoring, until: Math.min(Math.max(2, Math.round(scoring.until * share)), Math.max(2, balls)) },
   allows: () => ({ ...ALL_RULES, cost: false }),
   takesDistance: () => true,
   unit: ({ counts }) => (counts === 'run' ? 'in a row' : 'balls'),
   better: ({ counts }) => (counts === 'run' ? 'higher' : 'lower'),
   fresh: (system) => ({ scheme: 'streak', radiusM: round(system, 4, 1.2), until: 5, counts: 'run' }),
+  zones: ({ radiusM }) => [finishZone(radiusM, 'goes on')],
   fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
+  says({ radiusM, until }, { inside }) {
+    const end = until === null ? 'The longest run counts.' : `Over with ${inWords(until)} in a row.`;
+    return `A ball ${inside(radiusM)} keeps the run going. ${end}`;
+  },
+  saysGoal: (goal, { scoring: { counts, until } }) =>
+    counts === 'run'
+      ? `${capital(inWords(Math.ceil(goal)))} in a row.`
+      : `${capital(inWords(until ?? 0))} in a row within ${counted(Math.floor(goal), 'ball')}.`,
   asks: ({ scoring }) => zoneKeys(scoring.radiusM),
   start: () => ({ run: 0, longest: 0, balls: 0 }),
   step({ run, longest, balls }, ball, _lot, { scoring }) {

@@ -87,7 +87,7 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
               <TargetPlan spec={spec} units={units} chosen={spec.stations?.find((station) => station.key === chosen)} onChange={setField} />
             }
           />
-          {spec.scoring.scheme !== 'shot_matrix' && spec.scoring.scheme !== 'hole_out' && (
+          {schemeOf(spec.scoring).zones(spec.scoring).length > 0 && (
             <div className="mt-3">
               <SizesFields units={units} />
             </div>
@@ -184,9 +184,8 @@ function Totals({ spec }: { spec: GameSpec }) {
   const short = alone.totalS > 12 * 60 ? shortened(game, 10) : null;
   return (
     <p className={styles.totals}>
-      <b className="fig">{balls}</b> balls{game.scoring.scheme === 'ladder' && ' at most'} ·{' '}
-      <b className="fig">{sayMinutes(alone.totalS)}</b> alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring{' '}
-      {counted(alone.balls, 'ball')}
+      <b className="fig">{balls}</b> balls{schemeOf(game.scoring).most && ' at most'} · <b className="fig">{sayMinutes(alone.totalS)}</b>{' '}
+      alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring {counted(alone.balls, 'ball')}
       {best && ` · ${best}`}
       {short && ` · in 10 min: ${short.stations.reduce((sum, station) => sum + station.balls, 0)} balls`}
     </p>

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { ORDERS } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf } from '@/core/game/scoring';
+import { leadInScoring } from '@/core/game/scoring/simple';
 import { sayOrder } from '@/core/game/say-game';
 import type { GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';
@@ -11,7 +12,7 @@ import styles from './designer.module.scss';
 import { ChoiceField, NumberField, TextField, useFault } from './parts';
 import { ScoringFields } from './scoring-fields';
 
-const BEFORE = SCHEME_KINDS.filter((kind) => !['nearest_wins', 'club_trial', 'shot_matrix'].includes(kind));
+const BEFORE = SCHEME_KINDS.filter((scheme) => schemeOf({ scheme }).leadsIn);
 
 /** Phases before the one that counts: the same stations, with their own balls, order and scoring. */
 export function LeadInFields({ units }: { units: UnitSystem }) {
@@ -43,7 +44,7 @@ export function LeadInFields({ units }: { units: UnitSystem }) {
         size="sm"
         variant="outline-dark"
         disabled={fields.length >= 3}
-        onClick={() => append({ title: 'Find the shot', balls: 3, order: 'blocked', scoring: schemeOf({ scheme: 'hits' }).fresh(units) })}
+        onClick={() => append({ title: 'Find the shot', balls: 3, order: 'blocked', scoring: leadInScoring(units) })}
       >
         Add a phase before it
       </Button>

@@ -1,4 +1,4 @@
-import { schemeOf } from '@/core/game/scoring';
+import { firstScoring } from '@/core/game/scoring/simple';
 import { PLAIN_RULES } from '@/core/game/rules';
 import { freshKey, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
@@ -46,7 +46,7 @@ export function newGame(units: UnitSystem): GameSpec {
     stations: [firstStation(units)],
     order: 'blocked',
     sizes: { unit: units === 'metric' ? 'm' : 'ft', of: 'fixed', fixedM: null, scaled: false },
-    scoring: schemeOf({ scheme: 'ring_points' }).fresh(units),
+    scoring: firstScoring(units),
     rules: PLAIN_RULES,
     leadIn: [],
     goal: null,

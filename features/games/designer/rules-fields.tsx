@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { ORDERS, SIDES, type Rules } from '@/core/game/rules';
+import { SIDES, type Rules } from '@/core/game/rules';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import { saySide } from '@/core/game/say-game';
 import { isBodyMeasure, SIZE_UNITS, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
@@ -21,15 +21,13 @@ const ORDER_OPTIONS = {
 
 /** Which rules are worth showing: those that the way of scoring can have. */
 function rulesFor(scoring: Scoring, open: boolean, stations: number) {
-  const { scheme } = scoring;
-  const can = schemeOf(scoring).allows(scoring);
+  const { allows, orders, without } = schemeOf(scoring);
+  const can = allows(scoring);
   return {
     ...can,
-    order: !open && scheme !== 'ladder',
-    puttOut: scheme !== 'hole_out',
     perfect: can.perfect && !open && stations > 0,
-    clubs: scheme !== 'club_trial',
-    shotOnce: scheme !== 'shot_matrix' && scheme !== 'club_trial',
+    orders: open ? [] : orders,
+    toggle: (rule: keyof Rules) => !without.includes(rule),
   };
 }
 
@@ -45,15 +43,8 @@ export function RulesFields() {
   const [clubs] = useState(rules.clubOnce || rules.clubsApart || rules.favouriteBanned || rules.shotOnce);
   return (
     <div className={styles.rules}>
-      {has.order && (
-        <ChoiceField
-          path="order"
-          label="Order"
-          options={ORDERS.filter((order) => order !== 'choice' || scoring.scheme !== 'nearest_wins').map((order) => [
-            order,
-            ORDER_OPTIONS[order],
-          ])}
-        />
+      {has.orders.length > 1 && (
+        <ChoiceField path="order" label="Order" options={has.orders.map((order) => [order, ORDER_OPTIONS[order]])} />
       )}
       <div className={styles.pair}>
         <ChoiceField
@@ -104,14 +95,14 @@ export function RulesFields() {
           ]}
         />
       )}
-      {has.puttOut && <Toggle path="rules.puttOut" label="Every ball is putted out" />}
+      {has.toggle('puttOut') && <Toggle path="rules.puttOut" label="Every ball is putted out" />}
       {has.perfect && <Toggle path="rules.endOnPerfectRound" label="A perfect first round ends the game" />}
       <details className={styles.more} open={clubs}>
         <summary>Clubs and repeats</summary>
-        {has.clubs && <Toggle path="rules.clubOnce" label="No club twice" />}
-        {<Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />}
-        {has.clubs && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
-        {has.shotOnce && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
+        {has.toggle('clubOnce') && <Toggle path="rules.clubOnce" label="No club twice" />}
+        <Toggle path="rules.clubsApart" label="Never a neighbour of the club before" />
+        {has.toggle('favouriteBanned') && <Toggle path="rules.favouriteBanned" label="The favourite club stays in the bag" />}
+        {has.toggle('shotOnce') && <Toggle path="rules.shotOnce" label="No shot twice: another club or flight" />}
       </details>
       {has.allowances && <Toggle path="rules.allowances" label="Head starts may be given" />}
       {has.scaled && <Toggle path="sizes.scaled" label="Zones grow with the level" hint="As drawn for level 10." />}
@@ -135,8 +126,8 @@ export function SizesFields({ units }: { units: UnitSystem }) {
       if (typeof value === 'number' && Number.isFinite(value)) setValue(path, fit(value));
     };
     for (const prefix of ['scoring', ...(getValues('leadIn') as unknown[]).map((_, i) => `leadIn.${i}.scoring`)]) {
-      for (const field of ['radiusM', 'sizeM', 'finishM']) rescale(`${prefix}.${field}`);
-      ((getValues(`${prefix}.rings`) as unknown[] | undefined) ?? []).forEach((_, i) => rescale(`${prefix}.rings.${i}.radiusM`));
+      const scoring = getValues(prefix) as Scoring;
+      for (const { of, path } of schemeOf(scoring).zones(scoring)) if (of !== 'measured') rescale(`${prefix}.${path}`);
     }
   };
   const stick = isBodyMeasure(sizes.unit);

@@ -172,7 +172,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
   const station = useWatch({ name: `stations.${index}` }) as Station | undefined;
   const scoring = useWatch({ name: 'scoring' }) as Scoring;
   if (!station) return null;
-  const countsBalls = schemeOf(scoring).countsBalls;
+  const { countsBalls, stationSays } = schemeOf(scoring);
   const known = Number.isFinite(station.distanceM);
   return (
     <li
@@ -207,7 +207,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
               {sayStationLie(station)}
               {station.target === 'peg' && ' · to a peg'}
               {station.club && ` · ${station.club}`}
-              {scoring.scheme === 'hole_out' && ` · par ${station.par ?? 2}`}
+              {stationSays.includes('par') && ` · par ${station.par ?? 2}`}
               {wrong && ' · look here'}
             </small>
           </span>
@@ -294,8 +294,8 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
         <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
         <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
         {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
-        {scoring.scheme === 'landing_zone' && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
-        {scoring.scheme === 'hole_out' && <NumberField path={`${path}.par`} label="Par" />}
+        {scheme.stationSays.includes('carryM') && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
+        {scheme.stationSays.includes('par') && <NumberField path={`${path}.par`} label="Par" />}
       </div>
       <details className={styles.more} open={special}>
         <summary>Lie, flight, club</summary>
@@ -312,9 +312,7 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
               ['peg', 'a peg'],
             ]}
           />
-          {scoring.scheme !== 'club_trial' && (
-            <TextField path={`${path}.club`} label="Fixed club" hint="empty: any" maxLength={20} optional />
-          )}
+          {!scheme.clubs && <TextField path={`${path}.club`} label="Fixed club" hint="empty: any" maxLength={20} optional />}
         </div>
       </details>
     </>

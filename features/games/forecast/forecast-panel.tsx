@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { get } from 'react-hook-form';
 import { WANTED_CHANCE } from '@/core/forecast/goal';
+import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import styles from './forecast.module.scss';
 import { ScoreTable } from './good-score';
@@ -25,13 +26,19 @@ type Props = {
 /** Of several rings the outermost catches this share of the balls, where nobody says otherwise; one zone catches half. */
 const RINGS_CATCH = 0.75;
 
+/** How many zones round the hole a game has. */
+const finishZones = ({ scoring }: GameSpec) =>
+  schemeOf(scoring)
+    .zones(scoring)
+    .filter(({ of }) => of === 'finish').length;
+
 /** A good score while a game is designed, and what follows from it: a goal, zones, pars, head starts, what it tells. */
 export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) {
   const [chance, setChance] = useState(WANTED_CHANCE);
   const [asked, setRate] = useState<number | null>(null);
   const [par, setPar] = useState(0.5);
   const [before, setBefore] = useState<readonly { path: string; value: number | null }[]>([]);
-  const rate = asked ?? (game?.scoring.scheme === 'ring_points' ? RINGS_CATCH : 0.5);
+  const rate = asked ?? (game && finishZones(game) > 1 ? RINGS_CATCH : 0.5);
   const playable = game && game.stations.length > 0 ? game : null;
   const score = useGoodScore(playable, desk, { chance, rate, par });
   if (!playable)

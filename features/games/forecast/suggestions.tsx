@@ -62,7 +62,7 @@ export function Zones({ game, units, answer, targetName, wanted, onWanted, onSet
   if (!zones || zones.suggested.length === 0) return null;
   const current = zones.ask === answer.ask;
   const rates = zones.now.map(({ rate }) => percent(rate));
-  const landing = game.scoring.scheme === 'landing_zone';
+  const landing = schemeOf(game.scoring).stationSays.includes('carryM');
   return (
     <>
       <h3 className={styles.title}>Size of the {zones.now.length > 1 ? 'zones' : 'zone'}</h3>
@@ -91,7 +91,7 @@ export function Zones({ game, units, answer, targetName, wanted, onWanted, onSet
 
 export function Pars({ game, answer, targetName, wanted, onWanted, onSet }: Shared & Setter) {
   const { pars } = answer;
-  if (!pars || game.scoring.scheme !== 'hole_out') return null;
+  if (!pars || !schemeOf(game.scoring).stationSays.includes('par')) return null;
   const current = pars.ask === answer.ask && pars.pars.length === game.stations.length;
   return (
     <>

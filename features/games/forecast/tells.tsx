@@ -35,7 +35,8 @@ export function HowMuchItTells({ game, units, answer, targetName }: Shared) {
 }
 
 function adviceFor({ scoring }: GameSpec): string {
-  if (schemeOf(scoring).sees(scoring).includes('executed')) return 'What comes off as asked says nothing of the distance left.';
-  if (scoring.scheme === 'hole_out') return 'Ringing or taping the first ball too would tell far more.';
+  const sees = schemeOf(scoring).sees(scoring);
+  if (sees.includes('executed')) return 'What comes off as asked says nothing of the distance left.';
+  if (sees.includes('strokes')) return 'Ringing or taping the first ball too would tell far more.';
   return 'A zone that nearly all or hardly any balls reach tells little: size it to the player.';
 }

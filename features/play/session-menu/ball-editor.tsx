@@ -7,7 +7,7 @@ import { phasesOf } from '@/core/game/phases';
 import { seedOf } from '@/core/game/order';
 import { sayKey } from '@/core/game/say-key';
 import { schemeOf } from '@/core/game/scoring';
-import { ballOf, UNKNOWN, type Result } from '@/core/game/scoring/scheme';
+import { ballOf, UNKNOWN, type Result } from '@/core/game/scoring/ball';
 import { COUNTS } from '@/core/golf/words';
 import { sayCounts, sayMeasured, sayResult } from '@/core/shot/say-shot';
 import type { Shot } from '@/core/shot/shot';

@@ -1,15 +1,13 @@
-'use client';
-
 import { Button } from 'react-bootstrap';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { MOST_RINGS, type RingPoints } from '@/core/game/scoring/ring-points';
 import { freshKey } from '@/core/game/spec';
 import { METRES_PER, snap } from '@/core/units/length';
-import styles from './designer.module.scss';
-import { LengthField, NumberField, useFault, useZoneUnit } from './parts';
+import styles from '../designer/designer.module.scss';
+import { LengthField, NumberField, useFault, useZoneUnit } from '../designer/parts';
 
 /** The rings from the hole outwards, what each is worth, and what holing is worth. */
-export function RingFields({ path }: { path: string }) {
+export function RingPointsFields({ path }: { path: string }) {
   const { control, getValues } = useFormContext();
   const { fields, append, remove } = useFieldArray({ control, name: `${path}.rings`, keyName: 'fieldId' });
   const unit = useZoneUnit();

@@ -1,0 +1,61 @@
+import type { Shot } from '../../shot/shot';
+
+/** What a ball was, as a scheme sees it. */
+export type Ball = Pick<
+  Shot,
+  'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'strokes' | 'penalty' | 'finish' | 'landed' | 'executed' | 'clubLabel'
+>;
+
+/** What is asked of one ball beyond its station. */
+export type Asked = Partial<Pick<Shot, 'trajectory' | 'shape' | 'swingWidth'>> & { club?: string };
+
+/** What a player says of a ball; what is not said is not known. */
+export type Result = Pick<Shot, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'measured'> &
+  Partial<Pick<Shot, 'strokes' | 'landed' | 'executed' | 'swingWidth' | 'nBalls' | 'sumLeftM' | keyof Details>>;
+
+/** What can be marked on any ball beside its result: all of it optional. */
+export type Details = Partial<
+  Pick<
+    Shot,
+    | 'surface'
+    | 'sit'
+    | 'stance'
+    | 'trajectory'
+    | 'shape'
+    | 'clubId'
+    | 'clubLabel'
+    | 'swingMark'
+    | 'intendedM'
+    | 'landingErrorM'
+    | 'mishit'
+    | 'finish'
+    | 'penalty'
+    | 'counts'
+    | 'note'
+    | 'leftM'
+    | 'measured'
+  >
+>;
+
+/** A result as a scheme sees it: what was not said is not known. */
+export function ballOf(result: Result): Ball {
+  return { strokes: null, penalty: 0, finish: null, landed: null, executed: null, clubLabel: null, ...result };
+}
+
+/** A result of which nothing is known yet. */
+export const UNKNOWN: Result = { holed: false, leftM: null, leftMinM: null, leftMaxM: null, bearingDeg: null, measured: 'ring' };
+
+/** What is left of a ball where nobody measures beyond some distance, in metres: a farther one counts as that far. */
+export function cappedM(ball: Ball, capM: number): number {
+  return Math.min(farM(ball), capM);
+}
+
+/** The farthest a ball may lie from the hole by what is known of it, in metres: a doubt never earns anything. */
+export function farM(ball: Ball): number {
+  return ball.holed ? 0 : (ball.leftM ?? ball.leftMaxM ?? Infinity);
+}
+
+/** Whether a ball is inside a zone round the hole, its edge included; a zone of radius 0 is the hole itself. */
+export function inside(ball: Ball, radiusM: number): boolean {
+  return ball.holed || (radiusM > 0 && farM(ball) <= radiusM);
+}

@@ -1,0 +1,18 @@
+/** What a score counts, so that it can be said with its unit. */
+export const SCORE_UNITS = ['points', 'hits', 'length', 'strokes', 'balls', 'rungs', 'cells', 'in a row'] as const;
+export type ScoreUnit = (typeof SCORE_UNITS)[number];
+
+/** One and several of what is counted; lengths and runs are said otherwise. */
+export const UNIT_WORDS: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in a row'>, readonly [one: string, several: string]>> = {
+  points: ['point', 'points'],
+  hits: ['hit', 'hits'],
+  strokes: ['stroke', 'strokes'],
+  balls: ['ball', 'balls'],
+  rungs: ['rung', 'rungs'],
+  cells: ['shot', 'shots'],
+};
+
+/** Whether a score is the sum of what was done at each station, so that stations can be told apart by it. */
+export function isByStation(unit: ScoreUnit): boolean {
+  return unit !== 'balls' && unit !== 'rungs' && unit !== 'in a row';
+}
