@@ -13,12 +13,12 @@ module.exports = {
     room('core', '^core/', []),
     {
       name: 'core-packages',
-      comment: 'core uses zod, papaparse and small numeric packages only',
+      comment: 'core uses zod, papaparse, date-fns and small numeric packages only',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-polygon|@types/d3-polygon)/',
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-array|@types/d3-array|d3-polygon|@types/d3-polygon|date-fns|@date-fns/tz)/',
       },
     },
     room('db', '^db/', ['core']),

@@ -1,7 +1,7 @@
 import { diagnosisAnswer } from '@/core/formats/diagnosis';
 import { believe, diagnose as diagnoseBy } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { EVIDENCE_OPTIONS, EVIDENCE_USAGE, evidenceOptions, knownOf, readOptions } from './evidence';
 
 export const USAGE = `diagnose SHOTS.csv ${EVIDENCE_USAGE}`;

@@ -9,7 +9,7 @@ import { schemeOf } from '@/core/game/scoring';
 import { costUnitM } from '@/core/game/verdict';
 import { believe } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { EVIDENCE_OPTIONS, EVIDENCE_USAGE, evidenceOptions, knownOf, readOptions } from './evidence';
 import { gameAt } from './game';
 

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { DEMO_PLAYERS } from '@/core/demo/people';
 import { cellsOf } from '@/core/skill/cells';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { sayCell } from '@/core/board/say-cell';
 import { shotFileOf } from './shot-file';
 import { addPlayer, designGame, press, signUp, startPlay } from './steps';

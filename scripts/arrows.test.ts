@@ -7,7 +7,7 @@ const root = join(__dirname, '..');
 /** Files that import something, and the rule that this breaks; null where it breaks none. */
 const PROBES = [
   ['core/zz-probe-1.ts', "import '../db/actor';\n", 'core-arrows'],
-  ['core/zz-probe-2.ts', "import { clsx } from 'd3-array';\nexport default clsx;\n", 'core-packages'],
+  ['core/zz-probe-2.ts', "import QR from 'qrcode';\nexport default QR;\n", 'core-packages'],
   ['core/zz-probe-3.ts', "import { join } from 'node:path';\nexport default join;\n", 'core-packages'],
   ['ui/zz-probe-4.ts', "import '../core/game/spec';\n", 'ui-arrows'],
   ['features/zz-probe-5.ts', "import '../db/queries/games';\n", 'features-arrows'],

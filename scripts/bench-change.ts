@@ -6,7 +6,7 @@ import { gather, talliesOf } from '@/core/skill/evidence';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
 import { modelOf } from '@/core/skill/model';
 import { dayWeight } from '@/core/board/over-time';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 
 /**
  * How often a change is claimed where there was none: the demo's players, who stay as they are but for the form of the day,

@@ -6,7 +6,7 @@ import { evidenceOf, trueStrokes } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { ranksOf } from '@/core/skill/ranks';
-import { shippedReference as reference } from '@/core/skill/reference';
+import { shippedReference as reference } from '@/core/golf/reference';
 import { calibration, someOf } from './calibration';
 import { coverage } from './coverage';
 import { GENERATORS, levelNeeds, makePlayer, type Generator, type Unevenness } from './made-up';

@@ -19,7 +19,7 @@ import { modelOf } from '@/core/skill/model';
 import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import type { Shot } from '@/core/shot/shot';
 
 /**

@@ -11,7 +11,7 @@ import type { Cell } from '@/core/skill/cells';
 import { believe } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
 import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
-import { shippedReference as reference } from '@/core/skill/reference';
+import { shippedReference as reference } from '@/core/golf/reference';
 import type { PlayerTruth } from '@/core/skill/simulate';
 import { reallyHits } from '@/core/testing/later-game';
 

@@ -3,7 +3,7 @@ import { modelOf } from '@/core/skill/model';
 import { evidenceOf, MIXED, trueStrokes, type Kinds } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { rankOfValues } from '@/core/skill/ranks';
-import { shippedReference as reference } from '@/core/skill/reference';
+import { shippedReference as reference } from '@/core/golf/reference';
 import { levelNeeds, makePlayer, type Generator } from './made-up';
 
 /*

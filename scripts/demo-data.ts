@@ -5,7 +5,7 @@ import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import type { Coach } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';

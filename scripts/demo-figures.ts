@@ -24,7 +24,7 @@ import type { Shot } from '@/core/shot/shot';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { idOf } from '@/core/testing/make';
 import { openDb } from '@/db/client';
 import { tallyBalls } from '@/db/queries/evidence';

@@ -4,8 +4,8 @@ import { seededRandom, type Random } from '@/core/math/random';
 import type { Cell } from '@/core/skill/cells';
 import { along, type Curve } from '@/core/math/piecewise';
 import { hitterOf, madeUp, trueStrokes, type Hitter } from '@/core/skill/players';
-import { referencePutting } from '@/core/skill/putting';
-import { shippedReference as reference } from '@/core/skill/reference';
+import { referencePutting } from '@/core/golf/putting';
+import { shippedReference as reference } from '@/core/golf/reference';
 import { simulateShot } from '@/core/skill/simulate';
 
 /** The two ways in which players are made up, by number. */

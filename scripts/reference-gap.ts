@@ -1,5 +1,5 @@
 import { besidePublished } from '@/core/skill/published';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 
 /** Prints the reference beside published figures, and marks what lies farther apart than it may. */
 console.log('what                                                published     ours      gap   within');

@@ -9,7 +9,7 @@ import { modelOf } from '@/core/skill/model';
 import { holed, shot } from '@/core/testing/make';
 import { evidenceOf, trueStrokes, type Hitter } from '@/core/skill/players';
 import { drawsOf } from '@/core/skill/posterior';
-import { shippedReference as reference } from '@/core/skill/reference';
+import { shippedReference as reference } from '@/core/golf/reference';
 import { makePlayer, type Generator } from './made-up';
 
 /*

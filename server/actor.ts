@@ -2,13 +2,15 @@ import 'server-only';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
+import type { SkillModel } from '@/core/skill/model';
 import { coachIn, coachOfSession, homeOf, type Academy } from '@/db/queries/academies';
 import { auth } from './auth';
 import { dataOf, type Data } from './data';
 import { database } from './db';
+import { deskModel } from './known/model';
 
 /** A coach at work in one academy. */
-export type Desk = { data: Data; academy: Academy; userName: string };
+export type Desk = { data: Data; academy: Academy; userName: string; model: SkillModel };
 
 /** The signed-in user; null without a session. */
 export const signedIn = cache(async () => {
@@ -26,7 +28,7 @@ export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   if (!user) redirect(`/sign-in?next=${encodeURIComponent(`/a/${slug}`)}`);
   const found = await coachIn(database(), user.id, slug);
   if (!found) notFound();
-  return { data: dataOf(found.actor), academy: found.academy, userName: user.name };
+  return { data: dataOf(found.actor), academy: found.academy, userName: user.name, model: deskModel };
 });
 
 /**
@@ -37,7 +39,7 @@ export async function coachForSession(from: Headers, sessionId: string): Promise
   const user = (await auth().api.getSession({ headers: from }))?.user;
   if (!user) return 'signed out';
   const found = await coachOfSession(database(), user.id, sessionId);
-  return found && { data: dataOf(found.actor), academy: found.academy, userName: user.name };
+  return found && { data: dataOf(found.actor), academy: found.academy, userName: user.name, model: deskModel };
 }
 
 /** Where the user's work is: the address of their academy, or null before there is one. */

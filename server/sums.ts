@@ -4,7 +4,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
-import type { SumAnswer, SumTask } from '@/core/skill/sums';
+import type { SumAnswer, SumTask } from '@/core/board/sums';
 import { TooMany } from './turns';
 
 /**

@@ -4,7 +4,7 @@ import { beliefOfLevel } from '@/core/forecast/levels';
 import type { Belief } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
 import { unpackDraws } from '@/core/skill/posterior';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import type { FromForecast, ToForecast } from './messages';
 
 /** So long it works before it looks for newer questions, in milliseconds. */

@@ -10,7 +10,7 @@ import { chanceLess, familyOf, kindsOf, together } from './kinds';
 import { modelOf } from '../skill/model';
 import { dayWeight, sayChange, scoreChange, stretches } from './over-time';
 import { makeBins, makeCurve, missesOf, puttingSkills, wilson80 } from './putting';
-import { shippedReference as reference } from '../skill/reference';
+import { shippedReference as reference } from '../golf/reference';
 import { sayCell, sayShots } from './say-cell';
 import { commonWeakness, helpIn, memberOf, squadTable, togetherIn } from './squad';
 

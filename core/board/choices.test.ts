@@ -2,9 +2,9 @@ import { seededRandom } from '../math/random';
 import { between, ft, holed, left, shot, yd } from '../testing/make';
 import type { Shot } from '../shot/shot';
 import { modelOf } from '../skill/model';
-import { shippedReference as reference } from '../skill/reference';
+import { shippedReference as reference } from '../golf/reference';
 import { simulateShot } from '../skill/simulate';
-import { referencePutting } from '../skill/putting';
+import { referencePutting } from '../golf/putting';
 import { cellKey } from '../skill/cells';
 import { LEAST_BALLS, LEAST_PAIRS, pairsOf, rankingOf } from './choices';
 

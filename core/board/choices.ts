@@ -2,7 +2,8 @@ import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear
 import { normalCdf } from '../math/normal';
 import type { Shot } from '../shot/shot';
 import { addTo, groupOf, type Group } from '../skill/groups';
-import { itemsOf, likelihood, restSize } from '../skill/likelihood';
+import { ANGLE, asTheLevel } from '../skill/parameters';
+import { itemsOf, likelihood } from '../skill/likelihood';
 import type { SkillModel } from '../skill/model';
 import { cellKey } from '../skill/cells';
 
@@ -53,10 +54,10 @@ class CellReader {
   }
 
   #parametersAt(offset: number) {
-    const [delta, rest] = [new Float64Array(this.#prior.offGreen), new Float64Array(restSize(this.#prior))];
-    if (this.#putt) rest[1] = offset;
-    else delta[this.#cell] = offset;
-    return { delta, rest };
+    const parameters = asTheLevel(this.#prior);
+    if (this.#putt) parameters.rest[ANGLE] = offset;
+    else parameters.delta[this.#cell] = offset;
+    return parameters;
   }
 
   /** Strokes lost a shot at an offset. */
@@ -73,8 +74,8 @@ class CellReader {
     }
     const { delta, rest } = this.#parametersAt(from);
     const found = likelihood(itemsOf([...groups.values()], this.#prior), this.#prior, delta, rest);
-    const score = this.#putt ? found.byRest[1]! : found.byCell[this.#cell]!;
-    const precision = Math.max(1e-6, this.#putt ? found.rest[rest.length + 1]! : found.cells[this.#cell]!);
+    const score = this.#putt ? found.byRest[ANGLE]! : found.byCell[this.#cell]!;
+    const precision = Math.max(1e-6, this.#putt ? found.rest[ANGLE * rest.length + ANGLE]! : found.cells[this.#cell]!);
     return { offset: from + score / precision, precision };
   }
 

@@ -5,7 +5,7 @@ import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import { finishingPutts } from '../shot/finishing';
 import { medianLeft, type MedianLeft } from '../shot/median-left';
 import type { Shot } from '../shot/shot';
-import type { Reference } from '../skill/reference';
+import type { Reference } from '../golf/reference';
 import type { SkillModel } from '../skill/model';
 import { strokesLost } from '../skill/strokes-lost';
 import { pairsOf, rankingOf, type Pairs, type Ranking } from './choices';

@@ -5,7 +5,8 @@ import { METRES_PER } from '../units/length';
 import type { Belief } from '../skill/diagnose';
 import type { Evidence } from '../skill/evidence';
 import type { SkillModel } from '../skill/model';
-import { makeRate, referencePutting, type PuttingSkill } from '../skill/putting';
+import { commonPutting, puttingOf } from '../skill/parameters';
+import { makeRate, referencePutting, type PuttingSkill } from '../golf/putting';
 import { finishOf } from './inside';
 import { rankOfValues } from '../skill/ranks';
 
@@ -20,14 +21,7 @@ const FARTHEST_FT = 60;
 function skillsAt(model: SkillModel, { level, draws }: Belief, distanceM: number): PuttingSkill[] {
   const prior = model.prior(level);
   const bands = prior.bandsAt(distanceM);
-  return draws.map(({ rest }) => {
-    let [angle, distance] = [rest[1]!, rest[2 + prior.bands]!];
-    for (let b = 0; b < prior.bands; b++) {
-      angle += bands[b]! * rest[2 + b]!;
-      distance += bands[b]! * rest[3 + prior.bands + b]!;
-    }
-    return { angle: prior.putting.angle * Math.exp(angle), distance: prior.putting.distance * Math.exp(distance) };
-  });
+  return draws.map(({ rest }) => puttingOf(prior, rest, bands));
 }
 
 /** The fitted curve of the make rate, from 2 to 60 ft. */
@@ -71,11 +65,11 @@ export type Spread80 = { mean: number; interval80: [number, number]; level: numb
 
 /** How wide a player's putts spread in direction and in length, over all distances. */
 export function puttingSkills(model: SkillModel, { level: own, draws }: Belief, level: number): { line: Spread80; pace: Spread80 } {
-  const { putting, bands } = model.prior(own);
+  const prior = model.prior(own);
   const of = referencePutting(level);
   const degrees = 180 / Math.PI;
-  const line = rankOfValues(Float64Array.from(draws, ({ rest }) => putting.angle * Math.exp(rest[1]!) * degrees));
-  const pace = rankOfValues(Float64Array.from(draws, ({ rest }) => putting.distance * Math.exp(rest[2 + bands]!)));
+  const line = rankOfValues(Float64Array.from(draws, ({ rest }) => commonPutting(prior, rest).angle * degrees));
+  const pace = rankOfValues(Float64Array.from(draws, ({ rest }) => commonPutting(prior, rest).distance));
   return { line: { ...line, level: of.angle * degrees }, pace: { ...pace, level: of.distance } };
 }
 

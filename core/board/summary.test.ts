@@ -2,7 +2,7 @@ import { left, shot, yd } from '../testing/make';
 import { believe, diagnose } from '../skill/diagnose';
 import { gather, talliesOf } from '../skill/evidence';
 import { modelOf } from '../skill/model';
-import { shippedReference as reference } from '../skill/reference';
+import { shippedReference as reference } from '../golf/reference';
 import { saySilent, summaryOf } from './summary';
 
 const model = modelOf(reference);

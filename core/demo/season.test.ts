@@ -7,7 +7,7 @@ import { believe, diagnose } from '../skill/diagnose';
 import { gather, talliesOf } from '../skill/evidence';
 import { HALF_LIFE_DAYS } from '../skill/half-life';
 import { modelOf } from '../skill/model';
-import { shippedReference as reference } from '../skill/reference';
+import { shippedReference as reference } from '../golf/reference';
 import { weakestOf } from '../board/settle';
 import { idOf } from '../testing/make';
 import { METRES_PER } from '../units/length';

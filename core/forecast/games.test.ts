@@ -8,10 +8,10 @@ import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { believe, type Belief } from '../skill/diagnose';
 import { evidenceOf, hitterOf, madeUp } from '../skill/players';
 import { seededRandom } from '../math/random';
-import { restSize } from '../skill/likelihood';
+import { asTheLevel } from '../skill/parameters';
 import { modelOf } from '../skill/model';
 import type { Draw } from '../skill/posterior';
-import { shippedReference } from '../skill/reference';
+import { shippedReference } from '../golf/reference';
 import { convolve, ofOutcomes, repeated, type Distribution } from './convolution';
 import { playAll, playGames } from './games';
 import { beliefOfLevel, playerOfLevel } from './levels';
@@ -29,7 +29,7 @@ const thinned = ({ level, draws }: Belief, every: number): Belief => ({ level, d
 /** Somebody of whom all is known: the level's own curves. */
 function certain(level: number): Belief {
   const prior = model.prior(level);
-  const draw: Draw = { delta: new Float64Array(prior.offGreen), rest: new Float64Array(restSize(prior)) };
+  const draw: Draw = asTheLevel(prior);
   return { level, draws: [draw] };
 }
 const library = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;

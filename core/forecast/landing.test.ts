@@ -4,9 +4,9 @@ import { BallAt } from '../testing/oracle';
 import { strikeBall } from '../testing/carry-and-run';
 import { plainPlayer } from '../testing/plain';
 import type { GameSpec } from '../game/spec';
-import { restSize } from '../skill/likelihood';
+import { asTheLevel } from '../skill/parameters';
 import { modelOf } from '../skill/model';
-import { shippedReference as reference } from '../skill/reference';
+import { shippedReference as reference } from '../golf/reference';
 import { playerOfLevel } from './levels';
 import { rateInside, sizesFor, stopsOf } from './sizes';
 import { spotOf } from './spots';
@@ -30,7 +30,7 @@ test.each([0, 8, 18])(
   'at level %i, circles and strips of 3 to 9 ft at carries of 2 to 40 yd catch what the generator with carry and run lands in them',
   (level) => {
     const prior = model.prior(level);
-    const draw = { delta: new Float64Array(prior.offGreen), rest: new Float64Array(restSize(prior)) };
+    const draw = asTheLevel(prior);
     const who = plainPlayer(level);
     const BALLS = 20_000;
     for (const [shotType, surface, far, carry] of SHOTS) {

@@ -4,9 +4,10 @@ import type { KernelBall, Seen } from '../game/scoring/kernel';
 import type { Normals } from '../math/normals';
 import { normalCdf } from '../math/normal';
 import { LANDED, LANDS_ANYWHERE, ownLanding } from '../skill/landing';
+import { landingAt, puttingOf, SPREAD } from '../skill/parameters';
 import type { Draw } from '../skill/posterior';
 import type { Prior } from '../skill/prior';
-import { dropsWithin, OVER_FT, TOLERANCE_FT } from '../skill/putting';
+import { dropsWithin, OVER_FT, TOLERANCE_FT } from '../golf/putting';
 import { allInside, steepness, STOPS, stopsOf, zOf } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';
@@ -105,21 +106,22 @@ export class Shooter implements BallSource {
    * @param executes how often their shots come off as asked
    */
   be({ delta, rest }: Draw, executes: number): void {
-    const { putting, bands } = this.prior;
-    this.steep = steepness(rest[0]!);
-    this.stops = stopsOf(rest[0]!).stops;
-    this.ownLanding = rest.at(-1)!;
+    this.steep = steepness(rest[SPREAD]!);
+    this.stops = stopsOf(rest[SPREAD]!).stops;
+    this.ownLanding = rest[landingAt(this.prior.bands)]!;
     this.executes = executes;
     this.spots.forEach((spot, at) => {
       if (spot.putt) {
-        this.angle[at] = putting.angle * Math.exp(deviation(rest, 1, spot.bands));
-        this.length[at] = putting.distance * Math.exp(deviation(rest, 2 + bands, spot.bands));
+        const own = puttingOf(this.prior, rest, spot.bands);
+        this.angle[at] = own.angle;
+        this.length[at] = own.distance;
       } else this.centre[at] = spot.mu + delta[spot.cell]!;
     });
     if (!this.strokes) return;
     this.nodeBands.forEach((at, i) => {
-      this.nodeAngle[i] = putting.angle * Math.exp(deviation(rest, 1, at));
-      this.nodeLength[i] = putting.distance * Math.exp(deviation(rest, 2 + bands, at));
+      const own = puttingOf(this.prior, rest, at);
+      this.nodeAngle[i] = own.angle;
+      this.nodeLength[i] = own.distance;
     });
   }
 
@@ -204,11 +206,4 @@ export class Shooter implements BallSource {
     }
     return MOST_PUTTS;
   }
-}
-
-/** How far a spread of a draw's putts lies from the level's, as a logarithm: the shared part and those of the bands. */
-function deviation(rest: Float64Array, from: number, bands: Float64Array): number {
-  let sum = rest[from]!;
-  for (let b = 0; b < bands.length; b++) sum += bands[b]! * rest[from + 1 + b]!;
-  return sum;
 }

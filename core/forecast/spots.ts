@@ -2,7 +2,7 @@ import type { Station } from '../game/station';
 import { lieCost } from '../skill/groups';
 import { landingShare, usualSpotM } from '../skill/landing';
 import { levelCurve, type Prior } from '../skill/prior';
-import type { Reference } from '../skill/reference';
+import type { Reference } from '../golf/reference';
 import { METRES_PER } from '../units/length';
 
 /** Where a ball of a game is played from, as the skill model knows the place. */

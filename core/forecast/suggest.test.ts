@@ -7,7 +7,7 @@ import { seededRandom } from '../math/random';
 import { believe, type Belief } from '../skill/diagnose';
 import { modelOf } from '../skill/model';
 import { evidenceOf, hitterOf, madeUp } from '../skill/players';
-import { shippedReference } from '../skill/reference';
+import { shippedReference } from '../golf/reference';
 import { METRES_PER } from '../units/length';
 import { allowancesFor, parInAll } from './allowances';
 import { forecast, playRow, type Part, type Question } from './forecast';

@@ -2,7 +2,7 @@ import { game, station, ft, yd } from '../testing/make';
 import type { Scoring } from '../game/scoring';
 import { LIBRARY } from '../game/library';
 import { modelOf } from '../skill/model';
-import { shippedReference } from '../skill/reference';
+import { shippedReference } from '../golf/reference';
 import { playerOfLevel } from './levels';
 import { quantile } from './outlook';
 import { stopsOf } from './sizes';

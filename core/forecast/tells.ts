@@ -10,9 +10,10 @@ import { BINNING, groupOf, type Ball, type Group } from '../skill/groups';
 import type { Judge } from '../skill/judge';
 import { itemsOf, likelihood } from '../skill/likelihood';
 import type { SkillModel } from '../skill/model';
+import { ANGLE, lengthAt, puttingOf, SPREAD, type Parameters } from '../skill/parameters';
 import { SDS, type Prior } from '../skill/prior';
 import { afterMiss } from '../skill/putters';
-import { makeRate } from '../skill/putting';
+import { makeRate } from '../golf/putting';
 import { METRES_PER } from '../units/length';
 import type { Player } from './games';
 import { spotOf } from './spots';
@@ -29,7 +30,7 @@ import { spotOf } from './spots';
 export type Tells = { game: number; circle: { radiusM: number; tells: number }; strokes: number };
 
 /** Where the player stands: the middle of what is believed. */
-type Middle = { delta: Float64Array; rest: Float64Array };
+type Middle = Parameters;
 
 function middleOf({ draws }: Belief): Middle {
   const mean = (of: (draw: Middle) => Float64Array) =>
@@ -179,29 +180,27 @@ const STEP = 0.05;
 function shotWeights(cell: number, prior: Prior, judge: Judge, { delta, rest }: Middle): Weights {
   const slope = (at: (by: number) => number) => (at(STEP) - at(-STEP)) / (2 * STEP);
   const weights = { cell: 0, rest: new Float64Array(rest.length) };
-  weights.cell = prior.covariance[cell * prior.offGreen + cell]! * slope((by) => judge.expected(cell, delta[cell]! + by, rest[0]!));
-  weights.rest[0] = SDS.logSpread ** 2 * slope((by) => judge.expected(cell, delta[cell]!, rest[0]! + by));
+  weights.cell = prior.covariance[cell * prior.offGreen + cell]! * slope((by) => judge.expected(cell, delta[cell]! + by, rest[SPREAD]!));
+  weights.rest[SPREAD] = SDS.logSpread ** 2 * slope((by) => judge.expected(cell, delta[cell]!, rest[SPREAD]! + by));
   return weights;
 }
 
-function puttWeights(ft: number, bands: Float64Array, prior: Prior, { rest }: Middle): Weights {
-  const lengths = 2 + prior.bands;
+function puttWeights(ft: number, inBands: Float64Array, prior: Prior, { rest }: Middle): Weights {
+  const { bands } = prior;
+  const length = lengthAt(bands);
+  const here = puttingOf(prior, rest, inBands);
   const strokes = (byAngle: number, byLength: number) => {
-    const at = (from: number) => bands.reduce((sum, share, b) => sum + share * rest[from + 1 + b]!, rest[from]!);
-    const skill = {
-      angle: prior.putting.angle * Math.exp(at(1) + byAngle),
-      distance: prior.putting.distance * Math.exp(at(lengths) + byLength),
-    };
+    const skill = { angle: here.angle * Math.exp(byAngle), distance: here.distance * Math.exp(byLength) };
     return 1 + (1 - makeRate(skill, ft)) * afterMiss(skill, ft).putts;
   };
   const byAngle = (strokes(STEP, 0) - strokes(-STEP, 0)) / (2 * STEP);
   const byLength = (strokes(0, STEP) - strokes(0, -STEP)) / (2 * STEP);
   const weights = { cell: 0, rest: new Float64Array(rest.length) };
-  weights.rest[1] = SDS.angle ** 2 * byAngle;
-  weights.rest[lengths] = SDS.length ** 2 * byLength;
-  bands.forEach((share, b) => {
-    weights.rest[2 + b] = SDS.angleBand ** 2 * share * byAngle;
-    weights.rest[lengths + 1 + b] = SDS.lengthBand ** 2 * share * byLength;
+  weights.rest[ANGLE] = SDS.angle ** 2 * byAngle;
+  weights.rest[length] = SDS.length ** 2 * byLength;
+  inBands.forEach((share, b) => {
+    weights.rest[ANGLE + 1 + b] = SDS.angleBand ** 2 * share * byAngle;
+    weights.rest[length + 1 + b] = SDS.lengthBand ** 2 * share * byLength;
   });
   return weights;
 }

@@ -1,5 +1,5 @@
 import { cellsOf } from '../skill/cells';
-import { shippedReference } from '../skill/reference';
+import { shippedReference } from '../golf/reference';
 import { METRES_PER } from '../units/length';
 import { readReferenceTable, writeReferenceTable } from './reference-table';
 import { eachShot, type TableShot } from './shot-rows';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shippedReference } from '../skill/reference';
+import { shippedReference } from '../golf/reference';
 import { openObject } from '../stored';
 import { METRES_PER } from '../units/length';
 import { schemeOf } from './scoring';

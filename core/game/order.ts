@@ -1,3 +1,4 @@
+import { hash32 } from '../math/hash';
 import { storedOrders } from '../math/random';
 import type { Order } from './rules';
 import type { Lot } from './scoring/scheme';
@@ -89,9 +90,5 @@ export function apart(clubs: number): number[] | null {
   return [...all.filter((i) => i % 2 === 1), ...all.filter((i) => i % 2 === 0)];
 }
 
-/** A whole number from an id, for a seed: FNV-1a, 32 bits. */
-export function seedOf(id: string): number {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < id.length; i++) hash = Math.imul(hash ^ id.charCodeAt(i), 0x01000193);
-  return hash >>> 0;
-}
+/** The seed of a session, from its id: the same on every device. */
+export const seedOf = hash32;

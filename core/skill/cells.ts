@@ -1,7 +1,7 @@
 import { bandAt, type Band } from '../golf/bands';
 import { SHOT_TYPES, SURFACES, type ShotType, type Surface } from '../golf/words';
 import { METRES_PER } from '../units/length';
-import type { Reference } from './reference';
+import type { Reference } from '../golf/reference';
 
 /** Names the skill cell of a shot: "pitch|light_rough|20". */
 export function cellKey(shotType: ShotType, surface: Surface, distanceM: number): string {

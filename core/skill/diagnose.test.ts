@@ -4,9 +4,10 @@ import { between, ft, holed, left, shot, yd } from '../testing/make';
 import type { Shot } from '../shot/shot';
 import { believe, diagnose, type Finding } from './diagnose';
 import { gather, talliesOf, type Tally } from './evidence';
-import { MODEL_VERSION, modelOf } from './model';
+import { modelOf } from './model';
+import { REVISION, versionOf } from './version';
 import { packDraws, unpackDraws } from './posterior';
-import { shippedReference as reference } from './reference';
+import { Reference, shippedReference as reference } from '../golf/reference';
 import { ballsToSettle, losesMore, weakestOf } from '../board/settle';
 import { neglectedOf, summaryOf } from '../board/summary';
 import { levelTrouble, troubleOf } from './trouble';
@@ -229,7 +230,7 @@ test('more or fewer balls of one place in one tally change nothing', () => {
   );
 });
 
-test('the model is the one that its version names: whoever changes what is believed raises MODEL_VERSION', () => {
+test('what is believed is what the revision names: whoever changes it otherwise than by a constant raises REVISION', () => {
   const shots = [
     ...many(12, (i) => shot({ ...chip, stationKey: `s${i}` }, left(3 + i))),
     ...many(6, (i) =>
@@ -239,5 +240,13 @@ test('the model is the one that its version names: whoever changes what is belie
   ];
   const draws = packDraws(believe(known(shots), model, LEVEL).draws);
   const sum = draws.reduce((all, value, i) => all + value * ((i % 17) - 8), 0);
-  expect([MODEL_VERSION, sum.toFixed(2)]).toEqual([3, '304.07']);
+  expect([REVISION, sum.toFixed(2)]).toEqual([4, '304.07']);
+});
+
+test('a reference that differs in one figure makes another model; the same one the same', () => {
+  const rows = reference.table.map((row) => ({ ...row }));
+  expect(versionOf(new Reference(rows))).toBe(model.version);
+  rows[500]!.expected_strokes += 0.001;
+  expect(modelOf(new Reference(rows)).version).not.toBe(model.version);
+  expect(Number.isInteger(model.version) && Math.abs(model.version) <= 2 ** 31).toBe(true);
 });

@@ -1,12 +1,13 @@
 import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear';
 import { discounted } from './discount';
 import type { Group } from './groups';
-import { itemsOf, likelihood, restSize, type Item, type Likelihood } from './likelihood';
+import { itemsOf, likelihood, type Item, type Likelihood } from './likelihood';
+import { ANGLE, landingAt, lengthAt, restSize, SPREAD, type Parameters } from './parameters';
 import { SDS, type Prior } from './prior';
 
 /** How much wider than the prior a player may be, and how likely that is before any ball; each is fitted, and weighs what the evidence gives it. */
-const SCALES = [0.6, 0.85, 1.2, 1.7] as const;
-const LIKELY = [0.25, 0.42, 0.3, 0.03] as const;
+export const SCALES = [0.6, 0.85, 1.2, 1.7] as const;
+export const LIKELY = [0.25, 0.42, 0.3, 0.03] as const;
 const MOST_STEPS = 25;
 /** What another step would gain of the logarithm is under half of this: far less than draws tell apart. */
 const DONE = 1e-3;
@@ -97,7 +98,7 @@ export function parametersOf(
   scale: number,
   z: Float64Array,
   more?: Float64Array,
-): { delta: Float64Array; rest: Float64Array } {
+): Parameters {
   const [k, used] = [prior.offGreen, order.used];
   const delta = new Float64Array(k);
   const all = new Float64Array(k);
@@ -117,14 +118,14 @@ export function parametersOf(
 
 function restSds(prior: Prior, scale: number): Float64Array {
   const sds = new Float64Array(restSize(prior));
-  sds[0] = SDS.logSpread;
-  sds[1] = scale * SDS.angle;
-  sds[2 + prior.bands] = scale * SDS.length;
-  sds[sds.length - 1] = scale * SDS.landing;
-  for (let b = 0; b < prior.bands; b++) {
-    sds[2 + b] = scale * SDS.angleBand;
-    sds[3 + prior.bands + b] = scale * SDS.lengthBand;
-  }
+  const { bands } = prior;
+  const length = lengthAt(bands);
+  sds[SPREAD] = SDS.logSpread;
+  sds[ANGLE] = scale * SDS.angle;
+  sds.fill(scale * SDS.angleBand, ANGLE + 1, ANGLE + 1 + bands);
+  sds[length] = scale * SDS.length;
+  sds.fill(scale * SDS.lengthBand, length + 1, length + 1 + bands);
+  sds[landingAt(bands)] = scale * SDS.landing;
   return sds;
 }
 

@@ -38,8 +38,8 @@ export type Group = {
 export const BLUR: Readonly<Record<Measure, number>> = { tape: 0.02, laser: 0.03, pace: 0.1, eye: 0.2, ring: 0 };
 
 /** By sit and by stance. A judgement. */
-const SIT_COSTS: Readonly<Record<Sit, number>> = { clean: 0, up: 0.05, down: 0.18, buried: 0.45 };
-const STANCE_COSTS: Readonly<Record<Stance, number>> = { flat: 0, uphill: 0.06, downhill: 0.14, ball_above: 0.08, ball_below: 0.1 };
+export const SIT_COSTS: Readonly<Record<Sit, number>> = { clean: 0, up: 0.05, down: 0.18, buried: 0.45 };
+export const STANCE_COSTS: Readonly<Record<Stance, number>> = { flat: 0, uphill: 0.06, downhill: 0.14, ball_above: 0.08, ball_below: 0.1 };
 
 /** What the lie adds to the logarithm of the distance left, beyond its surface: cells are quoted clean and flat. */
 export function lieCost({ sit, stance }: { sit: Sit; stance: Stance }): number {

@@ -1,9 +1,10 @@
 import { METRES_PER } from '../units/length';
+import { puttingOf, SPREAD } from './parameters';
 import type { Draw } from './posterior';
 import { levelCurve, type LevelCurve, type Prior } from './prior';
 import { afterMiss } from './putters';
-import { makeRate } from './putting';
-import type { Reference } from './reference';
+import { makeRate } from '../golf/putting';
+import type { Reference } from '../golf/reference';
 import { allInside, ANYWHERE, anywhereAt, BALL_SD, steepness, zOf } from './shape';
 
 /** Strokes lost against a level, of each cell in each draw: `lost[cell][draw]`. */
@@ -13,7 +14,7 @@ export type Lost = Float64Array[];
 type Axis = { from: number; step: number; points: number };
 /** Of the logarithm of the median left in metres, and of the spread against the level's. */
 const CENTRE: Axis = { from: -4, step: 0.1, points: 86 };
-const SPREAD: Axis = { from: -0.6, step: 0.3, points: 5 };
+const SPREADS: Axis = { from: -0.6, step: 0.3, points: 5 };
 /** How much farther than the level a ball stops, as a logarithm. */
 const DELTA: Axis = { from: -2, step: 0.1, points: 41 };
 /** Places that stand for where balls stop. */
@@ -56,7 +57,7 @@ export class Judge {
     readonly level: number,
   ) {
     this.#putts = (ft) => Math.max(1, reference.putts(level, ft * METRES_PER.ft));
-    this.#after = tableOf(CENTRE, SPREAD, (centre, spread) => this.#puttsAbout(centre, spread));
+    this.#after = tableOf(CENTRE, SPREADS, (centre, spread) => this.#puttsAbout(centre, spread));
   }
 
   /** Strokes lost per shot of every cell in every draw. */
@@ -65,14 +66,14 @@ export class Judge {
     const putting = this.#puttsLost(draws);
     return cells.map((_, cell) =>
       cell < offGreen
-        ? Float64Array.from(draws, ({ delta, rest }) => this.expected(cell, delta[cell]!, rest[0]!) - this.levelExpects(cell))
+        ? Float64Array.from(draws, ({ delta, rest }) => this.expected(cell, delta[cell]!, rest[SPREAD]!) - this.levelExpects(cell))
         : putting[cell - offGreen]!,
     );
   }
 
   /** Expected strokes of a cell off the green, for a player who stops e^δ times as far and spreads e^spread times as wide. */
   expected(cell: number, delta: number, spread: number): number {
-    return read(this.#of(cell).table, DELTA, SPREAD, delta, spread);
+    return read(this.#of(cell).table, DELTA, SPREADS, delta, spread);
   }
 
   /** Expected strokes of the level, by the same curves. */
@@ -103,7 +104,7 @@ export class Judge {
       const { distanceM } = this.prior.cells[cell]!;
       const own = this.prior.at(cell, distanceM);
       const anywhere = mean(PLACES, (share) => this.#putts(anywhereAt(share, distanceM) / METRES_PER.ft));
-      const table = tableOf(DELTA, SPREAD, (delta, spread) => this.#strokes(own, anywhere, delta, spread));
+      const table = tableOf(DELTA, SPREADS, (delta, spread) => this.#strokes(own, anywhere, delta, spread));
       this.#cells.set(cell, (found = { table, level: this.#strokes(this.levelCurve(cell), anywhere, 0, 0) }));
     }
     return found;
@@ -122,20 +123,18 @@ export class Judge {
   #strokes({ mu, logCap, luck }: LevelCurve, anywhere: number, delta: number, spread: number): number {
     const centre = mu + delta;
     const holed = allInside(steepness(spread) * (logCap - centre), luck);
-    return 1 + (1 - holed) * ((1 - ANYWHERE) * read(this.#after, CENTRE, SPREAD, centre, spread) + ANYWHERE * anywhere);
+    return 1 + (1 - holed) * ((1 - ANYWHERE) * read(this.#after, CENTRE, SPREADS, centre, spread) + ANYWHERE * anywhere);
   }
 
   /** Expected putts of draws against the level's. The first putt is the draw's own, and so is what a missed one costs. */
   #puttsLost(draws: readonly Draw[]): Float64Array[] {
-    const { cells, offGreen, bands, putting } = this.prior;
-    return cells.slice(offGreen).map(({ distanceM }, b) => {
+    const { cells, offGreen, bandsAt } = this.prior;
+    return cells.slice(offGreen).map(({ distanceM }) => {
       const ft = distanceM / METRES_PER.ft;
       const level = this.#putts(ft);
+      const inBands = bandsAt(distanceM);
       return Float64Array.from(draws, ({ rest }) => {
-        const own = {
-          angle: putting.angle * Math.exp(rest[1]! + rest[2 + b]!),
-          distance: putting.distance * Math.exp(rest[2 + bands]! + rest[3 + bands + b]!),
-        };
+        const own = puttingOf(this.prior, rest, inBands);
         return 1 + (1 - makeRate(own, ft)) * afterMiss(own, ft).putts - level;
       });
     });

@@ -37,6 +37,9 @@ const CARRIES: Readonly<Record<ShotType, number>> = {
   lob: 0.85,
   bunker: 0.7,
 };
+/** All that is judged here, for the version of the model. */
+export const LANDING_CONSTANTS = [RUN_BY_SPEED, RUN_ALONE, LINE, LEAST_M, SIZE, CARRIES] as const;
+
 export const usualSpotM = (shotType: ShotType, distanceM: number) => CARRIES[shotType] * distanceM;
 
 /** How landing errors spread: in all directions, and along the line of play alone, where the median is nearer, as a logarithm. */

@@ -2,8 +2,8 @@ import { seededRandom } from '../math/random';
 import { median } from '../math/median';
 import { METRES_PER, toMetres } from '../units/length';
 import { LevelPlay, medianLeftM, TABLE_SHOTS } from './level-play';
-import { referencePutting } from './putting';
-import { shippedReference as reference } from './reference';
+import { referencePutting } from '../golf/putting';
+import { shippedReference as reference } from '../golf/reference';
 import { simulateShot } from './simulate';
 
 const play = new LevelPlay(10);

@@ -3,7 +3,7 @@ import { SURFACES_OF, type ShotType, type Surface } from '../golf/words';
 import { normalCdf, normalQuantile } from '../math/normal';
 import { along, type Curve } from '../math/piecewise';
 import { METRES_PER, toMetres } from '../units/length';
-import { expectedPutts, leavesOf, makeRate, referencePutting } from './putting';
+import { expectedPutts, leavesOf, makeRate, referencePutting } from '../golf/putting';
 import { DROPS_PAST_M, DROPS_WIDE_M, depthSdOf, MISHIT_REACH, mishitRate, SHORT_SDS } from './simulate';
 import { offGreenChance } from './trouble';
 

@@ -1,15 +1,15 @@
 import { METRES_PER } from '../units/length';
 import type { Group } from './groups';
 import { LANDED, landingShare, LANDS_ANYWHERE, ownLanding } from './landing';
+import { addPutting, landingAt, puttingOf, restSize, SPREAD } from './parameters';
 import type { LevelCurve, Prior } from './prior';
 import { afterMiss } from './putters';
-import { leaveParts, makeParts } from './putting';
+import { leaveParts, makeParts } from '../golf/putting';
 import { ANYWHERE, anywhereInside, anywhereMoment, blunted, insideAt, momentOf, steepness, type Inside } from './shape';
 
 /**
- * What the parameters of a player make of the evidence. They stand in one list: δ of each cell off the green, then the
- * rest: the logarithm of the spread (against the level's), the shared spread of direction, one a band, the shared spread of length, one a band, and last
- * how far off the ball lands beyond what its finish tells.
+ * What the parameters of a player make of the evidence. They stand in one list, as `parameters.ts`
+ * names them: δ of each cell off the green, then the rest.
  */
 export type Likelihood = {
   value: number;
@@ -98,9 +98,6 @@ export function itemsOf(groups: readonly Group[], prior: Prior, placeOf?: Int32A
   return items;
 }
 
-/** How many parameters there are beside the cells': the spread, twice a shared one with one a band, and landing. */
-export const restSize = (prior: Pick<Prior, 'bands'>) => 4 + 2 * prior.bands;
-
 /** The likelihood of the parameters, its gradient and its information. */
 export function likelihood(items: readonly Item[], prior: Prior, delta: Float64Array, rest: Float64Array): Likelihood {
   const [k, m] = [delta.length, restSize(prior)];
@@ -112,7 +109,7 @@ export function likelihood(items: readonly Item[], prior: Prior, delta: Float64A
     cross: new Float64Array(k * m),
     rest: new Float64Array(m * m),
   };
-  const spread = rest[0]!;
+  const spread = rest[SPREAD]!;
   const steep = steepness(spread);
   const putting = items.some(({ kind }) => kind === 'strokes') ? puttingOver(prior, rest) : null;
   const by = new Float64Array(m);
@@ -120,7 +117,7 @@ export function likelihood(items: readonly Item[], prior: Prior, delta: Float64A
     if (item.kind === 'between') addBetween(out, item, delta[item.cell]!, steep);
     else if (item.kind === 'holed') addHoled(out, item, delta[item.cell]!, steep);
     else if (item.kind === 'mean') addMean(out, item, delta[item.cell]!, spread, m);
-    else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, rest[m - 1]!, m);
+    else if (item.kind === 'landed') addLanded(out, item, delta[item.cell]!, rest[landingAt(prior.bands)]!, m);
     else if (item.kind === 'leave') addLeave(out, item, prior, rest, by);
     else if (item.kind === 'made') addMade(out, item, prior, rest, by);
     else addStrokes(out, item, prior, delta[item.cell]!, steep, putting!, by);
@@ -178,10 +175,10 @@ function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: nu
   const byS = pByS / p - holed.byS / rest;
   out.value += item.n * (Math.log(p) + Math.log(rest));
   out.byCell[item.cell]! += item.n * byMu;
-  out.byRest[0]! += item.n * byS;
+  out.byRest[SPREAD]! += item.n * byS;
   // The shape is concave in its logarithm; what may lie anywhere says nothing, never less. For the spread, the square of the score.
   out.cells[item.cell]! += item.n * Math.max(0, (pByMu / p) ** 2 - bend / p);
-  out.rest[0]! += item.n * byS * byS;
+  out.rest[SPREAD]! += item.n * byS * byS;
 }
 
 /** A ball in the hole. */
@@ -190,9 +187,9 @@ function addHoled(out: Likelihood, item: Item & { kind: 'holed' }, delta: number
   const p = Math.max(LEAST_P, share);
   out.value += item.n * Math.log(p);
   out.byCell[item.cell]! += (item.n * byMu) / p;
-  out.byRest[0]! += (item.n * byS) / p;
+  out.byRest[SPREAD]! += (item.n * byS) / p;
   // Near the hole the chance is a power of the middle: its logarithm is straight, and one more of them narrows nothing.
-  out.rest[0]! += item.n * (byS / p) ** 2;
+  out.rest[SPREAD]! += item.n * (byS / p) ** 2;
 }
 
 /** The mean of several balls that were not holed: about normal, with the mean and the variance that the shape has. */
@@ -226,10 +223,10 @@ function addMean(out: Likelihood, item: Item & { kind: 'mean' }, delta: number, 
     (a.mean * b.mean) / here.variance + (a.variance * b.variance) / (2 * here.variance ** 2);
   out.value += item.n * logP(here);
   out.byCell[item.cell]! += item.n * byMu.score;
-  out.byRest[0]! += item.n * byS.score;
+  out.byRest[SPREAD]! += item.n * byS.score;
   out.cells[item.cell]! += item.n * information(byMu, byMu);
-  out.cross[item.cell * m]! += item.n * information(byMu, byS);
-  out.rest[0]! += item.n * information(byS, byS);
+  out.cross[item.cell * m + SPREAD]! += item.n * information(byMu, byS);
+  out.rest[SPREAD]! += item.n * information(byS, byS);
 }
 
 /** How far from its spot a ball landed: what it leaves tells of that, and so does landing, a skill of its own. */
@@ -243,30 +240,11 @@ function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: numb
   const information = item.n * Math.max(0, byMu * byMu - (came * (far.bend - near.bend)) / p);
   out.value += item.n * Math.log(p);
   out.byCell[item.cell]! += item.n * byMu;
-  out.byRest[m - 1]! += item.n * item.own * byMu;
+  const at = m - 1;
+  out.byRest[at]! += item.n * item.own * byMu;
   out.cells[item.cell]! += information;
-  out.cross[item.cell * m + m - 1]! += item.own * information;
-  out.rest[m * m - 1]! += item.own ** 2 * information;
-}
-
-/** Where the spreads of direction and length of a putt begin in the rest, and how they are read for one distance. */
-function puttingAt(prior: Prior, rest: Float64Array, bands: Float64Array): { angle: number; distance: number } {
-  let [angle, distance] = [rest[1]!, rest[2 + prior.bands]!];
-  for (let b = 0; b < prior.bands; b++) {
-    angle += bands[b]! * rest[2 + b]!;
-    distance += bands[b]! * rest[3 + prior.bands + b]!;
-  }
-  return { angle: prior.putting.angle * Math.exp(angle), distance: prior.putting.distance * Math.exp(distance) };
-}
-
-/** Adds a change by the spreads of one distance to a gradient over the rest. */
-function spreadOver(prior: Prior, bands: Float64Array, byAngle: number, byDistance: number, into: Float64Array) {
-  into[1]! += byAngle;
-  into[2 + prior.bands]! += byDistance;
-  for (let b = 0; b < prior.bands; b++) {
-    into[2 + b]! += bands[b]! * byAngle;
-    into[3 + prior.bands + b]! += bands[b]! * byDistance;
-  }
+  out.cross[item.cell * m + at]! += item.own * information;
+  out.rest[at * m + at]! += item.own ** 2 * information;
 }
 
 /**
@@ -275,10 +253,10 @@ function spreadOver(prior: Prior, bands: Float64Array, byAngle: number, byDistan
  */
 function addLeave(out: Likelihood, item: Item & { kind: 'leave' }, prior: Prior, rest: Float64Array, by: Float64Array) {
   const m = by.length;
-  const pace = Math.log(puttingAt(prior, rest, item.bands).distance / prior.putting.distance);
+  const pace = Math.log(puttingOf(prior, rest, item.bands).distance / prior.putting.distance);
   const { value, slope } = stoppedAt(item, prior, pace);
   by.fill(0);
-  spreadOver(prior, item.bands, 0, slope, by);
+  addPutting(prior.bands, item.bands, 0, slope, by);
   out.value += item.n * value;
   for (let i = 0; i < m; i++) {
     if (by[i] === 0) continue;
@@ -324,7 +302,7 @@ function stoppedAt({ ft, lo, hi, nodes }: Item & { kind: 'leave' }, prior: Prior
 }
 
 function addMade(out: Likelihood, item: Item & { kind: 'made' }, prior: Prior, rest: Float64Array, by: Float64Array) {
-  const own = puttingAt(prior, rest, item.bands);
+  const own = puttingOf(prior, rest, item.bands);
   const parts = makeParts(own, item.ft);
   addChance(out, parts, item.bands, prior, by, item.n[0], item.n[1]);
   // That a missed putt is holed with the next says how near it stopped.
@@ -347,7 +325,7 @@ function addChance(
   const m = by.length;
   const p = Math.min(1 - LEAST_P, Math.max(LEAST_P, rate));
   by.fill(0);
-  spreadOver(prior, bands, byAngle, byDistance, by);
+  addPutting(prior.bands, bands, byAngle, byDistance, by);
   const score = yes / p - no / (1 - p);
   const information = (yes + no) / (p * (1 - p));
   out.value += yes * Math.log(p) + no * Math.log(1 - p);
@@ -384,7 +362,7 @@ function puttingOver(prior: Prior, rest: Float64Array): Putting {
   if (!bands) bandsOfParts.set(prior, (bands = Array.from({ length: PARTS }, (_, i) => prior.bandsAt(middleOf(i)))));
   const putting = { bands, rate: new Float64Array(PARTS), byAngle: new Float64Array(PARTS), byDistance: new Float64Array(PARTS) };
   for (let i = 0; i < PARTS; i++) {
-    const { rate, byAngle, byDistance } = makeParts(puttingAt(prior, rest, bands[i]!), middleOf(i) / METRES_PER.ft);
+    const { rate, byAngle, byDistance } = makeParts(puttingOf(prior, rest, bands[i]!), middleOf(i) / METRES_PER.ft);
     putting.rate[i] = rate;
     putting.byAngle[i] = byAngle;
     putting.byDistance[i] = byDistance;
@@ -420,7 +398,13 @@ function addStrokes(
     sum += q * putting.rate[i]!;
     sumByMu += (1 - ANYWHERE) * (far.byMu - near.byMu) * putting.rate[i]!;
     sumByS += (1 - ANYWHERE) * (far.byS - near.byS) * putting.rate[i]!;
-    spreadOver(prior, putting.bands[i]!, (1 - holed.share) * q * putting.byAngle[i]!, (1 - holed.share) * q * putting.byDistance[i]!, by);
+    addPutting(
+      prior.bands,
+      putting.bands[i]!,
+      (1 - holed.share) * q * putting.byAngle[i]!,
+      (1 - holed.share) * q * putting.byDistance[i]!,
+      by,
+    );
     const passed = near;
     near = far;
     far = passed;
@@ -440,9 +424,9 @@ function addStrokes(
     out.value += item.n[c]! * Math.log(p[c]!);
     out.byCell[item.cell]! += (item.n[c]! / p[c]!) * byMu[c]!;
     out.cells[item.cell]! += (total / p[c]!) * byMu[c]! ** 2;
-    out.byRest[0]! += (item.n[c]! / p[c]!) * byS[c]!;
-    out.cross[item.cell * m]! += (total / p[c]!) * byMu[c]! * byS[c]!;
-    out.rest[0]! += (total / p[c]!) * byS[c]! ** 2;
+    out.byRest[SPREAD]! += (item.n[c]! / p[c]!) * byS[c]!;
+    out.cross[item.cell * m + SPREAD]! += (total / p[c]!) * byMu[c]! * byS[c]!;
+    out.rest[SPREAD]! += (total / p[c]!) * byS[c]! ** 2;
   }
   for (let i = 1; i < m; i++) {
     const one = by[i]!;

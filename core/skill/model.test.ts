@@ -6,14 +6,15 @@ import { cellsOf } from './cells';
 import { fit, parametersOf } from './fit';
 import { gather, talliesOf, weightOf } from './evidence';
 import { binOf, groupOf, placeOf, type Group } from './groups';
-import { itemsOf, likelihood, restSize } from './likelihood';
+import { asTheLevel, restSize } from './parameters';
+import { itemsOf, likelihood } from './likelihood';
 import { evidenceOf, hitterOf, madeUp, trueStrokes } from './players';
 import { Judge } from './judge';
 import { drawsOf } from './posterior';
 import { priorOf } from './prior';
-import { makeParts, makeRate, referencePutting } from './putting';
+import { makeParts, makeRate, referencePutting } from '../golf/putting';
 import { ranksOf } from './ranks';
-import { shippedReference as reference } from './reference';
+import { shippedReference as reference } from '../golf/reference';
 
 const cells = cellsOf(reference);
 const prior = priorOf(cells, reference, 14);
@@ -37,7 +38,7 @@ const strokes = (value: number, n = 1) => group({ kind: 'strokes', value, n });
 const made = (value: number, n = 1, distanceM = 2.5) => group({ cell: 'putt|green|6', kind: 'made', value, distanceM, n });
 const putted = (value: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'putted', value, distanceM, n });
 const leave = (lo: number, hi: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'leave', lo, hi, distanceM, n });
-const zero = () => ({ delta: new Float64Array(prior.offGreen), rest: new Float64Array(restSize(prior)) });
+const zero = () => asTheLevel(prior);
 const valueAt = (groups: Group[], delta: Float64Array, rest: Float64Array) => likelihood(itemsOf(groups, prior), prior, delta, rest).value;
 const meanLost = (groups: Group[], key = CHIP, seed = 1) => {
   const draws = drawsOf(fit(groups, prior), 300, seededRandom(seed));

@@ -1,13 +1,8 @@
 import { cellsOf, type Cell } from './cells';
 import { Judge } from './judge';
 import { priorOf, type Prior } from './prior';
-import type { Reference } from './reference';
-
-/**
- * Raised with every change of the model, its constants or the reference: what was believed by another version is never used.
- * A test says when it has to be.
- */
-export const MODEL_VERSION = 3;
+import type { Reference } from '../golf/reference';
+import { versionOf } from './version';
 
 /** As many levels as are kept at hand. */
 const MOST = 60;
@@ -15,11 +10,14 @@ const MOST = 60;
 /** A reference with what is made of it once and then kept: its cells, and by level what is believed before any ball, and the judges. */
 export class SkillModel {
   readonly cells: readonly Cell[];
+  /** What was believed by a model of another version is never used. */
+  readonly version: number;
   readonly #priors = new Map<number, Prior>();
   readonly #judges = new Map<string, Judge>();
 
   constructor(readonly reference: Reference) {
     this.cells = cellsOf(reference);
+    this.version = versionOf(reference);
   }
 
   /** What is believed of a player who was entered with this level. */

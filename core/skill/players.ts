@@ -2,8 +2,8 @@ import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
 import { cellKey, type Cell } from './cells';
 import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
-import { expectedPutts, referencePutting } from './putting';
-import type { Reference } from './reference';
+import { expectedPutts, referencePutting } from '../golf/putting';
+import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth } from './simulate';
 
 const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15 };

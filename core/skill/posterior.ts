@@ -1,11 +1,11 @@
 import { solveUpper } from '../math/linear';
 import type { Random } from '../math/random';
 import { parametersOf, type Fit } from './fit';
-import { restSize } from './likelihood';
+import { restSize, type Parameters } from './parameters';
 import type { Prior } from './prior';
 
 /** Players that the evidence allows: draws from what is believed after it. */
-export type Draw = { delta: Float64Array; rest: Float64Array };
+export type Draw = Parameters;
 
 /** So many draws, shared out over the prior scales by their weights. */
 export function drawsOf(fitted: Fit, count: number, random: Random): Draw[] {

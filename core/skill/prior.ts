@@ -1,7 +1,7 @@
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
-import { referencePutting, type PuttingSkill } from './putting';
-import type { Reference } from './reference';
+import { referencePutting, type PuttingSkill } from '../golf/putting';
+import type { Reference } from '../golf/reference';
 import { anywhereInside, centreOf, logAt } from './shape';
 
 /**

@@ -1,6 +1,6 @@
 import { LevelPlay, upAndDowns } from './level-play';
-import { expectedPutts, makeRate, referencePutting } from './putting';
-import type { Reference } from './reference';
+import { expectedPutts, makeRate, referencePutting } from '../golf/putting';
+import type { Reference } from '../golf/reference';
 import { toMetres } from '../units/length';
 
 /** A published figure beside ours, and how far apart they may be. */

@@ -1,4 +1,4 @@
-import { expectedPutts, makeRate, nextPutt, type PuttingSkill } from './putting';
+import { expectedPutts, makeRate, nextPutt, type PuttingSkill } from '../golf/putting';
 
 /**
  * Putters at the nodes of a grid over both spreads, as logarithms `NODE` apart: solved when first needed, and kept. What

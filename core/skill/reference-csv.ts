@@ -1,6 +1,6 @@
 import { METRES_PER } from '../units/length';
 import { LevelPlay, middleM, TABLE_LEVELS, TABLE_SHOTS } from './level-play';
-import { makeRate, referencePutting } from './putting';
+import { makeRate, referencePutting } from '../golf/putting';
 
 const HEAD =
   'level,shot_type,surface,band_min,band_max,unit,distance,expected_strokes,hole_out_rate,median_left_ft,p90_left_ft,uses_per_round';

@@ -23,6 +23,9 @@ export const ANYWHERE = 0.03;
 const ANYWHERE_SCALE = 0.45;
 const ANYWHERE_POWER = 1.05;
 
+/** All that is judged here, for the version of the model. */
+export const SHAPE_CONSTANTS = [HALF, STEEPNESS, LOG_SD, ANYWHERE, ANYWHERE_SCALE, ANYWHERE_POWER] as const;
+
 /** The steepness of somebody who spreads e^spread times as wide as the level. */
 export const steepness = (spread: number) => STEEPNESS * Math.exp(-spread);
 

@@ -2,8 +2,8 @@ import { seededRandom } from '../math/random';
 import { median } from '../math/median';
 import { METRES_PER } from '../units/length';
 import { yd } from '../testing/make';
-import { referencePutting } from './putting';
-import { shippedReference as reference } from './reference';
+import { referencePutting } from '../golf/putting';
+import { shippedReference as reference } from '../golf/reference';
 import { cellKey } from './cells';
 import { simulateShot, type PlayerTruth } from './simulate';
 

@@ -5,8 +5,8 @@ import { along, type Curve } from '../math/piecewise';
 import { METRES_PER } from '../units/length';
 import { cellKey } from './cells';
 import { lieCost } from './groups';
-import { dropsWithin, OVER_FT, TOLERANCE_FT, type PuttingSkill } from './putting';
-import type { Reference } from './reference';
+import { dropsWithin, OVER_FT, TOLERANCE_FT, type PuttingSkill } from '../golf/putting';
+import type { Reference } from '../golf/reference';
 
 /** Somebody whose skill is known, because we made them up. Effects are added to the logarithm of the distance left. */
 export type PlayerTruth = {

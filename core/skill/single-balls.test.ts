@@ -8,8 +8,8 @@ import { gather, talliesOf } from './evidence';
 import { modelOf } from './model';
 import { hitterOf, madeUp, type Hitter } from './players';
 import { drawsOf } from './posterior';
-import { makeRate, referencePutting } from './putting';
-import { shippedReference as reference } from './reference';
+import { makeRate, referencePutting } from '../golf/putting';
+import { shippedReference as reference } from '../golf/reference';
 import type { Shot } from '../shot/shot';
 
 /*

@@ -1,7 +1,7 @@
 import { seededRandom } from '../math/random';
 import { between, ft, holed, left, shot, yd } from '../testing/make';
-import { referencePutting } from './putting';
-import { shippedReference as reference } from './reference';
+import { referencePutting } from '../golf/putting';
+import { shippedReference as reference } from '../golf/reference';
 import { simulateShot } from './simulate';
 import { strokesLost } from './strokes-lost';
 

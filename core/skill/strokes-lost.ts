@@ -1,7 +1,7 @@
 import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import type { Ball } from './groups';
 import { METRES_PER } from '../units/length';
-import type { Reference, ReferenceShot } from './reference';
+import type { Reference, ReferenceShot } from '../golf/reference';
 import { centreOf, insideShare, STEEPNESS, zOf } from './shape';
 
 /** Points at which an interval is looked at; a mean of putts over a ring moves by under 0.001 when this is doubled. */

@@ -6,7 +6,7 @@ import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
 import { modelOf } from './model';
 import { drawsOf } from './posterior';
 import { rankOfValues } from './ranks';
-import { shippedReference as reference } from './reference';
+import { shippedReference as reference } from '../golf/reference';
 
 /* A thousand taped balls of one cell, of players who do not play as the model thinks. `npm run bench:model` measures it at length. */
 const LEVEL = 14;

@@ -1,6 +1,6 @@
 import { normalCdf } from '../math/normal';
 import type { Tally } from './evidence';
-import type { Reference } from './reference';
+import type { Reference } from '../golf/reference';
 import { STEEPNESS, zOf } from './shape';
 import { strokesLost } from './strokes-lost';
 

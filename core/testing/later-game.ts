@@ -6,7 +6,7 @@ import type { GameSpec } from '../game/spec';
 import { onGoodSide } from '../game/verdict';
 import type { Random } from '../math/random';
 import { offGreenChance } from '../skill/trouble';
-import type { Reference } from '../skill/reference';
+import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth } from '../skill/simulate';
 
 /**

@@ -11,7 +11,7 @@ import { LANDED, landedInside, ownLanding } from '../skill/landing';
 import type { SkillModel } from '../skill/model';
 import type { Draw } from '../skill/posterior';
 import type { Prior } from '../skill/prior';
-import { leaveParts, makeRate } from '../skill/putting';
+import { leaveParts, makeRate } from '../golf/putting';
 import { allInside, anywhereInside, steepness } from '../skill/shape';
 import { offGreenChance } from '../skill/trouble';
 import { METRES_PER } from '../units/length';

@@ -1,6 +1,6 @@
 import { METRES_PER } from '../units/length';
-import { makeRate, referencePutting } from '../skill/putting';
-import { shippedReference as reference } from '../skill/reference';
+import { makeRate, referencePutting } from '../golf/putting';
+import { shippedReference as reference } from '../golf/reference';
 import type { Level, Struck } from './carry-and-run';
 
 /** A level of the shipped reference, as the second generator takes it. */

@@ -113,14 +113,15 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
     ...row,
     serverSeq: records.get(row.shotId)!.serverSeq,
   }));
-  await db
+  const before = await db
     .delete(shot)
-    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId), shotIds && inArray(shot.shotId, [...shotIds])));
+    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId), shotIds && inArray(shot.shotId, [...shotIds])))
+    .returning({ playerId: shot.playerId });
   if (rows.length > 0) {
     const { columns, select } = rowsOf(shot, rows);
     await db.execute(sql`insert into ${shot} (${columns}) ${select}`);
   }
-  const whose = new Set(events.flatMap(({ payload }) => ('playerId' in payload && payload.playerId ? [payload.playerId] : [])));
+  const whose = new Set([...before, ...rows].map(({ playerId }) => playerId));
   if (whose.size > 0) await db.execute(playersCount(academyId, [...whose]));
   return settle(db, actor, sessionId);
 }

@@ -208,7 +208,11 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
   expect(await revision()).toBe(1);
   await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 0, left(5)), 0))]);
   expect(await revision()).toBe(2);
-  expect(await db.$count(shotEvent, eq(shotEvent.academyId, at.actor.academyId))).toBe(2);
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 1, left(5)))]);
+  await rebuildShots(db, at.actor);
+  // What was believed before a rebuild was believed of other rows.
+  expect(await revision()).toBe(4);
+  expect(await db.$count(shotEvent, eq(shotEvent.academyId, at.actor.academyId))).toBe(3);
 });
 
 test('there is no query without an actor, but for those that find out who somebody is, and what is due', () => {

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { readReferenceTable } from '@/core/formats/reference-table';
 import { settingsSchema } from '@/core/people/account';
 import { cellsOf } from '@/core/skill/cells';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { filledLine } from '@/core/stored';
 import { atDesk, DONE, fileText } from '../form/at-desk';
 import { problemsByPlace, refused } from '../form/result';

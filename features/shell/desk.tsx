@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { requireCoach } from '@/server/actor';
-import { sayMoment } from '../form/when';
+import { sayMoment } from '../../core/units/say-moment';
 import { Ending } from '../settings/ending';
 import { Shell } from './shell';
 

@@ -1,6 +1,9 @@
 import { z } from 'zod';
+import { endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { FIRMNESSES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
 import { day as storedDay, filledLine } from '@/core/stored';
+import type { BallFilter } from '@/server/data';
+import type { BoardOf } from '@/server/known/board';
 
 const day = storedDay.optional().catch(undefined);
 const text = filledLine(60).optional().catch(undefined);
@@ -45,3 +48,25 @@ export function asQuery(asked: Asked, change: Partial<Record<keyof Asked, string
   );
   return entries.length === 0 ? '' : `?${new URLSearchParams(entries)}`;
 }
+
+/** Which balls of a player a board looks at. */
+export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter {
+  const { from, to, game, sit, stance, trajectory, club, firmness, wind } = asked;
+  return {
+    asOf: to ? endOfDayIn(to, timeZone) : now,
+    ...(from ? { from: startOfDayIn(from, timeZone) } : {}),
+    ...(game ? { gameId: game } : {}),
+    ...(sit ? { sit } : {}),
+    ...(stance ? { stance } : {}),
+    ...(trajectory ? { trajectory } : {}),
+    ...(club ? { clubLabel: club } : {}),
+    ...(firmness ? { firmness } : {}),
+    ...(wind ? { wind } : {}),
+  };
+}
+
+/** What a board of a player is, as it was asked. */
+export const boardAsked = (asked: Asked, timeZone: string, now: Date): BoardOf => ({
+  filter: isFiltered(asked) ? filterOf(asked, timeZone, now) : null,
+  against: asked.against,
+});

@@ -6,12 +6,12 @@ import { weakestOf } from '@/core/board/settle';
 import { sayCell } from '@/core/board/say-cell';
 import { counted } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
-import { sayDay } from '../form/when';
+import { sayDay } from '../../core/units/say-moment';
 import { asQuery, isFiltered, type Asked } from './asked';
 import { Dreads } from './dreads';
 import { Filters } from './filters';
 import { Heat, HeatKey } from './heat';
-import { model, type Board } from './load';
+import type { Board } from '@/server/known/board';
 import { PerSwitch } from './per-switch';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
@@ -20,6 +20,8 @@ type Props = {
   slug: string;
   player: PlayerRow;
   board: Board;
+  /** Levels that can be chosen to be counted against. */
+  levels: readonly number[];
   asked: Asked;
   halfLifeDays: number | null;
   narrowings: Answer<'narrowings'>;
@@ -30,7 +32,7 @@ type Props = {
 };
 
 /** Where one player's strokes go. */
-export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowings, timeZone, now, panel }: Props) {
+export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, narrowings, timeZone, now, panel }: Props) {
   const { known, diagnosis, against } = board;
   const { balls } = known.evidence;
   const base = `/a/${slug}/players/${player.playerId}`;
@@ -53,7 +55,7 @@ export function SkillBoard({ slug, player, board, asked, halfLifeDays, narrowing
             <b>{said.most}</b> {said.best} {said.next}
           </p>
         )}
-        <Filters asked={asked} ownLevel={player.level} levels={model.reference.levels} table={board.ownTable} {...narrowings} />
+        <Filters asked={asked} ownLevel={player.level} levels={levels} table={board.ownTable} {...narrowings} />
         {isFiltered(asked) && (
           <p className={styles.filtered}>
             Only {counted(balls, 'ball')} are looked at. <Link href={asQuery({ per: asked.per, against: asked.against })}>All balls</Link>

@@ -1,15 +1,17 @@
 import { render, screen } from '@testing-library/react';
 import { gather, talliesOf } from '@/core/skill/evidence';
 import { believe, diagnose } from '@/core/skill/diagnose';
+import { shippedReference } from '@/core/golf/reference';
+import { modelOf } from '@/core/skill/model';
 import type { Shot } from '@/core/shot/shot';
 import { holed, left, shot, yd } from '@/core/testing/make';
 import { readAsked } from './asked';
 import { CellPanel } from './cell-panel';
-import { model } from './load';
-import { gamesOverTime } from './time';
+import { gamesOverTime } from '../../server/known/over-time';
 
 jest.mock('./curve-chart', () => ({ CurveChart: () => null }));
 
+const model = modelOf(shippedReference);
 const NOW = new Date('2026-06-01T12:00:00Z');
 const chip = { shotType: 'chip', surface: 'fairway', distanceM: yd(15), playedAt: '2026-05-30T10:00:00Z' } as const;
 
@@ -19,6 +21,7 @@ function show(shots: Shot[], system: 'imperial' | 'metric' = 'imperial') {
   const { findings } = diagnose(model, belief, evidence, { level: 14, mix: model.mix(14) });
   render(
     <CellPanel
+      model={model}
       finding={findings.find(({ key }) => key === 'chip|fairway|10')!}
       shots={shots}
       belief={belief}

@@ -4,22 +4,23 @@ import type { Belief, Finding } from '@/core/skill/diagnose';
 import { LEAST_BALLS, LEAST_PAIRS, type Pairs as PairsOf, type Ranking } from '@/core/board/choices';
 import { finishOf, insideOf, type Inside } from '@/core/board/inside';
 import { sayCell } from '@/core/board/say-cell';
+import type { SkillModel } from '@/core/skill/model';
 import type { Per } from '@/core/board/settle';
 import type { Shot } from '@/core/shot/shot';
 import { settledMedian } from '@/core/shot/median-left';
 import { capital, counted, formatLeft, formatLength, signed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
-import { sayDay } from '../form/when';
+import { sayDay } from '../../core/units/say-moment';
 import { asQuery, type Asked } from './asked';
 import { curveOf } from './curve';
 import { CurveChart } from './curve-chart';
 import { Interval } from './interval';
-import { model } from './load';
 import { Scatter } from './scatter';
 import styles from './skill.module.scss';
 
 type Props = {
+  model: SkillModel;
   finding: Finding;
   shots: Shot[];
   belief: Belief;
@@ -34,7 +35,7 @@ type Props = {
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** What stands behind one cell of the board. */
-export function CellPanel({ finding, shots, belief, level, per, system, asked, timeZone, now }: Props) {
+export function CellPanel({ model, finding, shots, belief, level, per, system, asked, timeZone, now }: Props) {
   const inside = insideOf(shots, level, model);
   const curve = curveOf(model, belief, finding, shots);
   const modelled = curve.points.find(({ distanceM }) => distanceM === finding.distanceM);

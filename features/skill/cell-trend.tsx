@@ -1,22 +1,24 @@
 import { sayChange } from '@/core/board/over-time';
 import { counted, signed } from '@/core/units/format';
-import type { Data, PlayerRow } from '@/server/data';
-import { sayDay } from '../form/when';
-import { model } from './load';
+import { dayIn } from '@/core/units/day';
+import type { PlayerRow } from '@/server/data';
+import type { KnownAt } from '@/server/known/known';
+import { sayDay } from '../../core/units/say-moment';
 import styles from './skill.module.scss';
-import { overTime } from './time';
+import { overTime } from '../../server/known/over-time';
 import { TimeChart } from './time-chart';
 
-type Props = { data: Data; player: PlayerRow; cell: string; timeZone: string; now: Date };
+type Props = { desk: KnownAt; player: PlayerRow; cell: string; timeZone: string; now: Date };
 
 /** How one cell went, and whether the second half of its time was another than the first. */
-export async function CellTrend({ data, player, cell, timeZone, now }: Props) {
+export async function CellTrend({ desk, player, cell, timeZone, now }: Props) {
+  const { data, model } = desk;
   const span = await data.spanOfEvidence(player.playerId);
   const at = model.cells.findIndex(({ key }) => key === cell);
   if (!span || at < 0) return null;
   const since = new Date((span.first.getTime() + span.last.getTime()) / 2);
   const [trend] = await overTime(
-    data,
+    desk,
     player,
     { ...span, since },
     [[at]],
@@ -24,7 +26,6 @@ export async function CellTrend({ data, player, cell, timeZone, now }: Props) {
   );
   if (!trend || trend.points.length < 2) return null;
   const words = sayDay(since, timeZone, now);
-  const day = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(since);
   const { change } = trend;
   return (
     <section className={styles.panel}>
@@ -32,7 +33,7 @@ export async function CellTrend({ data, player, cell, timeZone, now }: Props) {
       <TimeChart
         label={`This shot over time: strokes lost, ${trend.points.length} stretches`}
         points={trend.points.map(({ at: x, mean, low, high }) => ({ x, middle: mean, low, high }))}
-        since={day}
+        since={dayIn(since, timeZone)}
         axis="strokes lost a shot"
         timeZone={timeZone}
         nothing

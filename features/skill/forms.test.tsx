@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { believe, diagnose, type Finding } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { saveDreadsAction, saveRoundMixAction } from './actions';
 import { Dreads } from './dreads';
 import { RoundMixForm } from './round-mix-form';

@@ -2,9 +2,9 @@ import { render, screen } from '@testing-library/react';
 import { gather } from '@/core/skill/evidence';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { asQuery, isFiltered, readAsked } from './asked';
-import { endOfDayIn, startOfDayIn } from './days';
+import { endOfDayIn, startOfDayIn } from '../../core/units/day';
 import { Heat } from './heat';
 import { shadeOf } from './shade';
 

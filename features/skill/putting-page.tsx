@@ -2,18 +2,20 @@ import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
 import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/board/putting';
+import type { SkillModel } from '@/core/skill/model';
 import type { Shot } from '@/core/shot/shot';
 import { counted, signed } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
 import type { Asked } from './asked';
 import { Filters } from './filters';
-import { model, type Board } from './load';
+import type { Board } from '@/server/known/board';
 import { MakeChart } from './make-chart';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
 
 type Props = {
   slug: string;
+  model: SkillModel;
   player: PlayerRow;
   board: Board;
   /** All ordinary putts that were played as balls of their own. */
@@ -25,7 +27,7 @@ type Props = {
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Putting: how often putts drop, and whether it is the line or the pace. */
-export function PuttingPage({ slug, player, board, putts, asked, narrowings }: Props) {
+export function PuttingPage({ slug, model, player, board, putts, asked, narrowings }: Props) {
   const { known, level, diagnosis } = board;
   const bins = makeBins(known.evidence);
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);

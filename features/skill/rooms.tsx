@@ -5,18 +5,19 @@ import { longestM } from '@/core/golf/bands';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { squadTable } from '@/core/board/squad';
-import { sayDay } from '../form/when';
-import { readAsked } from './asked';
+import { sayDay } from '../../core/units/say-moment';
+import { boardAsked, filterOf, readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { CellTrend } from './cell-trend';
-import { startOfDayIn } from './days';
+import { dayIn, startOfDayIn } from '../../core/units/day';
 import { IntoView } from './into-view';
-import { boardOf, filterOf, membersOf, model } from './load';
+import { boardOf } from '@/server/known/board';
+import { membersOf } from '@/server/known/squad';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
 import { SquadPage } from './squad-page';
-import { familiesOverTime, gamesOverTime } from './time';
+import { familiesOverTime, gamesOverTime } from '../../server/known/over-time';
 import { TimePage } from './time-page';
 
 type Of = { slug: string; playerId: string; params: Record<string, unknown> };
@@ -30,10 +31,14 @@ async function playerAt({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
 
 /** Where one player's strokes go. */
 export async function BoardRoom({ slug, playerId, params }: Of) {
-  const { data, academy, player } = await playerAt({ slug, playerId });
+  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { data, academy, model } = desk;
   const asked = readAsked(params);
   const now = new Date();
-  const [board, narrowings] = await Promise.all([boardOf({ data, academy }, player, asked, now), data.narrowings(player.playerId)]);
+  const [board, narrowings] = await Promise.all([
+    boardOf(desk, player, boardAsked(asked, academy.timeZone, now)),
+    data.narrowings(player.playerId),
+  ]);
   const finding = board.diagnosis.findings.find(({ key }) => key === asked.cell);
   const shots = finding
     ? await data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
@@ -46,6 +51,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
   return (
     <SkillBoard
       slug={slug}
+      levels={model.reference.levels}
       player={player}
       board={board}
       asked={asked}
@@ -57,6 +63,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
         finding && (
           <IntoView of={finding.key}>
             <CellPanel
+              model={model}
               finding={finding}
               shots={shots}
               belief={board.known.belief}
@@ -69,7 +76,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
             />
             {finding.balls > 0 && (
               <Suspense key={finding.key}>
-                <CellTrend data={data} player={player} cell={finding.key} timeZone={academy.timeZone} now={now} />
+                <CellTrend desk={desk} player={player} cell={finding.key} timeZone={academy.timeZone} now={now} />
               </Suspense>
             )}
           </IntoView>
@@ -81,11 +88,14 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
 
 /** Putting: how often putts drop, and line against pace. */
 export async function PuttingRoom({ slug, playerId, params }: Of) {
-  const { data, academy, player } = await playerAt({ slug, playerId });
+  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { data, academy, model } = desk;
   const asked = readAsked(params);
   const now = new Date();
+  const { filter } = boardAsked(asked, academy.timeZone, now);
+  const against = typeof asked.against === 'string' ? undefined : asked.against;
   const [board, narrowings, putts] = await Promise.all([
-    boardOf({ data, academy }, player, typeof asked.against === 'string' ? { ...asked, against: undefined } : asked, now),
+    boardOf(desk, player, { filter, against }),
     data.narrowings(player.playerId),
     data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
       shotType: 'putt',
@@ -94,22 +104,22 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
       toM: longestM('putt') + 1,
     }),
   ]);
-  return <PuttingPage slug={slug} player={player} board={board} putts={putts} asked={asked} narrowings={narrowings} />;
+  return <PuttingPage slug={slug} model={model} player={player} board={board} putts={putts} asked={asked} narrowings={narrowings} />;
 }
 
 const DAY_MS = 86_400_000;
 
 /** How it went, and whether a change is one: since a day, by itself since the middle of what is on record. */
 export async function TimeRoom({ slug, playerId, params }: Of) {
-  const { data, academy, player } = await playerAt({ slug, playerId });
+  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { data, academy } = desk;
   const asked = readAsked(params);
   const span = await data.spanOfEvidence(player.playerId);
-  const inZone = new Intl.DateTimeFormat('en-CA', { timeZone: academy.timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
   const middle = span ? new Date((span.first.getTime() + span.last.getTime()) / 2) : new Date();
-  const day = asked.since ?? inZone.format(middle);
+  const day = asked.since ?? dayIn(middle, academy.timeZone);
   const since = startOfDayIn(day, academy.timeZone);
   const [families, scores] = await Promise.all([
-    span ? familiesOverTime(data, player, { ...span, since }) : [],
+    span ? familiesOverTime(desk, player, { ...span, since }) : [],
     data.scoresOf(player.playerId),
   ]);
   return (
@@ -126,14 +136,14 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
 
 /** Players by skills. */
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
-  const { data, academy } = await requireCoach(slug);
+  const desk = await requireCoach(slug);
   const asked = readAsked(params);
-  const squad = await membersOf({ data, academy }, asked.per === 'shot');
+  const squad = await membersOf(desk, asked.per === 'shot');
   return (
     <SquadPage
       slug={slug}
       squad={squadTable(
-        model.cells,
+        desk.model.cells,
         squad.map(({ member }) => member),
       )}
       ids={squad.map(({ player }) => player.playerId)}
@@ -145,7 +155,7 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
 
 /** How often each kind of shot comes up in a player's rounds. */
 export async function RoundMixRoom({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
-  const { player } = await playerAt({ slug, playerId });
+  const { player, model } = await playerAt({ slug, playerId });
   const levels = [...new Set([...model.reference.levels, player.level])].sort((a, b) => a - b);
   const mixAt = (level: number) => Object.fromEntries(model.mix(level));
   return (

@@ -7,7 +7,7 @@ import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
 import styles from './skill.module.scss';
-import type { FamilyOverTime, GameOverTime } from './time';
+import type { FamilyOverTime, GameOverTime } from '../../server/known/over-time';
 import { TimeChart } from './time-chart';
 
 type Props = {

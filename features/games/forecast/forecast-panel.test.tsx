@@ -4,9 +4,9 @@ import { packDraws } from '@/core/skill/posterior';
 import { LIBRARY } from '@/core/game/library';
 import type { GameSpec } from '@/core/game/spec';
 import { believe } from '@/core/skill/diagnose';
-import { MODEL_VERSION, modelOf } from '@/core/skill/model';
+import { modelOf } from '@/core/skill/model';
 import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { seededRandom } from '@/core/math/random';
 import { ForecastPanel } from './forecast-panel';
 import { startForecastWorker } from './start-worker';
@@ -34,7 +34,7 @@ beforeEach(() => {
   start.mockReset().mockImplementation(() => (worker = new WorkerInTest()) as unknown as Worker);
   globalThis.fetch = jest.fn(async () => ({
     ok: true,
-    headers: new Headers({ 'as-asked': '3/4', 'model-version': String(MODEL_VERSION) }),
+    headers: new Headers({ 'as-asked': '3/4', 'model-version': String(modelOf(shippedReference).version) }),
     arrayBuffer: async () => draws.slice().buffer,
   })) as unknown as typeof fetch;
 });

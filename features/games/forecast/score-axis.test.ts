@@ -1,6 +1,6 @@
 import { LIBRARY } from '@/core/game/library';
 import { modelOf } from '@/core/skill/model';
-import { shippedReference } from '@/core/skill/reference';
+import { shippedReference } from '@/core/golf/reference';
 import { playAll } from '@/core/forecast/games';
 import { goalFor } from '@/core/forecast/goal';
 import { playerOfLevel } from '@/core/forecast/levels';

@@ -1,6 +1,7 @@
 'use client';
 
-import { MODEL_VERSION } from '@/core/skill/model';
+import { shippedReference } from '@/core/golf/reference';
+import { versionOf } from '@/core/skill/version';
 import { useEffect, useState } from 'react';
 import type { Known } from './use-forecast';
 
@@ -46,7 +47,7 @@ async function fetchKnown(slug: string, { playerId, level }: Candidate): Promise
   const response = await fetch(`/a/${slug}/players/${playerId}/belief`);
   if (!response.ok) throw new Error(String(response.status));
   // A page that is older or newer than the server reads draws of another model: it plays as the level does.
-  if (response.headers.get('model-version') !== String(MODEL_VERSION)) throw new Error('another version of the model');
+  if (response.headers.get('model-version') !== String(versionOf(shippedReference))) throw new Error('another version of the model');
   const [asAsked = 0, shots = 0] = (response.headers.get('as-asked') ?? '').split('/').map(Number);
   return { key: playerId, level, draws: new Float32Array(await response.arrayBuffer()), executed: { shots, asAsked } };
 }

@@ -1,18 +1,14 @@
+import { TZDate } from '@date-fns/tz';
 import { differenceInCalendarDays } from 'date-fns';
-
-/** A moment's calendar day in a time zone, as a local midnight that date arithmetic can use. */
-function dayIn(moment: Date, timeZone: string): Date {
-  const parts = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment);
-  return new Date(`${parts}T00:00:00`);
-}
 
 /** "today", "yesterday", "3 days ago", "4 Oct": the day of a moment, said in the academy's time zone. */
 export function sayDay(moment: Date, timeZone: string, now: Date): string {
-  const days = differenceInCalendarDays(dayIn(now, timeZone), dayIn(moment, timeZone));
+  const [today, then] = [new TZDate(now, timeZone), new TZDate(moment, timeZone)];
+  const days = differenceInCalendarDays(today, then);
   if (days === 0) return 'today';
   if (days === 1) return 'yesterday';
   if (days > 1 && days < 14) return `${days} days ago`;
-  const sameYear = dayIn(moment, timeZone).getFullYear() === dayIn(now, timeZone).getFullYear();
+  const sameYear = then.getFullYear() === today.getFullYear();
   return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', ...(sameYear ? {} : { year: 'numeric' }) }).format(
     moment,
   );

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { bandAt } from '../golf/bands';
-import { shotTypeSchema, surfaceSchema, type ShotType, type Surface } from '../golf/words';
-import { REFERENCE_CSV } from '../golf/reference-data';
+import { bandAt } from './bands';
+import { shotTypeSchema, surfaceSchema, type ShotType, type Surface } from './words';
+import { REFERENCE_CSV } from './reference-data';
 import { METRES_PER } from '../units/length';
 import { expectedPutts, referencePutting } from './putting';
 

@@ -37,6 +37,9 @@ const DISTANCE = logs([
   [54, 0.23],
 ]);
 
+/** All that is judged here, for the version of the model. */
+export const PUTTING_CONSTANTS = [REACH_FT, OVER_FT, TOLERANCE_FT, ANGLE, DISTANCE] as const;
+
 /**
  * How the players of a level putt: −5 a tour player, 0 a scratch amateur, 18 somebody who shoots about 90. The spreads are
  * those with which the published make rates come out (docs/model.md), read between levels and on beyond them in their logarithms.

@@ -1,14 +1,19 @@
 /** @jest-environment node */
 import { shot, left, yd } from '@/core/testing/make';
-import { MODEL_VERSION } from '@/core/skill/model';
+import { shippedReference } from '@/core/golf/reference';
+import { modelOf } from '@/core/skill/model';
 import { packDraws } from '@/core/skill/posterior';
 import { believe } from '@/core/skill/diagnose';
 import { gather, talliesOf } from '@/core/skill/evidence';
-import { doSum, type SumTask } from '@/core/skill/sums';
-import { knownOf, mixOf, model, ownPar } from './load';
+import { doSum, type SumTask } from '@/core/board/sums';
+import { knownOf } from './known';
+import { mixOf, ownPar } from './yardsticks';
 
 /** Sums are done on the spot here, not on a thread. */
-jest.mock('@/server/sums', () => ({ sum: async (task: SumTask) => doSum(task) }));
+jest.mock('../sums', () => ({ sum: async (task: SumTask) => mockSum(task) }));
+
+const model = modelOf(shippedReference);
+const mockSum = (task: SumTask) => doSum(model, task);
 
 const LEVEL = 14;
 const at = new Date('2026-05-01T10:00:00Z');
@@ -28,11 +33,11 @@ function deskWith(held: object | null) {
     heldPosterior: async () => held,
     keepPosterior,
   };
-  return { keepPosterior, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 } } as never };
+  return { keepPosterior, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 }, model } as never };
 }
 const player = { playerId: 'p', evidenceRev: 3, level: LEVEL } as never;
 const held = {
-  modelVersion: MODEL_VERSION,
+  modelVersion: model.version,
   evidenceRev: 3,
   level: LEVEL,
   halfLifeDays: 60,
@@ -48,7 +53,7 @@ test('what was kept of the same evidence, by the same model, is read back', asyn
 });
 
 test.each([
-  ['an older version of the model', { modelVersion: MODEL_VERSION - 1 }],
+  ['another version of the model', { modelVersion: model.version - 1 }],
   ['a time before there were versions', { modelVersion: 0 }],
   ['other evidence', { evidenceRev: 2 }],
   ['another level', { level: LEVEL + 1 }],
@@ -59,13 +64,13 @@ test.each([
   const { desk, keepPosterior } = deskWith({ ...held, ...other });
   const { belief } = await knownOf(desk, player);
   expect(packDraws(belief.draws)).toEqual(packDraws(fitted.draws));
-  expect(keepPosterior).toHaveBeenCalledWith('p', expect.objectContaining({ modelVersion: MODEL_VERSION, evidenceRev: 3, level: LEVEL }));
+  expect(keepPosterior).toHaveBeenCalledWith('p', expect.objectContaining({ modelVersion: model.version, evidenceRev: 3, level: LEVEL }));
 });
 
 test('an own round mix replaces the level’s, of shots that have a place; an own table leaves the level’s strokes where it says nothing', () => {
-  const mix = mixOf({ level: LEVEL, roundMix: { 'chip|fairway|10': 9, 'chip|moon|10': 4 } });
+  const mix = mixOf(model, { level: LEVEL, roundMix: { 'chip|fairway|10': 9, 'chip|moon|10': 4 } });
   expect([mix.get('chip|fairway|10'), mix.has('chip|moon|10')]).toEqual([9, false]);
   expect(mix.get('chip|fairway|20')).toBe(model.mix(LEVEL).get('chip|fairway|20'));
-  const par = ownPar({ 'chip|fairway|10': 2.2 }, LEVEL);
+  const par = ownPar(model, { 'chip|fairway|10': 2.2 }, LEVEL);
   model.cells.forEach(({ key }, i) => expect(par[i]).toBe(key === 'chip|fairway|10' ? 2.2 : model.expects(i, LEVEL)));
 });

@@ -1,13 +1,15 @@
+import 'server-only';
 import { bestScore } from '@/core/game/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import { rankOfValues } from '@/core/skill/ranks';
-import { model, unpackLost, type SumAnswer } from '@/core/skill/sums';
-import type { Answer, Data, PlayerRow } from '@/server/data';
-import { sum } from '@/server/sums';
-import { mixOf } from './load';
+import { unpackLost, type SumAnswer } from '@/core/board/sums';
+import type { Answer, PlayerRow } from '../data';
+import { sum } from '../sums';
+import type { KnownAt } from './known';
+import { mixOf } from './yardsticks';
 
 /** Some cells over time: strokes lost, stretch by stretch, each told from its own balls alone. */
 export type OverTime = {
@@ -37,7 +39,7 @@ export type GameOverTime = {
  * @returns null for a skill without a ball
  */
 export async function overTime(
-  data: Data,
+  { data, model }: Pick<KnownAt, 'data' | 'model'>,
   player: PlayerRow,
   { first, since, last }: Span,
   skills: readonly (readonly number[])[],
@@ -49,11 +51,11 @@ export async function overTime(
     { from: since, to: new Date(last.getTime() + 1) },
   ];
   const told = await data.tallyStretches(player.playerId, [...ends, ...halves]);
-  const all = await Promise.all(told.map((part) => sum({ kind: 'lost', level: player.level, ...part })));
+  const all = await Promise.all(told.map((part) => sum({ kind: 'lost', version: model.version, level: player.level, ...part })));
   const [before, after] = all.splice(-2) as [SumAnswer, SumAnswer];
   return skills.map((cells) => {
     const ballsIn = ({ balls }: SumAnswer) => cells.reduce((total, i) => total + balls[i]!, 0);
-    const lostOf = (part: SumAnswer) => together(unpackLost(part), cells, weights);
+    const lostOf = (part: SumAnswer) => together(unpackLost(model, part), cells, weights);
     const points = all.flatMap((part, i) => {
       const balls = ballsIn(part);
       if (balls === 0) return [];
@@ -73,12 +75,13 @@ export async function overTime(
 export type FamilyOverTime = OverTime & { family: Family };
 
 /** How the families of a player's skills went; those without a ball are left out. */
-export async function familiesOverTime(data: Data, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
-  const mix = mixOf(player);
+export async function familiesOverTime(desk: Pick<KnownAt, 'data' | 'model'>, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
+  const { model } = desk;
+  const mix = mixOf(model, player);
   const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
   const families = Object.keys(FAMILIES) as Family[];
   const cells = families.map((family) => model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : [])));
-  const found = await overTime(data, player, span, cells, weights);
+  const found = await overTime(desk, player, span, cells, weights);
   return families.flatMap((family, i) => (found[i] ? [{ family, ...found[i] }] : []));
 }
 

@@ -1,10 +1,10 @@
-import { REFERENCE_CSV } from '../golf/reference-data';
+import { REFERENCE_CSV } from './reference-data';
 import { yd } from '../testing/make';
-import { modelOf } from './model';
-import { besidePublished } from './published';
+import { modelOf } from '../skill/model';
+import { besidePublished } from '../skill/published';
 import { makeRate, referencePutting } from './putting';
 import { parseReference, shippedReference as reference } from './reference';
-import { referenceRows } from './reference-csv';
+import { referenceRows } from '../skill/reference-csv';
 
 const rows = parseReference(REFERENCE_CSV);
 

@@ -1,8 +1,13 @@
 import { ft, holed, left, shot } from '../testing/make';
-import { believe, diagnose } from './diagnose';
-import { gather, talliesOf } from './evidence';
-import { packDraws } from './posterior';
-import { doSum, model, unpackLost } from './sums';
+import { believe, diagnose } from '../skill/diagnose';
+import { gather, talliesOf } from '../skill/evidence';
+import { packDraws } from '../skill/posterior';
+import { shippedReference } from '../golf/reference';
+import { modelOf } from '../skill/model';
+import { doSum, unpackLost } from './sums';
+
+const model = modelOf(shippedReference);
+const { version } = model;
 
 const chips = Array.from({ length: 40 }, (_, i) =>
   shot({ shotType: 'chip', surface: 'fairway', distanceM: ft(45) }, i % 9 ? left(3 + (i % 8)) : holed, i),
@@ -10,15 +15,15 @@ const chips = Array.from({ length: 40 }, (_, i) =>
 const tallies = talliesOf(chips, new Date('2027-01-01'), null);
 
 test('a belief is the one that the boards reckon, over a copy of the question such as a thread gets', () => {
-  const task = structuredClone({ kind: 'belief' as const, tallies, level: 12 });
-  const { values, balls } = doSum(task);
+  const task = structuredClone({ kind: 'belief' as const, version, tallies, level: 12 });
+  const { values, balls } = doSum(model, task);
   expect(values).toEqual(packDraws(believe(gather(tallies), model, 12).draws));
   const chip = model.cells.findIndex(({ shotType, surface }, i) => shotType === 'chip' && surface === 'fairway' && balls[i]! > 0);
   expect(balls[chip]).toBe(40);
 });
 
 test('what was lost in a stretch is told from its balls, which weigh less where they are of few days', () => {
-  const lostOf = (sessions: number) => unpackLost(doSum({ kind: 'lost', tallies, level: 12, sessions }));
+  const lostOf = (sessions: number) => unpackLost(model, doSum(model, { kind: 'lost', version, tallies, level: 12, sessions }));
   const evidence = gather(tallies);
   const plain = diagnose(model, believe(evidence, model, 12), evidence, { level: 12, mix: new Map() }).lost;
   const mean = (list: ArrayLike<number>) => Array.from(list).reduce((a, b) => a + b, 0) / list.length;
@@ -36,11 +41,16 @@ test('a board is the one that is reckoned on the spot', () => {
   const mix = model.mix(8);
   const task = structuredClone({
     kind: 'board' as const,
+    version,
     tallies,
     level: 12,
     draws: packDraws(belief.draws),
     against: { level: 8, mix: [...mix], par: null },
   });
-  const { diagnosis } = doSum(task);
+  const { diagnosis } = doSum(model, task);
   expect(diagnosis!.findings).toEqual(diagnose(model, belief, evidence, { level: 8, mix }).findings);
+});
+
+test('a thread with another model does not answer for this one', () => {
+  expect(() => doSum(model, { kind: 'belief', version: version + 1, tallies, level: 12 })).toThrow(RangeError);
 });

@@ -1,0 +1,23 @@
+import { TZDate } from '@date-fns/tz';
+import { addDays, format } from 'date-fns';
+
+/** The calendar day of a moment in a time zone: "2026-11-03". */
+export function dayIn(moment: Date, timeZone: string): string {
+  return format(new TZDate(moment, timeZone), 'yyyy-MM-dd');
+}
+
+/** A day, "2026-11-03", at its midnight in a time zone. */
+function midnightOf(day: string, timeZone: string): TZDate {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  return new TZDate(year, month - 1, date, timeZone);
+}
+
+/** The moment at which a day begins in a time zone. */
+export function startOfDayIn(day: string, timeZone: string): Date {
+  return new Date(midnightOf(day, timeZone).getTime());
+}
+
+/** Its last millisecond there. */
+export function endOfDayIn(day: string, timeZone: string): Date {
+  return new Date(addDays(midnightOf(day, timeZone), 1).getTime() - 1);
+}

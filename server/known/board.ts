@@ -1,0 +1,36 @@
+import 'server-only';
+import { sayLevel } from '@/core/golf/level';
+import type { Diagnosis } from '@/core/skill/diagnose';
+import type { BallFilter, PlayerRow } from '../data';
+import { sum } from '../sums';
+import { knownFrom, knownOf, type Known, type KnownAt } from './known';
+import { squadOf, squadPar } from './squad';
+import { mixOf, ownPar } from './yardsticks';
+
+/** One player's board: what is known, against what was asked. */
+export type Board = {
+  known: Known;
+  diagnosis: Diagnosis;
+  level: number;
+  against: string;
+  mix: Map<string, number>;
+  ownTable: string | null;
+};
+
+/** Which balls a board looks at, none: all of them; and against what strokes are counted, nothing: the player's own level. */
+export type BoardOf = { filter: BallFilter | null; against: number | 'squad' | 'table' | undefined };
+
+export async function boardOf(desk: KnownAt, player: PlayerRow, { filter, against: asked }: BoardOf): Promise<Board> {
+  const { data, model } = desk;
+  const [known, own] = await Promise.all([filter ? knownFrom(desk, player, filter) : knownOf(desk, player), data.ownReference()]);
+  const level = typeof asked === 'number' ? asked : player.level;
+  const par =
+    asked === 'squad' ? squadPar(model, await squadOf(desk)) : asked === 'table' && own ? ownPar(model, own.expected, level) : null;
+  const mix = mixOf(model, player);
+  const { diagnosis } = await sum(
+    { kind: 'board', version: model.version, level: player.level, ...known.made, against: { level, mix: [...mix], par } },
+    { urgent: true },
+  );
+  const against = !par ? `level ${sayLevel(level)}` : asked === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
+  return { known, diagnosis: diagnosis!, level, against, mix, ownTable: own?.name ?? null };
+}
