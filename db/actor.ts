@@ -1,16 +1,23 @@
+/** What somebody who works in an academy may be there: whoever founded it, another coach, or somebody who helps. */
+export const MEMBER_ROLES = ['owner', 'coach', 'assistant'] as const;
+export type MemberRole = (typeof MEMBER_ROLES)[number];
+
 /**
- * Who asks, and in which academy. Every query takes one, and looks nowhere but in its academy.
- * Coaches work at the desk and at the green; the two others get their rights with personal links and live boards.
+ * Who asks, as what, and in which academy. Every query takes one, and looks nowhere but in its academy; which queries there are
+ * for whom says `server/rights.ts`.
  */
-export type Coach = { kind: 'coach'; academyId: string; userId: string };
+export type Member = { kind: MemberRole; academyId: string; userId: string };
+/** A player by a personal link. */
 export type PlayerByLink = { kind: 'player'; academyId: string; playerId: string; linkId: string };
+/** A device that reads distances for a session. */
 export type Reader = { kind: 'reader'; academyId: string };
 /** The program itself, where it does at once what several asked for, or looks after what is kept. */
 export type Program = { kind: 'program'; academyId: string };
-export type Actor = Coach | PlayerByLink | Reader | Program;
+export type Actor = Member | PlayerByLink | Reader | Program;
+export type Role = Actor['kind'];
 
 /** The name under which an actor's facts are kept. */
 export function actorName(actor: Actor): string {
-  if (actor.kind === 'coach') return `user:${actor.userId}`;
+  if ('userId' in actor) return `user:${actor.userId}`;
   return actor.kind === 'player' ? `link:${actor.linkId}` : actor.kind;
 }

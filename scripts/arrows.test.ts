@@ -9,12 +9,12 @@ const PROBES = [
   ['core/zz-probe-1.ts', "import '../db/actor';\n", 'core-arrows'],
   ['core/zz-probe-2.ts', "import QR from 'qrcode';\nexport default QR;\n", 'core-packages'],
   ['core/zz-probe-3.ts', "import { join } from 'node:path';\nexport default join;\n", 'core-packages'],
-  ['ui/zz-probe-4.ts', "import '../core/game/spec';\n", 'ui-arrows'],
+  ['ui/zz-probe-4.ts', "import '@/core/game/spec';\n", 'ui-arrows'],
   ['features/zz-probe-5.ts', "import '../db/queries/games';\n", 'features-arrows'],
   ['app/zz-probe-6.ts', "import '../server/env';\n", 'app-arrows'],
   ['features/play/device/zz-probe-7.ts', "import '@/server/env';\n", 'browser-keeps-out-of-the-server'],
   ['cli/zz-probe-8.ts', "import '../db/actor';\n", 'cli-arrows'],
-  ['ui/zz-probe-9.ts', "import '../core/units/length';\n", null],
+  ['ui/zz-probe-9.ts', "import '@/core/units/length';\n", null],
 ] as const;
 
 /** What the check of the arrows says about all of them; the files are taken away again. */

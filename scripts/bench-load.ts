@@ -10,7 +10,7 @@ import { turnsOf } from '@/core/game/turn';
 import { newPlayer } from '@/core/people/player';
 import { EVENT_VERSION } from '@/core/shot/read-event';
 import type { ShotEvent } from '@/core/shot/shot';
-import type { Coach } from '@/db/actor';
+import type { Member } from '@/db/actor';
 import { openDb } from '@/db/client';
 import { saveGame } from '@/db/queries/games';
 import { savePlayer } from '@/db/queries/players';
@@ -85,7 +85,7 @@ async function together(count: number, forMs: number, run: (who: number, n: numb
 }
 const rest = (forMs: number) => new Promise((resolve) => setTimeout(resolve, forMs));
 
-const coach: Coach = await addAcademy(db, new Date(), { name: 'Long Field', slug: 'long-field', email: 'long@field.example' });
+const coach: Member = await addAcademy(db, new Date(), { name: 'Long Field', slug: 'long-field', email: 'long@field.example' });
 /** The demo's coach works in both: one sign-in sees the page of the one while balls go into the other. */
 const [member] = await db.select().from(authMember).limit(1);
 await db

@@ -6,7 +6,7 @@ import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { shippedReference } from '@/core/golf/reference';
-import type { Coach } from '@/db/actor';
+import type { Member } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { specHash } from '@/db/queries/game-versions';
@@ -66,14 +66,14 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
 }
 
 /** The demo coach and the academy. */
-function addCoach(tx: Db, now: Date): Promise<Coach> {
+function addCoach(tx: Db, now: Date): Promise<Member> {
   return addAcademy(tx, now, { ...DEMO_ACADEMY, email: DEMO_COACH.email, coach: DEMO_COACH.name, password: DEMO_COACH.password });
 }
 
 type Founding = { name: string; slug: string; email: string; timeZone?: string; coach?: string; password?: string };
 
 /** An academy with its coach, as signing up would make them; without a password nobody can sign in as the coach. */
-export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise<Coach> {
+export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise<Member> {
   const { name, slug, email, timeZone = 'UTC', coach = 'Coach', password } = founding;
   const [userId, academyId] = [randomUUID() as string, randomUUID() as string];
   await tx.insert(authUser).values({ id: userId, name: coach, email });
@@ -87,7 +87,7 @@ export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise
     });
   await tx.insert(authOrganization).values({ id: academyId, name, slug, createdAt: now });
   await tx.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId, role: 'owner', createdAt: now });
-  const actor: Coach = { kind: 'coach', academyId, userId };
+  const actor: Member = { kind: 'owner', academyId, userId };
   await saveAcademy(tx, actor, { units: 'imperial', timeZone });
   return actor;
 }

@@ -14,7 +14,7 @@ export async function foundAcademy(user: { id: string; name: string }, form: Aca
   const name = form.name || user.name;
   const slug = await freeSlug(name);
   const { id } = await auth().api.createOrganization({ body: { name, slug, userId: user.id } });
-  const data = dataOf({ kind: 'coach', academyId: id, userId: user.id });
+  const data = dataOf({ kind: 'owner', academyId: id, userId: user.id });
   await data.saveAcademy({ units: form.units, timeZone: isTimeZone(form.timeZone) ? form.timeZone : 'UTC' });
   if (form.who === 'alone') await data.savePlayer(randomUUID(), newPlayer(user.name, form.units));
   return `/a/${slug}`;

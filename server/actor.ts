@@ -3,14 +3,16 @@ import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { SkillModel } from '@/core/skill/model';
-import { coachIn, coachOfSession, homeOf, type Academy } from '@/db/queries/academies';
+import type { MemberRole } from '@/db/actor';
+import { homeOf, memberIn, memberOfSession, type Academy } from '@/db/queries/academies';
 import { auth } from './auth';
 import { dataOf, type Data } from './data';
+import type { DataFor } from './rights';
 import { database } from './db';
 import { deskModel } from './known/model';
 
 /** A coach at work in one academy. */
-export type Desk = { data: Data; academy: Academy; userName: string; model: SkillModel };
+export type Desk = { role: MemberRole; data: Data; academy: Academy; userName: string; model: SkillModel };
 
 /** The signed-in user; null without a session. */
 export const signedIn = cache(async () => {
@@ -19,27 +21,43 @@ export const signedIn = cache(async () => {
   return session?.user ?? null;
 });
 
-/**
- * The coach in the academy of this address. Every page and every action at the desk starts here. Without a session it
- * goes to the sign-in page; for somebody else's academy it answers as if there were none.
- */
-export const requireCoach = cache(async (slug: string): Promise<Desk> => {
+/** The signed-in user in the academy of this address. Without a session it goes to the sign-in page; for somebody else's academy it answers as if there were none. */
+const requireMember = cache(async (slug: string) => {
   const user = await signedIn();
   if (!user) redirect(`/sign-in?next=${encodeURIComponent(`/a/${slug}`)}`);
-  const found = await coachIn(database(), user.id, slug);
+  const found = await memberIn(database(), user.id, slug);
   if (!found) notFound();
-  return { data: dataOf(found.actor), academy: found.academy, userName: user.name, model: deskModel };
+  return { ...found, userName: user.name };
 });
 
+/** The coach in the academy of this address. Every page and every action at the desk starts here; there is none yet for assistants. */
+export const requireCoach = cache(async (slug: string): Promise<Desk> => {
+  const { actor, academy, userName } = await requireMember(slug);
+  const { kind } = actor;
+  if (kind === 'assistant') notFound();
+  return { role: kind, data: dataOf({ ...actor, kind }), academy, userName, model: deskModel };
+});
+
+/** The owner of the academy of this address, for what nobody else decides. */
+export async function requireOwner(slug: string): Promise<Desk & { data: DataFor<'owner'> }> {
+  const { actor, academy, userName } = await requireMember(slug);
+  const { kind } = actor;
+  if (kind !== 'owner') notFound();
+  return { role: kind, data: dataOf({ ...actor, kind }), academy, userName, model: deskModel };
+}
+
 /**
- * The coach in whichever of their academies has this session; null if none has.
+ * Whoever works in the academy that has this session, of those in which they do; null if none has.
  * @param from the headers of the request: a live stream is asked long after it was answered
  */
-export async function coachForSession(from: Headers, sessionId: string): Promise<Desk | 'signed out' | null> {
+export async function memberForSession(
+  from: Headers,
+  sessionId: string,
+): Promise<{ data: DataFor<MemberRole>; academy: Academy } | 'signed out' | null> {
   const user = (await auth().api.getSession({ headers: from }))?.user;
   if (!user) return 'signed out';
-  const found = await coachOfSession(database(), user.id, sessionId);
-  return found && { data: dataOf(found.actor), academy: found.academy, userName: user.name, model: deskModel };
+  const found = await memberOfSession(database(), user.id, sessionId);
+  return found && { data: dataOf(found.actor), academy: found.academy };
 }
 
 /** Where the user's work is: the address of their academy, or null before there is one. */

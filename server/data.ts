@@ -1,47 +1,18 @@
 import 'server-only';
-import type { Actor } from '@/db/actor';
-import type { Db } from '@/db/client';
-import * as academies from '@/db/queries/academies';
-import * as erase from '@/db/queries/erase';
-import * as evidence from '@/db/queries/evidence';
-import * as games from '@/db/queries/games';
-import * as greens from '@/db/queries/greens';
-import * as links from '@/db/queries/links';
-import * as players from '@/db/queries/players';
-import * as readings from '@/db/queries/readings';
-import * as sessions from '@/db/queries/sessions';
+import type { Actor, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
-import * as shots from '@/db/queries/shots';
-import { takeIn } from '@/db/queries/take-in';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
 import { doorsEnded, tell } from './live';
+import { QUERIES, type Bound, type QueryName } from './queries';
+import { queriesOf, type DataFor } from './rights';
 import { makeTurns } from './turns';
 
-const QUERIES = {
-  saveAcademy: academies.saveAcademy,
-  ...erase,
-  ...evidence,
-  ...games,
-  ...greens,
-  ...links,
-  ...players,
-  ...readings,
-  ...sessions,
-  ...shots,
-  takeIn,
-};
-type Queries = typeof QUERIES;
-
-/** Every query of an academy, bound to who asks: what features see of the database, and all they see of it. */
-export type Data = {
-  [
-    Name in keyof Queries as Queries[Name] extends (db: Db, actor: Actor, ...rest: never[]) => unknown ? Name : never
-  ]: Queries[Name] extends (db: Db, actor: Actor, ...rest: infer Rest) => infer Answer ? (...rest: Rest) => Answer : never;
-};
+/** The queries of a coach: what the pages at the desk see of the database, and all they see of it. */
+export type Data = DataFor<'coach'>;
 
 /** What a query gives, by its name: the row types of the screens. */
-export type Answer<Name extends keyof Data> = Awaited<ReturnType<Data[Name]>>;
+export type Answer<Name extends QueryName> = Awaited<ReturnType<Bound[Name]>>;
 
 export type { Academy } from '@/db/queries/academies';
 export type { BallFilter } from '@/db/queries/evidence';
@@ -51,9 +22,9 @@ export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 
 /** What of a change whoever watches has to be told, once it is through. */
-type Tells<Name extends keyof Data> = (asked: Parameters<Data[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];
+type Tells<Name extends QueryName> = (asked: Parameters<Bound[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];
 const session = ([sessionId]: [string, ...unknown[]]) => [{ sessionId, change: 'session' as const }];
-const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
+const TELLS: { [Name in QueryName]?: Tells<Name> } = {
   takeIn: ([sessionId], { stored }) => (stored > 0 ? [{ sessionId, change: 'facts' }] : []),
   takeReading: ([{ sessionId }], taken) => (taken ? [{ sessionId, change: 'reading' }] : []),
   saveConditions: session,
@@ -65,16 +36,15 @@ const TELLS: { [Name in keyof Data]?: Tells<Name> } = {
   saveConditionsToday: (_, sessions) => sessions.map((sessionId) => ({ sessionId, change: 'session' })),
 };
 
-/** The academy's data as this actor may see and change it. */
-export function dataOf(actor: Actor): Data {
-  const bound = Object.entries(QUERIES).map(([name, query]) => [name, bind(actor, name as keyof Data, query as Query)]);
-  return Object.fromEntries(bound) as Data;
+/** The academy's data as this actor may see and change it: the queries of their role (`rights.ts`), and no others. */
+export function dataOf<Of extends Role>(actor: Actor & { kind: Of }): DataFor<Of> {
+  return Object.fromEntries(queriesOf(actor.kind).map((name) => [name, bind(actor, name, QUERIES[name] as Query)])) as DataFor<Of>;
 }
 
 type Query = (...all: unknown[]) => Promise<unknown>;
 
 /** What ends somebody's right to get in. */
-const ENDS: readonly (keyof Data)[] = ['revokeLink', 'archivePlayer', 'erasePlayer'];
+const ENDS: readonly QueryName[] = ['revokeLink', 'archivePlayer', 'erasePlayer'];
 
 /** Whoever reads all that a player ever did takes a connection for long: some are left for everybody else. */
 const LONG_READS = 2;
@@ -85,7 +55,7 @@ const inLine =
     longReads(`${name} ${asked[0]}`, () => ask(...asked));
 
 /** What changes the balls of a session waits for its turn, and so does what reads long. */
-const WAYS: { [Name in keyof Data]?: (actor: Actor, ask: Data[Name]) => Data[Name] } = {
+const WAYS: { [Name in QueryName]?: (actor: Actor, ask: Bound[Name]) => Bound[Name] } = {
   takeIn: (actor) => (sessionId, events, clockBehindMs) => takeInTogether(actor, sessionId, events, clockBehindMs),
   saveConditions: (actor, ask) => (sessionId, conditions) => inTurn(actor, sessionId, () => ask(sessionId, conditions)),
   saveStationDistance: (actor, ask) => (sessionId, said) => inTurn(actor, sessionId, () => ask(sessionId, said)),
@@ -93,10 +63,10 @@ const WAYS: { [Name in keyof Data]?: (actor: Actor, ask: Data[Name]) => Data[Nam
   scoresOf: (_, ask) => inLine('scoresOf', ask),
 };
 
-function bind(actor: Actor, name: keyof Data, query: Query): Query {
+function bind(actor: Actor, name: QueryName, query: Query): Query {
   const plain: Query = (...asked) => query(database(), actor, ...asked);
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
-  const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<keyof Data>>) | undefined;
+  const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<QueryName>>) | undefined;
   const ask = way ? way(actor, plain) : plain;
   if (!tells && !ENDS.includes(name)) return ask;
   return async (...asked) => {

@@ -1,31 +1,17 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
-import type { PlayerByLink } from '@/db/actor';
-import { coachForSession } from './actor';
-import { dataOf, type Data } from './data';
+import { memberForSession } from './actor';
+import { dataOf } from './data';
 import { database } from './db';
 import { makeDelays } from './delays';
 import { remembered } from './remembered';
+import type { DataFor } from './rights';
 import { senderOf } from './sender';
 import { bearerOf, readToken } from './token';
 
 /** What whoever plays a session may do with the records: no more than this goes through the door of play. */
-const AT_PLAY = [
-  'getSession',
-  'eventsOfSession',
-  'takeIn',
-  'stopSession',
-  'resumeSession',
-  'saveNote',
-  'saveStationDistance',
-  'saveConditions',
-  'bagOf',
-  'bestBefore',
-  'newestReading',
-  'keepReaderKey',
-] as const;
-export type PlayData = Pick<Data, (typeof AT_PLAY)[number]>;
+export type PlayData = DataFor<'player'>;
 
 /** Somebody at the green: the coach, or a player by a personal link, who speaks for one player only. */
 export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
@@ -82,18 +68,13 @@ async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | R
   if (typeof holder === 'string') return holder;
   const { actor, academy } = holder;
   if (!(await playsIn(database(), actor, sessionId, actor.playerId))) return 'no such session';
-  return { data: playDataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
+  return { data: dataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
 }
 
 async function doorOfCoach(headers: Headers, sessionId: string): Promise<Door | Refusal> {
-  const desk = await coachForSession(headers, sessionId);
+  const desk = await memberForSession(headers, sessionId);
   if (desk === 'signed out') return desk;
   if (!desk) return 'no such session';
   const { data, academy } = desk;
   return { data, academyId: academy.academyId, academy, only: null };
-}
-
-function playDataOf(actor: PlayerByLink): PlayData {
-  const all = dataOf(actor);
-  return Object.fromEntries(AT_PLAY.map((name) => [name, all[name]])) as PlayData;
 }

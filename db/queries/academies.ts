@@ -1,6 +1,6 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Settings } from '@/core/people/account';
-import type { Actor, Coach } from '../actor';
+import { MEMBER_ROLES, type Actor, type Member, type MemberRole } from '../actor';
 import type { Db } from '../client';
 import { academy, authMember, authOrganization, session } from '../schema';
 
@@ -12,13 +12,14 @@ export type Academy = {
   deleteAt: Date | null;
 } & Settings;
 
-/** Who works in an academy as a coach: whoever founded it. Others who belong to it get in nowhere. */
-const COACH = 'owner';
+/** Whoever works in an academy. Others who belong to it get in nowhere. */
+const works = inArray(authMember.role, [...MEMBER_ROLES]);
 
-/** The academies in which a user is a coach. */
-function coached(db: Db, userId: string) {
+/** The academies in which a user works. */
+function workplaces(db: Db, userId: string) {
   return db
     .select({
+      role: sql<MemberRole>`${authMember.role}`,
       academyId: authOrganization.id,
       slug: authOrganization.slug,
       name: authOrganization.name,
@@ -34,30 +35,35 @@ function coached(db: Db, userId: string) {
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
     .innerJoin(academy, eq(academy.academyId, authOrganization.id))
-    .where(and(eq(authMember.userId, userId), eq(authMember.role, COACH)))
+    .where(and(eq(authMember.userId, userId), works))
     .$dynamic();
 }
 
-const asCoach = (userId: string, row: Academy | undefined): { actor: Coach; academy: Academy } | null =>
-  row ? { actor: { kind: 'coach', academyId: row.academyId, userId }, academy: row } : null;
+type At = { actor: Member; academy: Academy };
+
+const asMember = (userId: string, row: (Academy & { role: MemberRole }) | undefined): At | null => {
+  if (!row) return null;
+  const { role, ...academy } = row;
+  return { actor: { kind: role, academyId: academy.academyId, userId }, academy };
+};
 
 /**
- * The academy of this address, if the user is a coach there, and the user as an actor in it: where every query's actor
+ * The academy of this address, if the user works there, and the user as an actor in it: where every query's actor
  * comes from.
  */
-export async function coachIn(db: Db, userId: string, slug: string): Promise<{ actor: Coach; academy: Academy } | null> {
-  const rows = await coached(db, userId);
-  return asCoach(
+export async function memberIn(db: Db, userId: string, slug: string): Promise<At | null> {
+  const rows = await workplaces(db, userId);
+  return asMember(
     userId,
     rows.find((row) => row.slug === slug),
   );
 }
 
 /** The academy of the user that has this session, if there is one: play addresses name a session only. */
-export async function coachOfSession(db: Db, userId: string, sessionId: string): Promise<{ actor: Coach; academy: Academy } | null> {
+export async function memberOfSession(db: Db, userId: string, sessionId: string): Promise<At | null> {
   const has = and(eq(session.academyId, authOrganization.id), eq(session.sessionId, sessionId));
-  const [row] = await coached(db, userId).innerJoin(session, has).limit(1);
-  return asCoach(userId, row);
+  const [row] = await workplaces(db, userId).innerJoin(session, has).limit(1);
+  return asMember(userId, row);
 }
 
 /** The address of the first academy a user belongs to; null before there is one that was made to its end. */
@@ -67,7 +73,7 @@ export async function homeOf(db: Db, userId: string): Promise<string | null> {
     .from(authMember)
     .innerJoin(authOrganization, eq(authOrganization.id, authMember.organizationId))
     .innerJoin(academy, eq(academy.academyId, authOrganization.id))
-    .where(and(eq(authMember.userId, userId), eq(authMember.role, COACH)))
+    .where(and(eq(authMember.userId, userId), works))
     .orderBy(authMember.createdAt)
     .limit(1);
   return row?.slug ?? null;

@@ -7,11 +7,11 @@ import { gameStations } from '@/core/green/game';
 import type { Point } from '@/core/geometry/point';
 import { between, game, holed, idOf, left, record, voidOf } from '@/core/testing/make';
 import { green, standing } from '@/core/testing/make-green';
-import type { Coach } from '../actor';
+import type { Member } from '../actor';
 import { openDb } from '../client';
 import { authMember, gameVersion, player, session, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
-import { coachIn, coachOfSession, homeOf } from './academies';
+import { memberIn, memberOfSession, homeOf } from './academies';
 import { specHash } from './game-versions';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
@@ -23,7 +23,7 @@ import { takeIn } from './take-in';
 
 const { db, pool, academy } = academies('queries', 0);
 afterAll(() => pool.end());
-const rowsOf = (actor: Coach) => db.select().from(shot).where(eq(shot.academyId, actor.academyId)).orderBy(asc(shot.shotId));
+const rowsOf = (actor: Member) => db.select().from(shot).where(eq(shot.academyId, actor.academyId)).orderBy(asc(shot.shotId));
 
 test('what a device sends is stored once, however often it is sent', async () => {
   const at = await academy();
@@ -107,8 +107,8 @@ test('one academy finds nothing of another, and can write nothing into it', asyn
   });
   await stopSession(db, mine.actor, theirs.sessionId);
   expect(await unfinishedSessions(db, theirs.actor, 10)).toHaveLength(1);
-  expect(await coachIn(db, mine.actor.userId, `queries-${theirs.n}`)).toBeNull();
-  expect(await coachOfSession(db, mine.actor.userId, theirs.sessionId)).toBeNull();
+  expect(await memberIn(db, mine.actor.userId, `queries-${theirs.n}`)).toBeNull();
+  expect(await memberOfSession(db, mine.actor.userId, theirs.sessionId)).toBeNull();
 });
 
 test('of a batch with a ball of another session or of a stranger the rest is stored, and why is said of each', async () => {
@@ -168,18 +168,23 @@ test('the best is that of earlier complete sessions of the same version', async 
   expect(await bestBefore(db, at.actor, first, at.playerId)).toBeNull();
 });
 
-test('who belongs to an academy and is not its coach gets in nowhere', async () => {
+test('who belongs to an academy and does not work in it gets in nowhere; whoever does is there as what they are', async () => {
   const [at, other] = [await academy(), await academy()];
   const { userId } = other.actor;
   await db.delete(authMember).where(eq(authMember.userId, userId));
   await db.insert(authMember).values({ id: `guest-${at.n}`, organizationId: at.actor.academyId, userId, role: 'member' });
   const slug = `queries-${at.n}`;
-  expect([await coachIn(db, userId, slug), await coachOfSession(db, userId, at.sessionId), await homeOf(db, userId)]).toEqual([
+  expect([await memberIn(db, userId, slug), await memberOfSession(db, userId, at.sessionId), await homeOf(db, userId)]).toEqual([
     null,
     null,
     null,
   ]);
-  expect((await coachIn(db, at.actor.userId, slug))?.actor).toEqual(at.actor);
+  expect((await memberIn(db, at.actor.userId, slug))?.actor).toEqual(at.actor);
+  for (const role of ['coach', 'assistant'] as const) {
+    await db.update(authMember).set({ role }).where(eq(authMember.userId, userId));
+    const actor = { kind: role, academyId: at.actor.academyId, userId };
+    expect([(await memberIn(db, userId, slug))?.actor, (await memberOfSession(db, userId, at.sessionId))?.actor]).toEqual([actor, actor]);
+  }
   expect(await homeOf(db, at.actor.userId)).toBe(slug);
 });
 
@@ -216,7 +221,7 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
 });
 
 test('there is no query without an actor, but for those that find out who somebody is, and what is due', () => {
-  const finders = ['tidyUp', 'coachIn', 'coachOfSession', 'homeOf', 'holderOfLink', 'sessionOfReader'];
+  const finders = ['tidyUp', 'memberIn', 'memberOfSession', 'homeOf', 'holderOfLink', 'sessionOfReader'];
   const folder = join(__dirname);
   const exported = readdirSync(folder)
     .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))

@@ -1,7 +1,7 @@
 import { newPlayer } from '@/core/people/player';
 import type { ShotEvent } from '@/core/shot/shot';
 import { game, idOf } from '@/core/testing/make';
-import type { Coach } from '../actor';
+import type { Member } from '../actor';
 import { openDb } from '../client';
 import { saveAcademy } from '../queries/academies';
 import { saveGame } from '../queries/games';
@@ -21,7 +21,7 @@ export function academies(name: string, from: number) {
   /** An academy of its own for a test: a coach, a player, a game of two stations, a session just started. */
   async function academy() {
     const n = ++made;
-    const actor: Coach = { kind: 'coach', academyId: `${name}-${n}`, userId: `${name}-user-${n}` };
+    const actor: Member = { kind: 'owner', academyId: `${name}-${n}`, userId: `${name}-user-${n}` };
     await db.insert(authUser).values({ id: actor.userId, name: 'Coach', email: `${name}-${n}@test.example` });
     await db.insert(authOrganization).values({ id: actor.academyId, name: `Academy ${n}`, slug: `${name}-${n}` });
     await db.insert(authMember).values({ id: `${name}-member-${n}`, organizationId: actor.academyId, userId: actor.userId, role: 'owner' });

@@ -1,7 +1,7 @@
 import 'server-only';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { requireCoach, type Desk } from '@/server/actor';
+import { requireCoach, requireOwner } from '@/server/actor';
 import { faults, type Refused } from './result';
 
 type Schemas = readonly z.ZodType[];
@@ -17,18 +17,18 @@ export const basedOn = z.date({ error: 'This page is out of date. Load it again.
 export const fileText = z.string({ error: 'Choose a file.' }).max(1_000_000, 'This file is too large.');
 
 /**
- * An action of a page at the desk: it asks who it is, reads all that was sent, each part with its schema, does its work and has the pages
- * drawn anew. What can't be read is answered with a sentence for its field, and nothing is done.
- * @param schemas one for each thing that is sent beside the address of the academy
+ * Makes actions of pages at the desk: an action asks who it is, reads all that was sent, each part with its schema, does its work and has the
+ * pages drawn anew. What can't be read is answered with a sentence for its field, and nothing is done.
+ * @param require answers as if there were nothing for whoever may not
  */
-export function atDesk<const Args extends Schemas, Answer extends Done>(
-  schemas: Args,
-  act: (desk: Desk, ...args: Read<Args>) => Promise<Answer>,
-): (slug: string, ...sent: Read<Args>) => Promise<Answer | Refused> {
-  return async (slug, ...sent) => {
+const actionsOf =
+  <At>(require: (slug: string) => Promise<At>) =>
+  /** @param schemas one for each thing that is sent beside the address of the academy */
+  <const Args extends Schemas, Answer extends Done>(schemas: Args, act: (desk: At, ...args: Read<Args>) => Promise<Answer>) =>
+  async (slug: string, ...sent: Read<Args>): Promise<Answer | Refused> => {
     const where = z.string().max(200).safeParse(slug);
     if (!where.success) return faults(where.error);
-    const desk = await requireCoach(where.data);
+    const desk = await require(where.data);
     const read: unknown[] = [];
     for (const [at, schema] of schemas.entries()) {
       const part = schema.safeParse(sent[at]);
@@ -39,6 +39,10 @@ export function atDesk<const Args extends Schemas, Answer extends Done>(
     if (answer.ok) revalidatePath(`/a/${where.data}`, 'layout');
     return answer;
   };
-}
+
+/** An action of any coach. */
+export const atDesk = actionsOf(requireCoach);
+/** An action of the academy's owner alone. */
+export const atOwnersDesk = actionsOf(requireOwner);
 
 export const DONE = { ok: true } as const;

@@ -12,7 +12,7 @@ import type { OwnLengths } from '@/core/game/sizes';
 import { requireCoach } from '@/server/actor';
 import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
-import { sayMoment } from '../../core/units/say-moment';
+import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
 import type { Candidate } from './forecast/use-beliefs';
 import { copyOf, gameOn, newGame } from './designer/new-game';

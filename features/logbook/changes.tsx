@@ -3,7 +3,7 @@ import { sayCounts, sayMeasured, sayResult } from '@/core/shot/say-shot';
 import type { Shot } from '@/core/shot/shot';
 import { counted } from '@/core/units/format';
 import type { Answer } from '@/server/data';
-import { sayMoment } from '../../core/units/say-moment';
+import { sayMoment } from '@/core/units/say-moment';
 
 type Props = { log: Answer<'sessionLog'>; players: { playerId: string; name: string; units: 'imperial' | 'metric' }[]; timeZone: string };
 

@@ -2,7 +2,7 @@ import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/phases';
 import type { SessionLine } from '@/server/data';
-import { sayDay, sayMoment } from '../../core/units/say-moment';
+import { sayDay, sayMoment } from '@/core/units/say-moment';
 import styles from './logbook.module.scss';
 
 type Props = { slug: string; lines: SessionLine[]; timeZone: string; now: Date; withNames?: boolean };

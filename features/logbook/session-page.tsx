@@ -7,7 +7,7 @@ import { sayConditions } from '@/core/shot/conditions';
 import { wrongClock } from '@/core/shot/when';
 import { counted } from '@/core/units/format';
 import type { Answer, Best } from '@/server/data';
-import { sayMoment } from '../../core/units/say-moment';
+import { sayMoment } from '@/core/units/say-moment';
 import { Changes } from './changes';
 import { SessionNotes } from './session-notes';
 import { Board } from '../play/board';

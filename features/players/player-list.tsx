@@ -1,7 +1,7 @@
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { Answer } from '@/server/data';
-import { sayDay } from '../../core/units/say-moment';
+import { sayDay } from '@/core/units/say-moment';
 
 type Props = { slug: string; timeZone: string; now: Date; players: Answer<'listPlayers'> };
 

@@ -6,7 +6,7 @@ import { counted } from '@/core/units/format';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
-import { sayDay } from '../../core/units/say-moment';
+import { sayDay } from '@/core/units/say-moment';
 import { Leave } from './leave';
 import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';

@@ -7,7 +7,7 @@ import { settingsSchema } from '@/core/people/account';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/golf/reference';
 import { filledLine } from '@/core/stored';
-import { atDesk, DONE, fileText } from '../form/at-desk';
+import { atDesk, atOwnersDesk, DONE, fileText } from '../form/at-desk';
 import { problemsByPlace, refused } from '../form/result';
 
 export const saveSettings = atDesk([settingsSchema], async ({ data }, settings) => {
@@ -32,14 +32,14 @@ export const removeOwnTable = atDesk([], async ({ data }) => {
 const DAYS_TO_THINK = 7;
 
 /** Has all of an academy deleted in a week, where its name was typed to say so. */
-export const deleteAcademyAction = atDesk([z.string().max(200)], async ({ data, academy }, typed) => {
+export const deleteAcademyAction = atOwnersDesk([z.string().max(200)], async ({ data, academy }, typed) => {
   if (typed.trim().normalize('NFC') !== academy.name.normalize('NFC')) return refused('That’s not the name.');
   await data.deleteAcademyAt(addDays(new Date(), DAYS_TO_THINK));
   return DONE;
 });
 
 /** Takes the deletion back. */
-export const keepAcademyAction = atDesk([], async ({ data }) => {
+export const keepAcademyAction = atOwnersDesk([], async ({ data }) => {
   await data.deleteAcademyAt(null);
   return DONE;
 });

@@ -5,8 +5,8 @@ import { Button } from 'react-bootstrap';
 import { keepAcademyAction } from './actions';
 import styles from './settings.module.scss';
 
-/** On every page of an academy that is about to be deleted: when that is, and the way back. */
-export function Ending({ slug, name, on }: { slug: string; name: string; on: string }) {
+/** On every page of an academy that is about to be deleted: when that is, and for the owner the way back. */
+export function Ending({ slug, name, on, mayKeep }: { slug: string; name: string; on: string; mayKeep: boolean }) {
   const [busy, begin] = useTransition();
   return (
     <div role="alert" className={`${styles.ending} no-print`}>
@@ -16,9 +16,11 @@ export function Ending({ slug, name, on }: { slug: string; name: string; on: str
         </b>
         , with all players, games and records.
       </p>
-      <Button variant="light" disabled={busy} onClick={() => begin(async () => void (await keepAcademyAction(slug)))}>
-        Keep it
-      </Button>
+      {mayKeep && (
+        <Button variant="light" disabled={busy} onClick={() => begin(async () => void (await keepAcademyAction(slug)))}>
+          Keep it
+        </Button>
+      )}
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { OwnTable } from './own-table';
 import { SettingsForm } from './settings-form';
 
 export async function SettingsRoom({ slug }: { slug: string }) {
-  const { data, academy } = await requireCoach(slug);
+  const { role, data, academy } = await requireCoach(slug);
   const own = await data.ownReference();
   const { name, units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
@@ -15,7 +15,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
       <SettingsForm slug={slug} initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays }} timeZones={timeZones} />
       <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
       <PasswordForm />
-      {!academy.deleteAt && <DeleteAcademy slug={slug} name={name} />}
+      {role === 'owner' && !academy.deleteAt && <DeleteAcademy slug={slug} name={name} />}
     </div>
   );
 }

@@ -6,7 +6,7 @@ import { weakestOf } from '@/core/board/settle';
 import { sayCell } from '@/core/board/say-cell';
 import { counted } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
-import { sayDay } from '../../core/units/say-moment';
+import { sayDay } from '@/core/units/say-moment';
 import { asQuery, isFiltered, type Asked } from './asked';
 import { Dreads } from './dreads';
 import { Filters } from './filters';

@@ -11,7 +11,7 @@ import { settledMedian } from '@/core/shot/median-left';
 import { capital, counted, formatLeft, formatLength, signed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
-import { sayDay } from '../../core/units/say-moment';
+import { sayDay } from '@/core/units/say-moment';
 import { asQuery, type Asked } from './asked';
 import { curveOf } from './curve';
 import { CurveChart } from './curve-chart';

@@ -3,7 +3,7 @@ import { counted, signed } from '@/core/units/format';
 import { dayIn } from '@/core/units/day';
 import type { PlayerRow } from '@/server/data';
 import type { KnownAt } from '@/server/known/known';
-import { sayDay } from '../../core/units/say-moment';
+import { sayDay } from '@/core/units/say-moment';
 import styles from './skill.module.scss';
 import { overTime } from '../../server/known/over-time';
 import { TimeChart } from './time-chart';

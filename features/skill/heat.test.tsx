@@ -4,7 +4,7 @@ import { believe, diagnose } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
 import { shippedReference } from '@/core/golf/reference';
 import { asQuery, isFiltered, readAsked } from './asked';
-import { endOfDayIn, startOfDayIn } from '../../core/units/day';
+import { endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { Heat } from './heat';
 import { shadeOf } from './shade';
 

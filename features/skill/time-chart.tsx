@@ -3,7 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
 import { band, Chart, type Ink } from './chart';
-import { startOfDayIn } from '../../core/units/day';
+import { startOfDayIn } from '@/core/units/day';
 
 type Props = {
   label: string;

@@ -4,7 +4,7 @@ import type { CSSProperties } from 'react';
 import { ballsOf } from '@/core/game/phases';
 import type { Academy, Answer, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
-import { sayDay, sayMoment } from '../../core/units/say-moment';
+import { sayDay, sayMoment } from '@/core/units/say-moment';
 import { SessionLines } from '../logbook/session-lines';
 import { Day } from './day';
 import styles from './today.module.scss';

@@ -3,11 +3,13 @@ import type { Belief } from '@/core/skill/diagnose';
 import { gather, type Evidence, type Tally } from '@/core/skill/evidence';
 import type { SkillModel } from '@/core/skill/model';
 import { unpackDraws } from '@/core/skill/posterior';
-import type { Academy, BallFilter, Data, PlayerRow } from '../data';
+import type { MemberRole } from '@/db/actor';
+import type { Academy, BallFilter, PlayerRow } from '../data';
+import type { DataFor } from '../rights';
 import { sum } from '../sums';
 
 /** Where somebody asks what is known: the data of an academy, and the model that reads it. */
-export type KnownAt = { data: Data; academy: Academy; model: SkillModel };
+export type KnownAt = { data: DataFor<MemberRole>; academy: Academy; model: SkillModel };
 
 /** What the balls of a player say: the evidence, what is believed after it, and from when ages are counted. */
 export type Known = {

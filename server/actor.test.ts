@@ -1,0 +1,52 @@
+/** @jest-environment node */
+import type { MemberRole } from '@/db/actor';
+import { requireCoach, requireOwner } from './actor';
+
+const gone = new Error('not found');
+jest.mock('next/headers', () => ({ headers: async () => new Headers() }));
+jest.mock('next/navigation', () => ({
+  notFound: () => {
+    throw gone;
+  },
+  redirect: (where: string) => {
+    throw new Error(where);
+  },
+}));
+jest.mock('./auth', () => ({ auth: () => ({ api: { getSession: async () => ({ user: mockUser }) } }) }));
+jest.mock('./db', () => ({ database: () => 'the database' }));
+jest.mock('./live', () => ({ tell: () => undefined, doorsEnded: () => undefined }));
+jest.mock('@/db/queries/academies', () => ({
+  memberIn: async (_db: unknown, userId: string, slug: string) =>
+    mockRole && slug === 'here' ? { actor: { kind: mockRole, academyId: 'a', userId }, academy: { academyId: 'a', slug } } : null,
+}));
+let mockUser: { id: string; name: string } | null;
+let mockRole: MemberRole | null;
+
+beforeEach(() => {
+  mockUser = { id: 'u', name: 'Ines' };
+  mockRole = 'owner';
+});
+
+test('without a sign-in one is sent to it, and comes back', async () => {
+  mockUser = null;
+  await expect(requireCoach('here')).rejects.toThrow('/sign-in?next=%2Fa%2Fhere');
+});
+
+test.each([
+  [null, false, false],
+  ['assistant', false, false],
+  ['coach', true, false],
+  ['owner', true, true],
+] as const)('%s: at a coach’s desk %s, at the owner’s %s', async (role, coach, owner) => {
+  mockRole = role;
+  const gets = (ask: Promise<unknown>) =>
+    ask.then(
+      () => true,
+      (error) => (expect(error).toBe(gone), false),
+    );
+  expect([await gets(requireCoach('here')), await gets(requireOwner('here')), await gets(requireCoach('there'))]).toEqual([
+    coach,
+    owner,
+    false,
+  ]);
+});

@@ -1,0 +1,37 @@
+import 'server-only';
+import type { Actor } from '@/db/actor';
+import type { Db } from '@/db/client';
+import { saveAcademy } from '@/db/queries/academies';
+import * as erase from '@/db/queries/erase';
+import * as evidence from '@/db/queries/evidence';
+import * as games from '@/db/queries/games';
+import * as greens from '@/db/queries/greens';
+import * as links from '@/db/queries/links';
+import * as players from '@/db/queries/players';
+import * as readings from '@/db/queries/readings';
+import * as sessions from '@/db/queries/sessions';
+import * as shots from '@/db/queries/shots';
+import { takeIn } from '@/db/queries/take-in';
+
+export const QUERIES = {
+  saveAcademy,
+  ...erase,
+  ...evidence,
+  ...games,
+  ...greens,
+  ...links,
+  ...players,
+  ...readings,
+  ...sessions,
+  ...shots,
+  takeIn,
+};
+type Queries = typeof QUERIES;
+
+/** Every query that is asked by somebody, bound to who asks. */
+export type Bound = {
+  [
+    Name in keyof Queries as Queries[Name] extends (db: Db, actor: Actor, ...rest: never[]) => unknown ? Name : never
+  ]: Queries[Name] extends (db: Db, actor: Actor, ...rest: infer Rest) => infer Answer ? (...rest: Rest) => Answer : never;
+};
+export type QueryName = keyof Bound;

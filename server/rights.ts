@@ -1,0 +1,91 @@
+import type { Role } from '@/db/actor';
+import type { Bound, QueryName } from './queries';
+
+const OWNER = ['owner'] as const;
+const COACHES = ['owner', 'coach'] as const;
+const DESK = ['owner', 'coach', 'assistant'] as const;
+/** At the green: whoever works there, and a player by a personal link, who speaks for nobody else. */
+const PLAY = ['owner', 'coach', 'assistant', 'player'] as const;
+const NOBODY = [] as const;
+
+/** Who may ask what. Whoever is not named for a query is not given it (`dataOf`). */
+export const MAY = {
+  // The academy.
+  saveAcademy: COACHES,
+  deleteAcademyAt: OWNER,
+  ownReference: DESK,
+  saveReference: COACHES,
+
+  // Players.
+  listPlayers: DESK,
+  getPlayer: PLAY,
+  savePlayer: COACHES,
+  archivePlayer: COACHES,
+  saveRoundMix: COACHES,
+  saveDreads: DESK,
+  savePace: DESK,
+  bagOf: PLAY,
+  whatErasingTakes: COACHES,
+  erasePlayer: COACHES,
+  keepLink: COACHES,
+  linksOf: COACHES,
+  revokeLink: COACHES,
+
+  // Games and greens.
+  listGames: DESK,
+  getGame: DESK,
+  saveGame: COACHES,
+  archiveGame: COACHES,
+  findGame: DESK,
+  listGreens: DESK,
+  getGreen: DESK,
+  gamesOnGreen: DESK,
+  saveGreen: COACHES,
+  archiveGreen: COACHES,
+
+  // Sessions, and what is recorded in them.
+  startSession: PLAY,
+  getSession: PLAY,
+  stopSession: PLAY,
+  resumeSession: PLAY,
+  conditionsToday: DESK,
+  saveConditionsToday: DESK,
+  saveConditions: PLAY,
+  saveStationDistance: PLAY,
+  saveNote: PLAY,
+  takeIn: PLAY,
+  eventsOfSession: PLAY,
+  sessionLog: DESK,
+  shotsOfSessions: DESK,
+  shotsOfPlayer: DESK,
+  unfinishedSessions: PLAY,
+  finishedSessions: PLAY,
+  withShots: PLAY,
+  hasPlayed: PLAY,
+  bestBefore: PLAY,
+  scoresOf: DESK,
+  playsIn: NOBODY,
+  keepReaderKey: PLAY,
+  newestReading: PLAY,
+  takeReading: ['reader'],
+
+  // What the records say.
+  tallyBalls: DESK,
+  tallyStretches: DESK,
+  executedShots: DESK,
+  spanOfEvidence: DESK,
+  heldPosterior: DESK,
+  keepPosterior: DESK,
+  shotsOfCell: DESK,
+  narrowings: DESK,
+} as const satisfies Record<QueryName, readonly Role[]>;
+
+/** The queries of one role; of several, those that all of them have. */
+export type DataFor<Of extends Role> = {
+  [Name in QueryName as [Of] extends [(typeof MAY)[Name][number]] ? Name : never]: Bound[Name];
+};
+
+/** The names of the queries that a role has. */
+export function queriesOf(role: Role): QueryName[] {
+  return (Object.keys(MAY) as QueryName[]).filter((name) => (MAY[name] as readonly Role[]).includes(role));
+}
