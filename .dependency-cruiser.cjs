@@ -7,6 +7,55 @@ const room = (name, from, mayImport) => ({
   to: { path: '^(core|db|server|features|app|ui|workers|cli|scripts|e2e)/', pathNot: [from, ...mayImport.map((to) => `^${to}/`)] },
 });
 
+/** What each folder of the core may import, from below upwards: every arrow goes down. What stands in none (stored, document, problem) is below all. */
+const CORE = {
+  units: [],
+  math: ['units'],
+  geometry: ['units'],
+  measures: ['units'],
+  golf: ['math', 'units'],
+  shot: ['golf', 'math', 'units'],
+  people: ['golf', 'measures', 'units'],
+  game: ['golf', 'math', 'measures', 'shot', 'units'],
+  green: ['game', 'geometry', 'golf', 'math', 'measures', 'units'],
+  play: ['game', 'golf', 'shot', 'units'],
+  exchange: ['game', 'golf', 'shot', 'units'],
+  sheet: ['game', 'geometry', 'green', 'measures', 'units'],
+  skill: ['golf', 'math', 'shot', 'units'],
+  'made-up': ['golf', 'math', 'skill', 'units'],
+  board: ['geometry', 'golf', 'math', 'shot', 'skill', 'units'],
+  forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
+  formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
+  demo: ['game', 'geometry', 'golf', 'green', 'made-up', 'math', 'people', 'play', 'shot', 'skill', 'units'],
+};
+
+/** What each area of the screen may use of the others. `form` is what they share; `shell` is the frame round all of them. */
+const FEATURES = {
+  form: [],
+  account: ['form'],
+  settings: ['account', 'form'],
+  greens: ['form'],
+  forecast: ['form'],
+  session: ['form'],
+  games: ['forecast', 'form', 'greens', 'session'],
+  skill: ['form'],
+  play: ['form', 'session'],
+  players: ['form', 'session', 'skill'],
+  logbook: ['form', 'play', 'session'],
+  today: ['form', 'session'],
+  shell: ['account', 'form', 'play', 'settings'],
+};
+
+/** Rules that hold the folders of a room to such a table. */
+const within = (parent, table) =>
+  Object.entries(table).map(([folder, mayImport]) => ({
+    name: `${parent}-${folder}-arrows`,
+    comment: `${parent}/${folder} may import ${mayImport.length ? mayImport.join(', ') : 'no other folder'}`,
+    severity: 'error',
+    from: { path: `^${parent}/${folder}/`, pathNot: '\\.test\\.tsx?$' },
+    to: { path: `^${parent}/[^/]+/`, pathNot: [folder, ...mayImport].map((to) => `^${parent}/${to}/`) },
+  }));
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
@@ -18,9 +67,12 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-array|@types/d3-array|d3-polygon|@types/d3-polygon|date-fns|@date-fns/tz)/',
+        pathNot:
+          'node_modules/(zod|papaparse|@types/papaparse|pure-rand|d3-array|@types/d3-array|d3-polygon|@types/d3-polygon|date-fns|@date-fns/tz)/',
       },
     },
+    ...within('core', CORE),
+    ...within('features', FEATURES),
     room('db', '^db/', ['core']),
     room('server', '^server/', ['core', 'db']),
     room('features', '^features/', ['core', 'server', 'ui', 'workers']),

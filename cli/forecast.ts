@@ -6,7 +6,7 @@ import { beliefOfLevel, entrantOfLevel } from '@/core/forecast/levels';
 import { outlookOf } from '@/core/forecast/outlook';
 import { informationOf } from '@/core/forecast/tells';
 import { schemeOf } from '@/core/game/scoring';
-import { costUnitM } from '@/core/game/verdict';
+import { costUnitM } from '@/core/play/verdict';
 import { believe } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
 import { shippedReference } from '@/core/golf/reference';

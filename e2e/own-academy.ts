@@ -2,7 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { APIRequestContext } from '@playwright/test';
 import { gameSpecSchema } from '../core/game/spec';
 import { LIBRARY } from '../core/game/library';
-import { recordOf } from '../core/game/record';
+import { recordOf } from '../core/play/record';
 import { UNKNOWN } from '../core/game/scoring/ball';
 import { turnsOf } from '../core/game/turn';
 import { newPlayer } from '../core/people/player';

@@ -3,7 +3,7 @@ import { Agent, request } from 'node:http';
 import { Pool } from 'pg';
 import { DEMO_COACH } from '@/core/demo/people';
 import { LIBRARY } from '@/core/game/library';
-import { recordOf } from '@/core/game/record';
+import { recordOf } from '@/core/play/record';
 import { UNKNOWN } from '@/core/game/scoring/ball';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
 import { turnsOf } from '@/core/game/turn';

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { cellsOf } from '@/core/skill/cells';
 import { fit } from '@/core/skill/fit';
 import { Judge } from '@/core/skill/judge';
-import { evidenceOf, trueStrokes } from '@/core/skill/players';
+import { evidenceOf, trueStrokes } from '@/core/made-up/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { ranksOf } from '@/core/skill/ranks';

@@ -2,7 +2,7 @@ import { playRow, type Row } from '@/core/forecast/forecast';
 import { toTheEnd } from '@/core/forecast/games';
 import { playerOfLevel } from '@/core/forecast/levels';
 import { FORM_SD } from '@/core/forecast/shooter';
-import { compile } from '@/core/game/compile';
+import { compile } from '@/core/play/compile';
 import { plainEntrant } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { schemeOf } from '@/core/game/scoring';
@@ -10,9 +10,9 @@ import { seededRandom, type Random } from '@/core/math/random';
 import type { Cell } from '@/core/skill/cells';
 import { believe } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
-import { evidenceOf, hitterOf, madeUp } from '@/core/skill/players';
+import { evidenceOf, hitterOf, madeUp } from '@/core/made-up/players';
 import { shippedReference as reference } from '@/core/golf/reference';
-import type { PlayerTruth } from '@/core/skill/simulate';
+import type { PlayerTruth } from '@/core/made-up/simulate';
 import { reallyHits } from '@/core/testing/later-game';
 
 /** Library games, every way of scoring that made-up players can play: where a ball stops is all that they know. */

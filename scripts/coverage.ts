@@ -1,6 +1,6 @@
 import { fit } from '@/core/skill/fit';
 import { modelOf } from '@/core/skill/model';
-import { evidenceOf, MIXED, trueStrokes, type Kinds } from '@/core/skill/players';
+import { evidenceOf, MIXED, trueStrokes, type Kinds } from '@/core/made-up/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { rankOfValues } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/golf/reference';

@@ -3,10 +3,10 @@ import { levelOf, plainPlayer } from '@/core/testing/plain';
 import { seededRandom, type Random } from '@/core/math/random';
 import type { Cell } from '@/core/skill/cells';
 import { along, type Curve } from '@/core/math/piecewise';
-import { hitterOf, madeUp, trueStrokes, type Hitter } from '@/core/skill/players';
+import { hitterOf, madeUp, trueStrokes, type Hitter } from '@/core/made-up/players';
 import { referencePutting } from '@/core/golf/putting';
 import { shippedReference as reference } from '@/core/golf/reference';
-import { simulateShot } from '@/core/skill/simulate';
+import { simulateShot } from '@/core/made-up/simulate';
 
 /** The two ways in which players are made up, by number. */
 export const GENERATORS = [1, 2] as const;

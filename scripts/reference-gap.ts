@@ -1,4 +1,4 @@
-import { besidePublished } from '@/core/skill/published';
+import { besidePublished } from '@/core/made-up/published';
 import { shippedReference } from '@/core/golf/reference';
 
 /** Prints the reference beside published figures, and marks what lies farther apart than it may. */

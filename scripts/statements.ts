@@ -7,7 +7,7 @@ import { fit } from '@/core/skill/fit';
 import type { Cell } from '@/core/skill/cells';
 import { modelOf } from '@/core/skill/model';
 import { holed, shot } from '@/core/testing/make';
-import { evidenceOf, trueStrokes, type Hitter } from '@/core/skill/players';
+import { evidenceOf, trueStrokes, type Hitter } from '@/core/made-up/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { shippedReference as reference } from '@/core/golf/reference';
 import { makePlayer, type Generator } from './made-up';

@@ -3,7 +3,7 @@ import { between, ft, holed, left, shot, yd } from '../testing/make';
 import type { Shot } from '../shot/shot';
 import { modelOf } from '../skill/model';
 import { shippedReference as reference } from '../golf/reference';
-import { simulateShot } from '../skill/simulate';
+import { simulateShot } from '../made-up/simulate';
 import { referencePutting } from '../golf/putting';
 import { cellKey } from '../skill/cells';
 import { LEAST_BALLS, LEAST_PAIRS, pairsOf, rankingOf } from './choices';

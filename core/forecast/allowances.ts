@@ -2,7 +2,7 @@ import { gameFor, MOST_ALLOWANCE, type Entrant } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
-import { costUnitM } from '../game/verdict';
+import { costUnitM } from '../play/verdict';
 import type { Played, Player } from './games';
 
 /** A head start, and with it the chance of beating whoever has none; half a win for being level. */

@@ -6,7 +6,7 @@ import { schemeOf } from '../game/scoring';
 import type { Ladder } from '../game/scoring/ladder';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { believe, type Belief } from '../skill/diagnose';
-import { evidenceOf, hitterOf, madeUp } from '../skill/players';
+import { evidenceOf, hitterOf, madeUp } from '../made-up/players';
 import { seededRandom } from '../math/random';
 import { asTheLevel } from '../skill/parameters';
 import { modelOf } from '../skill/model';

@@ -1,4 +1,4 @@
-import { compile } from '../game/compile';
+import { compile } from '../play/compile';
 import { gameFor, type Entrant } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';

@@ -1,4 +1,4 @@
-import { blankBall } from '../game/compile';
+import { blankBall } from '../play/compile';
 import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import type { GameSpec } from '../game/spec';

@@ -1,5 +1,5 @@
 import type { Side } from '../game/rules';
-import type { BallSource } from '../game/compile';
+import type { BallSource } from '../play/compile';
 import type { KernelBall, Seen } from '../game/scoring/kernel';
 import type { Normals } from '../math/normals';
 import { normalCdf } from '../math/normal';

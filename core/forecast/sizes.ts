@@ -2,7 +2,7 @@ import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf, type Scoring } from '../game/scoring';
 import { WIDEST_M } from '../game/scoring/fields';
-import { blankBall } from '../game/compile';
+import { blankBall } from '../play/compile';
 import { fittedM, sizeStepM, unitM } from '../game/sizes';
 import type { GameSpec } from '../game/spec';
 import { Normals } from '../math/normals';

@@ -6,7 +6,7 @@ import { gameSpecSchema, type GameSpec } from '../game/spec';
 import { seededRandom } from '../math/random';
 import { believe, type Belief } from '../skill/diagnose';
 import { modelOf } from '../skill/model';
-import { evidenceOf, hitterOf, madeUp } from '../skill/players';
+import { evidenceOf, hitterOf, madeUp } from '../made-up/players';
 import { shippedReference } from '../golf/reference';
 import { METRES_PER } from '../units/length';
 import { allowancesFor, parInAll } from './allowances';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { LIBRARY } from '../game/library';
-import { playSession } from '../game/play';
+import { playSession } from '../play/play';
 import { entrants, ft, game, holed, left, playList, station } from '../testing/make';
 import { projectShots } from '../shot/project';
 import { gameJsonSchema } from './game-schema';

@@ -1,12 +1,12 @@
 import { plainEntrant } from '../game/entrant';
-import { goalMet, playSession, type Table } from '../game/play';
-import { recordOf } from '../game/record';
+import { goalMet, playSession, type Table } from '../play/play';
+import { recordOf } from '../play/record';
 import { schemeOf } from '../game/scoring';
 import type { Result } from '../game/scoring/ball';
 import type { GameSpec } from '../game/spec';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Shot } from '../shot/shot';
-import { takesTurn } from '../game/verdict';
+import { takesTurn } from '../play/verdict';
 import { leftOf, type ShotTableRow } from './shot-table';
 
 /** Why a table can't be scored, with the line. */

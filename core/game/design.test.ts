@@ -3,14 +3,14 @@ import { ft, game, holed, left, playList, station } from '../testing/make';
 import { shareOut } from '../math/share-out';
 import { budgetOf, sayMinutes, shortened } from './budget';
 import { gameFileName, readGameFile, writeGameFile } from './file';
-import { goalInWords } from './goal-words';
+import { goalInWords } from './words/goal-words';
 import { LIBRARY } from './library';
 import { canAlternate } from './order';
 import { lotsOf } from './phases';
-import { answered, clubRefusal, NO_ANSWERS, nextQuestion, sayAsked, type Bag } from './questions';
+import { answered, clubRefusal, NO_ANSWERS, nextQuestion, sayAsked, type Bag } from '../play/questions';
 import { PLAIN_RULES } from './rules';
 import { SCHEME_KINDS, schemeOf } from './scoring';
-import { sayScore, scoreFigure } from './say-score';
+import { sayScore, scoreFigure } from './words/say-score';
 import { fittedM, NOMINAL_M, sayRadius, SIZE_UNITS, unitFor, unitM } from './sizes';
 import { gameSpecSchema, type GameSpec } from './spec';
 

@@ -1,4 +1,4 @@
-import { fileStem, sayPath, type Problem } from '../formats/problem';
+import { fileStem, sayPath, type Problem } from '../problem';
 import { gameSpecSchema, type GameSpec } from './spec';
 import { GAME_VERSION, storedGame, understandsGame } from './stored-game';
 

@@ -1,7 +1,7 @@
 import { DEMO_GAMES } from '../demo/games';
 import { ft, game, station, yd } from '../testing/make';
-import { careLines } from './care';
-import { sayStation, sayStationLie } from './describe';
+import { careLines } from './words/care';
+import { sayStation, sayStationLie } from './words/say-station';
 import { ballsOf } from './phases';
 import { freshKey, gameSpecSchema } from './spec';
 

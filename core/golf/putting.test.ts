@@ -3,7 +3,7 @@ import { seededRandom } from '../math/random';
 import { ft } from '../testing/make';
 import { expectedPutts, makeRate, referencePutting, type PuttingSkill } from './putting';
 import { shippedReference } from './reference';
-import { simulateShot } from '../skill/simulate';
+import { simulateShot } from '../made-up/simulate';
 
 const strongest = referencePutting(0);
 

@@ -1,10 +1,10 @@
 import { REFERENCE_CSV } from './reference-data';
 import { yd } from '../testing/make';
 import { modelOf } from '../skill/model';
-import { besidePublished } from '../skill/published';
+import { besidePublished } from '../made-up/published';
 import { makeRate, referencePutting } from './putting';
 import { parseReference, shippedReference as reference } from './reference';
-import { referenceRows } from '../skill/reference-csv';
+import { referenceRows } from '../made-up/reference-csv';
 
 const rows = parseReference(REFERENCE_CSV);
 

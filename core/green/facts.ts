@@ -1,6 +1,6 @@
 import { toEdge } from '../geometry/polygon';
 import { longestM } from '../golf/bands';
-import { FLAGSTICK_M } from '../golf/sticks';
+import { FLAGSTICK_M } from '../measures/sticks';
 import { say, SURFACES_OF, type ShotType, type Surface } from '../golf/words';
 import { formatLength } from '../units/format';
 import type { UnitSystem } from '../units/length';

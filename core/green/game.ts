@@ -1,6 +1,6 @@
 import { freshKey, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
-import { sayPath } from '../formats/problem';
+import { sayPath } from '../problem';
 import { snap, type UnitSystem } from '../units/length';
 import { factsOf } from './facts';
 import type { GreenPlan, PlanStation } from './plan';

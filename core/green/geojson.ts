@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { areaOf, contains } from '../geometry/polygon';
 import { snapPoint, type Point } from '../geometry/point';
-import { sayPath, type Problem } from '../formats/problem';
+import { sayPath, type Problem } from '../problem';
 import { AREA_KINDS, greenPlanSchema, type GreenPlan } from './plan';
 
 /** What the file of a green is called. */

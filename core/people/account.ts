@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ownLength, ownLengths } from './own-lengths';
+import { ownLength, ownLengths } from '../measures/own-lengths';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';
 

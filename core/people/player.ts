@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { levelSchema } from '../golf/level';
 import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
-import { ownLengths } from './own-lengths';
+import { ownLengths } from '../measures/own-lengths';
 import { filledLine } from '../stored';
 
 export const clubSchema = z.strictObject({

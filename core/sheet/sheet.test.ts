@@ -3,7 +3,7 @@ import { LIBRARY } from '../game/library';
 import { game, station, yd } from '../testing/make';
 import { green, standing } from '../testing/make-green';
 import { METRES_PER } from '../units/length';
-import { calibrationM, inPaces, inSticks, paceFrom, sayPaces } from './hands';
+import { calibrationM, inPaces, inSticks, paceFrom, sayPaces } from '../measures/hands';
 import { setUpSheet } from './sheet';
 
 const nobody = { paceM: null, clubM: null, putterM: null, flagstickM: null };

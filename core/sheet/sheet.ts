@@ -3,18 +3,18 @@ import { factsOf } from '../green/facts';
 import type { GreenPlan } from '../green/plan';
 import { walkingOrder, walkLength } from '../green/walk';
 import { budgetOf, sayMinutes } from '../game/budget';
-import { careLines } from '../game/care';
-import { sayStation, sayStationLie, stationUnit } from '../game/describe';
-import { goalInWords } from '../game/goal-words';
+import { careLines } from '../game/words/care';
+import { sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
+import { goalInWords } from '../game/words/goal-words';
 import { phasesOf } from '../game/phases';
-import { rulesInWords, sayOrder, scoringInWords } from '../game/say-game';
+import { rulesInWords, sayOrder, scoringInWords } from '../game/words/say-game';
 import { schemeOf } from '../game/scoring';
 import { isBodyMeasure, sayRadius } from '../game/sizes';
 import type { GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { capital, counted, formatLeft, formatLength, inWords } from '../units/format';
 import { fromMetres, type UnitSystem } from '../units/length';
-import { inSticks, known, sayPaces, type Measures } from './hands';
+import { inSticks, known, sayPaces, type Measures } from '../measures/hands';
 
 export type ZoneLine = {
   /** "inside: 4", "lands". */

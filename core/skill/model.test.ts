@@ -8,7 +8,7 @@ import { gather, talliesOf, weightOf } from './evidence';
 import { binOf, groupOf, placeOf, type Group } from './groups';
 import { asTheLevel, restSize } from './parameters';
 import { itemsOf, likelihood } from './likelihood';
-import { evidenceOf, hitterOf, madeUp, trueStrokes } from './players';
+import { evidenceOf, hitterOf, madeUp, trueStrokes } from '../made-up/players';
 import { Judge } from './judge';
 import { drawsOf } from './posterior';
 import { priorOf } from './prior';

@@ -6,7 +6,7 @@ import type { Cell } from './cells';
 import { fit } from './fit';
 import { gather, talliesOf } from './evidence';
 import { modelOf } from './model';
-import { hitterOf, madeUp, type Hitter } from './players';
+import { hitterOf, madeUp, type Hitter } from '../made-up/players';
 import { drawsOf } from './posterior';
 import { makeRate, referencePutting } from '../golf/putting';
 import { shippedReference as reference } from '../golf/reference';

@@ -2,7 +2,7 @@ import { seededRandom } from '../math/random';
 import { between, ft, holed, left, shot, yd } from '../testing/make';
 import { referencePutting } from '../golf/putting';
 import { shippedReference as reference } from '../golf/reference';
-import { simulateShot } from './simulate';
+import { simulateShot } from '../made-up/simulate';
 import { strokesLost } from './strokes-lost';
 
 const chip = { shotType: 'chip', surface: 'fairway', distanceM: yd(15) } as const;

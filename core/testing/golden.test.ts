@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Entrant } from '../game/entrant';
-import { playSession } from '../game/play';
+import { playSession } from '../play/play';
 import { SCHEME_KINDS } from '../game/scoring';
 import { gameSpecSchema } from '../game/spec';
 import { GAME_VERSION, storedGame, understandsGame } from '../game/stored-game';

@@ -1,13 +1,13 @@
-import type { BallSource } from '../game/compile';
+import type { BallSource } from '../play/compile';
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { KernelBall } from '../game/scoring/kernel';
 import type { GameSpec } from '../game/spec';
-import { onGoodSide } from '../game/verdict';
+import { onGoodSide } from '../play/verdict';
 import type { Random } from '../math/random';
 import { offGreenChance } from '../skill/trouble';
 import type { Reference } from '../golf/reference';
-import { simulateShot, type PlayerTruth } from '../skill/simulate';
+import { simulateShot, type PlayerTruth } from '../made-up/simulate';
 
 /**
  * Balls of a made-up player in a later game, hit as they really hit them (`simulateShot`), which is not how the model

@@ -1,8 +1,8 @@
 import { projectShots } from '../shot/project';
-import type { Bundle } from '../game/bundle';
-import { recordOf } from '../game/record';
+import type { Bundle } from '../exchange/bundle';
+import { recordOf } from '../play/record';
 import { plainEntrant, type Entrant } from '../game/entrant';
-import { playSession, type PlayOptions, type Table } from '../game/play';
+import { playSession, type PlayOptions, type Table } from '../play/play';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Result } from '../game/scoring/ball';
 import { gameSpecSchema, type GameSpec } from '../game/spec';

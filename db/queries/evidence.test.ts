@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { turnsOf } from '@/core/game/turn';
 import type { Result } from '@/core/game/scoring/ball';
-import { PACE_M } from '@/core/golf/sticks';
+import { PACE_M } from '@/core/measures/sticks';
 import { seededRandom } from '@/core/math/random';
 import { gather, talliesOf } from '@/core/skill/evidence';
 import { addTo, type Group } from '@/core/skill/groups';

@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { pgTable } from 'drizzle-orm/pg-core';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import type { Entrant } from '@/core/game/entrant';
-import { playSession } from '@/core/game/play';
+import { playSession } from '@/core/play/play';
 import type { Program } from '../actor';
 import { openDb } from '../client';
 import { document } from '../schema/columns';

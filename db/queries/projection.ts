@@ -1,6 +1,6 @@
 import { seedOf } from '@/core/game/order';
-import { playSession } from '@/core/game/play';
-import { leastBallsToGo } from '@/core/game/to-go';
+import { playSession } from '@/core/play/play';
+import { leastBallsToGo } from '@/core/play/to-go';
 import { withSession, type SessionFacts } from '@/core/shot/conditions';
 import { projectShots } from '@/core/shot/project';
 import { possibleMoment } from '@/core/shot/when';

@@ -1,5 +1,5 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm';
-import type { Reading } from '@/core/game/reading';
+import type { Reading } from '@/core/exchange/reading';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { reading } from '../schema';

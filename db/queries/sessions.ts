@@ -1,10 +1,10 @@
 import { enter, type Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
-import { bestScore, playSession } from '@/core/game/play';
+import { bestScore, playSession } from '@/core/play/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { GreenPlan } from '@/core/green/plan';
-import type { Notes } from '@/core/game/bundle';
+import type { Notes } from '@/core/exchange/bundle';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';

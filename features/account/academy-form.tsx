@@ -7,7 +7,7 @@ import { academySchema, type AcademyForm as AcademyFields } from '@/core/people/
 import { Choice, Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { useSave } from '../form/use-save';
-import { goTo } from '../shell/go';
+import { goTo } from '../form/go';
 import { makeAcademy } from './actions';
 
 const localZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';

@@ -1,12 +1,12 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { goTo } from '../shell/go';
+import { goTo } from '../form/go';
 import { AcademyForm } from './academy-form';
 import { makeAcademy } from './actions';
 import { SignInForm } from './sign-in-form';
 import { SignUpForm } from './sign-up-form';
 
-jest.mock('../shell/go', () => ({ goTo: jest.fn() }));
+jest.mock('../form/go', () => ({ goTo: jest.fn() }));
 jest.mock('./actions', () => ({ makeAcademy: jest.fn() }));
 
 /** What the sign-in service answers next, and what it was asked. */

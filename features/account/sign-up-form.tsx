@@ -7,7 +7,7 @@ import { useForm } from 'react-hook-form';
 import { signUpSchema } from '@/core/people/account';
 import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
-import { goTo } from '../shell/go';
+import { goTo } from '../form/go';
 import { authCall } from './auth-call';
 import { PasswordField } from './password-field';
 

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { ownLengths } from '@/core/people/own-lengths';
-import { calibrationM, paceFrom } from '@/core/sheet/hands';
+import { ownLengths } from '@/core/measures/own-lengths';
+import { calibrationM, paceFrom } from '@/core/measures/hands';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';

@@ -2,7 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Problem } from '@/core/formats/problem';
+import type { Problem } from '@/core/problem';
 import type { Refused } from './result';
 import { NOT_SENT } from './use-save';
 

@@ -1,6 +1,6 @@
 import { budgetOf, sayMinutes } from '@/core/game/budget';
 import { ballsOf } from '@/core/game/phases';
-import { sayScore } from '@/core/game/say-score';
+import { sayScore } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';

@@ -9,8 +9,8 @@ import { sayGame } from './game-meta';
 import { ShortVersion } from './short-version';
 import { SIDE } from './side';
 import type { OwnLengths } from '@/core/game/sizes';
-import { GoodScore } from './forecast/good-score';
-import type { Candidate } from './forecast/use-beliefs';
+import { GoodScore } from '../forecast/good-score';
+import type { Candidate } from '../forecast/use-beliefs';
 import { StartPlay } from './start-play';
 
 type Props = {

@@ -1,6 +1,6 @@
-import { sayStation, sayStationLie } from '@/core/game/describe';
-import { goalInWords } from '@/core/game/goal-words';
-import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/say-game';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { goalInWords } from '@/core/game/words/goal-words';
+import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { formatLength } from '@/core/units/format';

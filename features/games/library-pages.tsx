@@ -6,8 +6,8 @@ import { HowItIsPlayed, StationLines } from './game-sheet';
 import { sayGame } from './game-meta';
 import { SIDE } from './side';
 import type { OwnLengths } from '@/core/game/sizes';
-import { GoodScore } from './forecast/good-score';
-import type { Candidate } from './forecast/use-beliefs';
+import { GoodScore } from '../forecast/good-score';
+import type { Candidate } from '../forecast/use-beliefs';
 import { StartPlay } from './start-play';
 
 const AUDIENCES: readonly Audience[] = ['first-timers', 'improvers', 'strong players', 'everybody'];

@@ -14,7 +14,7 @@ import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
-import type { Candidate } from './forecast/use-beliefs';
+import type { Candidate } from '../forecast/use-beliefs';
 import { copyOf, gameOn, newGame } from './designer/new-game';
 import { GameList } from './game-list';
 import { GamePage } from './game-page';

@@ -8,7 +8,7 @@ import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import { NOT_SENT } from '../form/use-save';
-import { goTo } from '../shell/go';
+import { goTo } from '../form/go';
 import { saveGameAction } from './actions';
 import styles from './games.module.scss';
 

@@ -1,15 +1,15 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LIBRARY } from '@/core/game/library';
-import { goTo } from '../shell/go';
+import { goTo } from '../form/go';
 import { startAction } from './actions';
-import { startForecastWorker } from './forecast/start-worker';
-import { WorkerInTest } from './forecast/worker-in-test';
+import { startForecastWorker } from '../forecast/start-worker';
+import { WorkerInTest } from '../forecast/worker-in-test';
 import { StartPlay } from './start-play';
 
 jest.mock('./actions', () => ({ startAction: jest.fn() }));
-jest.mock('../shell/go', () => ({ goTo: jest.fn() }));
-jest.mock('./forecast/start-worker', () => ({ startForecastWorker: jest.fn() }));
+jest.mock('../form/go', () => ({ goTo: jest.fn() }));
+jest.mock('../forecast/start-worker', () => ({ startForecastWorker: jest.fn() }));
 const started = jest.mocked(startAction);
 const specOf = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;
 const players = ['Otto', 'Mia', 'Bo'].map((name) => ({

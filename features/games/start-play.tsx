@@ -7,13 +7,13 @@ import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { readNumber } from '@/ui/length-input';
 import { NOT_SENT } from '../form/use-save';
-import { newId } from '../play/device/ids';
-import { playAddress } from '../play/address';
-import { goTo } from '../shell/go';
+import { newId } from '../form/ids';
+import { playAddress } from '../session/address';
+import { goTo } from '../form/go';
 import { startAction } from './actions';
 import type { OwnLengths } from '@/core/game/sizes';
-import { HeadStarts } from './forecast/head-starts';
-import type { Candidate } from './forecast/use-beliefs';
+import { HeadStarts } from '../forecast/head-starts';
+import type { Candidate } from '../forecast/use-beliefs';
 import styles from './games.module.scss';
 
 type Props = {

@@ -1,13 +1,13 @@
 import Link from 'next/link';
-import { sayStation, sayStationLie } from '@/core/game/describe';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { phasesOf } from '@/core/game/phases';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
-import { playAddress } from '../play/address';
+import { playAddress } from '../session/address';
 import styles from './games.module.scss';
 import type { OwnLengths } from '@/core/game/sizes';
-import type { Candidate } from './forecast/use-beliefs';
+import type { Candidate } from '../forecast/use-beliefs';
 import { StartPlay } from './start-play';
 
 type Props = {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { fileStem } from '@/core/formats/problem';
+import { fileStem } from '@/core/problem';
 import { GREEN_FILE_ENDING, writeGeoJson } from '@/core/green/geojson';
 import { counted } from '@/core/units/format';
 import { requireCoach } from '@/server/actor';

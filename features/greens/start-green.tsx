@@ -5,7 +5,7 @@ import { Button, Form } from 'react-bootstrap';
 import { faultOf, type Outline } from '@/core/geometry/polygon';
 import { COMPASS, pacedOutline, START_SHAPES, startShape, type StartShape } from '@/core/green/shapes';
 import { greenPlanSchema, type GreenPlan } from '@/core/green/plan';
-import { PACE_M } from '@/core/golf/sticks';
+import { PACE_M } from '@/core/measures/sticks';
 import { counted } from '@/core/units/format';
 import { METRES_PER, toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
-import { SessionLines } from './session-lines';
+import { SessionLines } from '../session/session-lines';
 import { SessionPage } from './session-page';
 
 const SHOWN = 100;

@@ -1,8 +1,8 @@
 'use client';
 
-import type { Notes } from '@/core/game/bundle';
-import { NoteFields } from '../play/notes';
-import { saveNoteAction } from './actions';
+import type { Notes } from '@/core/exchange/bundle';
+import { NoteFields } from '../session/notes';
+import { saveNoteAction } from '../session/actions';
 
 type Props = { slug: string; sessionId: string; playerId: string; notes: Notes };
 

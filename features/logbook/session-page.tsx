@@ -2,7 +2,7 @@ import { formatDistanceStrict } from 'date-fns';
 import Link from 'next/link';
 import { onTheDay } from '@/core/game/on-the-day';
 import { seedOf } from '@/core/game/order';
-import { playSession } from '@/core/game/play';
+import { playSession } from '@/core/play/play';
 import { sayConditions } from '@/core/shot/conditions';
 import { wrongClock } from '@/core/shot/when';
 import { counted } from '@/core/units/format';
@@ -10,8 +10,8 @@ import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '@/core/units/say-moment';
 import { Changes } from './changes';
 import { SessionNotes } from './session-notes';
-import { Board } from '../play/board';
-import { Summary } from '../play/summary';
+import { Board } from '../session/board';
+import { Summary } from '../session/summary';
 
 type Props = {
   slug: string;

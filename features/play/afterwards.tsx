@@ -1,14 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import type { Bundle } from '@/core/game/bundle';
-import type { Table } from '@/core/game/play';
+import type { Bundle } from '@/core/exchange/bundle';
+import type { Table } from '@/core/play/play';
 import { sayConditions } from '@/core/shot/conditions';
-import { Board } from './board';
+import { Board } from '../session/board';
 import { tell } from './device/sync';
-import { NoteFields } from './notes';
+import { NoteFields } from '../session/notes';
 import styles from './play.module.scss';
-import { Summary } from './summary';
+import { Summary } from '../session/summary';
 import { UndoButton } from './undo-button';
 
 type Props = {

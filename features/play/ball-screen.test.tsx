@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { play } from '@/core/game/play';
+import { play } from '@/core/play/play';
 import { projectShots } from '@/core/shot/project';
 import type { UnitSystem } from '@/core/units/length';
 import { bundlePlayer, ft, game, left, record, SESSION } from '@/core/testing/make';

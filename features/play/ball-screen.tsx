@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { freshStationKey } from '@/core/game/open';
-import type { Standing } from '@/core/game/play';
+import type { Standing } from '@/core/play/play';
 import type { Details } from '@/core/game/scoring/ball';
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';

@@ -5,7 +5,7 @@ import { SHOT_TYPES, SURFACES_OF, type ShotType, type Surface } from '@/core/gol
 import { stationSchema, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
-import { Chips } from './chips';
+import { Chips } from '../session/chips';
 import styles from './play.module.scss';
 
 type Props = { stationKey: string; system: UnitSystem; onCall: (station: Station) => void; onBack: (() => void) | null };

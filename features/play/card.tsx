@@ -1,4 +1,4 @@
-import type { Standing } from '@/core/game/play';
+import type { Standing } from '@/core/play/play';
 import { schemeOf } from '@/core/game/scoring';
 import styles from './play.module.scss';
 

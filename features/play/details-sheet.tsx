@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { BagClub } from '@/core/game/questions';
-import { stationUnit } from '@/core/game/describe';
+import type { BagClub } from '@/core/play/questions';
+import { stationUnit } from '@/core/game/words/say-station';
 import type { Details } from '@/core/game/scoring/ball';
 import type { Station } from '@/core/game/station';
 import { FINISHES, MISHITS, SHAPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
@@ -10,7 +10,7 @@ import { sayCounts } from '@/core/shot/say-shot';
 import { leftUnit } from '@/core/units/format';
 import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
-import { Chips } from './chips';
+import { Chips } from '../session/chips';
 import { MARKS } from './details';
 import styles from './play.module.scss';
 

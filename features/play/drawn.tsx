@@ -1,4 +1,4 @@
-import type { Standing } from '@/core/game/play';
+import type { Standing } from '@/core/play/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { Turn } from '@/core/game/turn';
 import { leftInterval } from '@/core/shot/evidence';

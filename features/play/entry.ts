@@ -1,4 +1,4 @@
-import { CLUB_M, PACE_M } from '@/core/golf/sticks';
+import { CLUB_M, PACE_M } from '@/core/measures/sticks';
 import { METRES_PER, snap } from '@/core/units/length';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';

@@ -1,11 +1,11 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import type { LinkHome } from '@/core/game/link-home';
+import type { LinkHome } from '@/core/exchange/link-home';
 import { counted } from '@/core/units/format';
-import { playAddress } from './address';
+import { playAddress } from '../session/address';
 import { getHome, postAgain } from './device/server';
-import { newId } from './device/ids';
+import { newId } from '../form/ids';
 import { forgetHome, keepHome, readHome } from './device/store';
 import { sendWaiting } from './device/sync';
 import { useStored } from './device/use-stored';

@@ -1,9 +1,9 @@
 'use client';
 
-import type { Bundle } from '@/core/game/bundle';
-import type { Standing, Table } from '@/core/game/play';
-import { goalMet } from '@/core/game/play';
-import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
+import type { Bundle } from '@/core/exchange/bundle';
+import type { Standing, Table } from '@/core/play/play';
+import { goalMet } from '@/core/play/play';
+import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { sayResult } from '@/core/shot/say-shot';
 import { counted } from '@/core/units/format';

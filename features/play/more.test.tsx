@@ -1,12 +1,12 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { playSession, type Table } from '@/core/game/play';
+import { playSession, type Table } from '@/core/play/play';
 import type { GameSpec } from '@/core/game/spec';
 import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, playList, station } from '@/core/testing/make';
 import { BallScreen } from './ball-screen';
 import { PlayHeader } from './play-header';
 import { recordBall } from './record';
-import { Summary } from './summary';
+import { Summary } from '../session/summary';
 
 jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => true) }));
 jest.mock('./device/use-session', () => ({ useWaiting: () => ({ waiting: 0, why: 'idle' }) }));

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { sayStation, sayStationLie, stationUnit } from '@/core/game/describe';
-import type { Standing } from '@/core/game/play';
-import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/game/questions';
-import { sayKey } from '@/core/game/say-key';
+import { sayStation, sayStationLie, stationUnit } from '@/core/game/words/say-station';
+import type { Standing } from '@/core/play/play';
+import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/play/questions';
+import { sayKey } from '@/core/game/words/say-key';
 import { schemeOf } from '@/core/game/scoring';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import { ballOf, UNKNOWN, type Details, type Result } from '@/core/game/scoring/ball';

@@ -2,17 +2,17 @@
 
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { z } from 'zod';
-import { careLines } from '@/core/game/care';
-import type { Bundle } from '@/core/game/bundle';
-import { rulesInWords, scoringInWords } from '@/core/game/say-game';
-import { mayTell } from '@/core/game/telling';
-import { ROTATIONS, whoseBall, type Rotation } from '@/core/game/whose';
+import { careLines } from '@/core/game/words/care';
+import type { Bundle } from '@/core/exchange/bundle';
+import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
+import { mayTell } from '@/core/exchange/telling';
+import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { playAddress, readPlayHash } from './address';
+import { playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
 import { useAwake } from './device/device-extras';
-import { now } from './device/ids';
+import { now } from '../form/ids';
 import { tell } from './device/sync';
 import type { Offer } from './device/store';
 import { useSession } from './device/use-session';

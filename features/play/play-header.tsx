@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { Standing, Table } from '@/core/game/play';
-import { scoreFigure } from '@/core/game/say-score';
+import type { Standing, Table } from '@/core/play/play';
+import { scoreFigure } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
-import type { Bundle } from '@/core/game/bundle';
+import type { Bundle } from '@/core/exchange/bundle';
 import { ProgressTape } from '@/ui/progress-tape';
 import styles from './play.module.scss';
 import { WaitingLine } from './waiting-line';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Question } from '@/core/game/questions';
+import type { Question } from '@/core/play/questions';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import styles from './play.module.scss';
 

@@ -1,12 +1,12 @@
-import type { Bundle } from '@/core/game/bundle';
+import type { Bundle } from '@/core/exchange/bundle';
 import { seedOf } from '@/core/game/order';
-import { playSession, type Standing, type Table } from '@/core/game/play';
-import { recordOf } from '@/core/game/record';
+import { playSession, type Standing, type Table } from '@/core/play/play';
+import { recordOf } from '@/core/play/record';
 import { schemeOf } from '@/core/game/scoring';
 import { farM, type Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { shotRecordSchema, type Shot, type ShotAmend } from '@/core/shot/shot';
-import { now } from './device/ids';
+import { now } from '../form/ids';
 import { sayAboutShot } from './device/store';
 import { sendWaiting } from './device/sync';
 

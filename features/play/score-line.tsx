@@ -1,8 +1,8 @@
-import { sayStation } from '@/core/game/describe';
-import type { Standing } from '@/core/game/play';
-import { goalMet } from '@/core/game/play';
-import { sayAsked } from '@/core/game/questions';
-import { sayScore, scoreFigure, sayUnit } from '@/core/game/say-score';
+import { sayStation } from '@/core/game/words/say-station';
+import type { Standing } from '@/core/play/play';
+import { goalMet } from '@/core/play/play';
+import { sayAsked } from '@/core/play/questions';
+import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { counted, formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';

@@ -1,7 +1,7 @@
 'use client';
 
-import { sayStation, sayStationLie } from '@/core/game/describe';
-import { sayAsked } from '@/core/game/questions';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { sayAsked } from '@/core/play/questions';
 import type { Turn } from '@/core/game/turn';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';

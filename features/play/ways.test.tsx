@@ -1,7 +1,7 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { plainEntrant } from '@/core/game/entrant';
-import { playSession } from '@/core/game/play';
+import { playSession } from '@/core/play/play';
 import { PLAIN_RULES } from '@/core/game/rules';
 import { schemeOf, type SchemeKind } from '@/core/game/scoring';
 import { UNKNOWN } from '@/core/game/scoring/ball';
@@ -11,7 +11,7 @@ import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, PLAYER, playLi
 import { Afterwards } from './afterwards';
 import { BallScreen } from './ball-screen';
 import { recordBall, type Sitting } from './record';
-import { Summary } from './summary';
+import { Summary } from '../session/summary';
 
 jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => true) }));
 const calls = () => jest.mocked(recordBall).mock.calls;

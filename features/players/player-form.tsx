@@ -13,7 +13,7 @@ import { FormAlert } from '../form/form-alert';
 import { asNumber } from '../form/numbers';
 import { PaceWalk } from '../form/pace-walk';
 import { useSave } from '../form/use-save';
-import { newId } from '../play/device/ids';
+import { newId } from '../form/ids';
 import { savePlayerAction } from './actions';
 import styles from './players.module.scss';
 

@@ -1,7 +1,7 @@
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { PlayerRow, SessionLine } from '@/server/data';
-import { SessionLines } from '../logbook/session-lines';
+import { SessionLines } from '../session/session-lines';
 import { PlayerHead } from '../skill/player-head';
 
 type Props = {

@@ -2,7 +2,7 @@
 
 import { authCall } from '../account/auth-call';
 import { forgetSent } from '../play/device/store';
-import { goTo } from './go';
+import { goTo } from '../form/go';
 import styles from './shell.module.scss';
 
 /** Ends the session; what this device had kept of it goes too, except balls that are not sent yet. */

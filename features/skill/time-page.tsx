@@ -1,7 +1,7 @@
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
-import { sayScore, scoreFigure } from '@/core/game/say-score';
+import { sayScore, scoreFigure } from '@/core/game/words/say-score';
 import { capital, counted, inWords, signed } from '@/core/units/format';
 import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { sayConditions, type Conditions } from '@/core/shot/conditions';
-import { saveTodayAction } from '../logbook/actions';
-import { DayFields } from '../play/day-fields';
+import { saveTodayAction } from '../session/actions';
+import { DayFields } from '../session/day-fields';
 
 /** What today is like, said once: every session of the day takes it on. */
 export function Day({ slug, conditions }: { slug: string; conditions: Conditions }) {

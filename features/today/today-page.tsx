@@ -5,7 +5,7 @@ import { ballsOf } from '@/core/game/phases';
 import type { Academy, Answer, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
-import { SessionLines } from '../logbook/session-lines';
+import { SessionLines } from '../session/session-lines';
 import { Day } from './day';
 import styles from './today.module.scss';
 import { Unfinished } from './unfinished';

@@ -5,7 +5,7 @@ import { resumeAction, stopAction } from './actions';
 import { TodayPage } from './today-page';
 import { Unfinished } from './unfinished';
 
-jest.mock('../logbook/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
+jest.mock('../session/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
 
 const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null, halfLifeDays: 60, deleteAt: null };

@@ -1,5 +1,5 @@
 import 'server-only';
-import { bestScore } from '@/core/game/play';
+import { bestScore } from '@/core/play/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';

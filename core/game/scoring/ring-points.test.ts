@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { between, ft, game, holed, left, record } from '../../testing/make';
 import { phasesOf, type GamePhase } from '../phases';
-import { play } from '../play';
+import { play } from '../../play/play';
 import { projectShots } from '../../shot/project';
 import { ringPoints, ringPointsFor, type RingPoints } from './ring-points';
 import { ballOf } from './ball';

@@ -1,5 +1,5 @@
 import { between, entrants, ft, game, holed, left, playList, station, yd } from '../../testing/make';
-import { goalMet, type Standing } from '../play';
+import { goalMet, type Standing } from '../../play/play';
 import type { GameSpec } from '../spec';
 import { SCHEME_KINDS, schemeOf, type Scoring } from '.';
 import { ranking } from './club-trial';

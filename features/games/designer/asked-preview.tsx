@@ -1,8 +1,8 @@
-import { sayStation, sayStationLie } from '@/core/game/describe';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { plainEntrant } from '@/core/game/entrant';
-import { playSession } from '@/core/game/play';
-import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Question } from '@/core/game/questions';
-import { sayKey } from '@/core/game/say-key';
+import { playSession } from '@/core/play/play';
+import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Question } from '@/core/play/questions';
+import { sayKey } from '@/core/game/words/say-key';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';

@@ -2,7 +2,7 @@ import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { GameSpec } from '@/core/game/spec';
 import { saveGameAction } from '../actions';
-import { silentWorker } from '../forecast/worker-in-test';
+import { silentWorker } from '../../forecast/worker-in-test';
 import { Designer } from './designer';
 import { newGame } from './new-game';
 
@@ -12,7 +12,7 @@ jest.setTimeout(60_000);
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
 jest.mock('../actions', () => ({ saveGameAction: jest.fn() }));
-jest.mock('../forecast/start-worker', () => ({ startForecastWorker: () => silentWorker() }));
+jest.mock('../../forecast/start-worker', () => ({ startForecastWorker: () => silentWorker() }));
 const saved = jest.mocked(saveGameAction);
 
 function show(initial = newGame('imperial')) {

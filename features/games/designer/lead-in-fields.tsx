@@ -5,7 +5,7 @@ import { useFieldArray, useFormContext } from 'react-hook-form';
 import { ORDERS } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf } from '@/core/game/scoring';
 import { leadInScoring } from '@/core/game/scoring/simple';
-import { sayOrder } from '@/core/game/say-game';
+import { sayOrder } from '@/core/game/words/say-game';
 import type { GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';

@@ -5,7 +5,7 @@ import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { SIDES, type Rules } from '@/core/game/rules';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
-import { saySide } from '@/core/game/say-game';
+import { saySide } from '@/core/game/words/say-game';
 import { isBodyMeasure, SIZE_UNITS, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
 import { snap, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';

@@ -7,7 +7,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { useEffect, useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { sayStation, sayStationLie } from '@/core/game/describe';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';

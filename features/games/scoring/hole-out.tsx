@@ -1,4 +1,4 @@
-import { sayStation } from '@/core/game/describe';
+import { sayStation } from '@/core/game/words/say-station';
 import { say } from '@/core/golf/words';
 import styles from '../designer/designer.module.scss';
 import { NumberField } from '../designer/parts';

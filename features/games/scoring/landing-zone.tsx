@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { sayStation } from '@/core/game/describe';
+import { sayStation } from '@/core/game/words/say-station';
 import { LANDING_SHAPES, type LandingZone } from '@/core/game/scoring/landing-zone';
 import { sayRadius, sizeStepM } from '@/core/game/sizes';
 import { formatLength } from '@/core/units/format';

@@ -1,6 +1,6 @@
 'use server';
 
-import { ownLengths } from '@/core/people/own-lengths';
+import { ownLengths } from '@/core/measures/own-lengths';
 import { atDesk, DONE, id } from '../../form/at-desk';
 
 /** Keeps the pace that was measured, of a player or (without one) of the coach. */

@@ -1,4 +1,4 @@
-import type { Measures } from '@/core/sheet/hands';
+import type { Measures } from '@/core/measures/hands';
 import { setUpSheet, type SetUpSheet, type StationLine } from '@/core/sheet/sheet';
 import type { GameSpec } from '@/core/game/spec';
 import type { GreenPlan } from '@/core/green/plan';

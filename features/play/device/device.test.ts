@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { play } from '@/core/game/play';
+import { play } from '@/core/play/play';
 import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';

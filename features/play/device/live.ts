@@ -1,7 +1,7 @@
-import { offeredReadingSchema } from '@/core/game/reading';
+import { offeredReadingSchema } from '@/core/exchange/reading';
 import { takenInSchema } from '@/core/shot/shot';
 import { getBundle, openLive } from './server';
-import { now } from './ids';
+import { now } from '../../form/ids';
 import { keepBundle, keepEvents, keepOffer, lastSeq } from './store';
 
 /** What the server says on a session's stream. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { bundleSchema, type Bundle } from '@/core/game/bundle';
-import { linkHomeSchema, type Again, type LinkHome } from '@/core/game/link-home';
-import type { Telling } from '@/core/game/telling';
+import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
+import { linkHomeSchema, type Again, type LinkHome } from '@/core/exchange/link-home';
+import type { Telling } from '@/core/exchange/telling';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
 import { keyOf } from './store';
 

@@ -1,12 +1,12 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb';
-import type { Bundle } from '@/core/game/bundle';
-import type { LinkHome } from '@/core/game/link-home';
-import { aboutOf, told, type Telling } from '@/core/game/telling';
+import type { Bundle } from '@/core/exchange/bundle';
+import type { LinkHome } from '@/core/exchange/link-home';
+import { aboutOf, told, type Telling } from '@/core/exchange/telling';
 import { projectShots } from '@/core/shot/project';
 import { storedGame } from '@/core/game/stored-game';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
-import { newId, now } from './ids';
+import { newId, now } from '../../form/ids';
 
 /**
  * What the device keeps: the bundle of each session it opened, every event of its balls, and what else is still to be

@@ -1,4 +1,4 @@
-import type { Telling } from '@/core/game/telling';
+import type { Telling } from '@/core/exchange/telling';
 import { postEvents, putTelling, type Outcome } from './server';
 import { keepTelling, markSent, markTold, nextBatch, nextTelling, setAside, setTellingAside } from './store';
 

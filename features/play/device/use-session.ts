@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
-import type { Bundle } from '@/core/game/bundle';
+import type { Bundle } from '@/core/exchange/bundle';
 import { onTheDay } from '@/core/game/on-the-day';
 import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';

@@ -1,8 +1,8 @@
 import 'server-only';
-import type { Again, LinkHome } from '@/core/game/link-home';
+import type { Again, LinkHome } from '@/core/exchange/link-home';
 import { seedOf } from '@/core/game/order';
-import { playSession } from '@/core/game/play';
-import { sayScore } from '@/core/game/say-score';
+import { playSession } from '@/core/play/play';
+import { sayScore } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { dataOf } from '@/server/data';
 import type { linkHolder } from '@/server/door';

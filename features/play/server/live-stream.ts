@@ -1,5 +1,5 @@
 import 'server-only';
-import { LATE_MS, type OfferedReading } from '@/core/game/reading';
+import { LATE_MS, type OfferedReading } from '@/core/exchange/reading';
 import type { Door } from '@/server/door';
 import { log } from '@/server/log';
 import { watchSession } from '@/server/live';

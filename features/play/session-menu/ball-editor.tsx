@@ -1,18 +1,18 @@
 'use client';
 
 import { useState } from 'react';
-import { sayStation } from '@/core/game/describe';
-import type { Standing } from '@/core/game/play';
+import { sayStation } from '@/core/game/words/say-station';
+import type { Standing } from '@/core/play/play';
 import { phasesOf } from '@/core/game/phases';
 import { seedOf } from '@/core/game/order';
-import { sayKey } from '@/core/game/say-key';
+import { sayKey } from '@/core/game/words/say-key';
 import { schemeOf } from '@/core/game/scoring';
 import { ballOf, UNKNOWN, type Result } from '@/core/game/scoring/ball';
 import { COUNTS } from '@/core/golf/words';
 import { sayCounts, sayMeasured, sayResult } from '@/core/shot/say-shot';
 import type { Shot } from '@/core/shot/shot';
 import { AnswerKeys } from '../answer-keys';
-import { Chips } from '../chips';
+import { Chips } from '../../session/chips';
 import { amendBall, removeBall } from '../record';
 import { TypePanel } from '../type-panel';
 import { useOneAtATime } from '../use-one-at-a-time';

@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { sayStation } from '@/core/game/describe';
-import type { Standing, Table } from '@/core/game/play';
+import { sayStation } from '@/core/game/words/say-station';
+import type { Standing, Table } from '@/core/play/play';
 import type { Station } from '@/core/game/station';
 import { sayCounts, sayMarks, sayMeasured, sayResult } from '@/core/shot/say-shot';
 import type { Shot } from '@/core/shot/shot';
 import { counted } from '@/core/units/format';
-import { Chips } from '../chips';
+import { Chips } from '../../session/chips';
 import { removeBall } from '../record';
 import { BallEditor } from './ball-editor';
 import { MeasureNow } from './measure-now';

@@ -2,7 +2,7 @@
 
 import { sayConditions } from '@/core/shot/conditions';
 import { tell } from '../device/sync';
-import { DayFields } from '../day-fields';
+import { DayFields } from '../../session/day-fields';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
 import { Top } from './top';

@@ -1,6 +1,6 @@
-import type { Bundle } from '@/core/game/bundle';
-import type { Table } from '@/core/game/play';
-import type { Rotation } from '@/core/game/whose';
+import type { Bundle } from '@/core/exchange/bundle';
+import type { Table } from '@/core/play/play';
+import type { Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 
 /** What every panel about the session is given. */

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Rotation } from '@/core/game/whose';
-import { mayTell } from '@/core/game/telling';
-import { Chips } from '../chips';
+import type { Rotation } from '@/core/play/whose';
+import { mayTell } from '@/core/exchange/telling';
+import { Chips } from '../../session/chips';
 import { tell } from '../device/sync';
 import { useAside } from '../device/use-session';
 import { AsidePanel } from './aside-panel';

@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { sayStation, sayStationLie, stationUnit } from '@/core/game/describe';
+import { sayStation, sayStationLie, stationUnit } from '@/core/game/words/say-station';
 import type { Station } from '@/core/game/station';
 import { DISTANCE_SOURCES, stationDistanceSchema } from '@/core/shot/conditions';
 import { sayMeasured } from '@/core/shot/say-shot';
 import { fromMetres, toMetres } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
-import { Chips } from '../chips';
+import { Chips } from '../../session/chips';
 import { tell } from '../device/sync';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { HANDS } from '../golf/words';
+import { conditionsSchema, stationDistanceSchema } from '../shot/conditions';
+import { takenInSchema } from '../shot/shot';
+import { UNIT_SYSTEMS } from '../units/length';
+import { entrantSchema } from '../game/entrant';
+import { storedGame, understandsGame } from '../game/stored-game';
+import { lines, openObject } from '../stored';
+
+const note = lines(500);
+/** What was written about a player's session: by the player, and by the coach. */
+export const notesSchema = openObject({ own: note, coach: note });
+export type Notes = z.infer<typeof notesSchema>;
+
+/**
+ * All that a device needs to play one session with no network: fetched once, kept on the device, checked by this schema
+ * at both ends.
+ */
+export const bundleSchema = z.object({
+  academy: z.object({ slug: z.string(), name: z.string() }),
+  sessionId: z.uuid(),
+  gameId: z.uuid().nullable(),
+  startedAt: z.iso.datetime({ offset: true }),
+  /** Whether it was ended before its last ball. */
+  stopped: z.boolean(),
+  /** As it was stored, however stricter the designer has become since. */
+  spec: z.unknown().refine(understandsGame, 'This game was made with a newer version of the program.').transform(storedGame),
+  /** Opened by a personal link: the one player whose balls may be recorded with it. */
+  only: z.uuid().nullable(),
+  /** Distances that were corrected for this session. */
+  stations: z.array(stationDistanceSchema),
+  conditions: conditionsSchema,
+  players: z
+    .array(
+      z.object({
+        playerId: z.uuid(),
+        name: z.string(),
+        handed: z.enum(HANDS),
+        units: z.enum(UNIT_SYSTEMS),
+        entrant: entrantSchema,
+        clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+        /** The club with most balls on record; null before the first. */
+        favourite: z.string().nullable(),
+        /** The best score in earlier sessions of this version of the game, and of how many; null before the first. */
+        best: z.object({ score: z.number(), sessions: z.int() }).nullable(),
+        /** Metres of the player's pace and club, or the coach's; null where nobody measured. */
+        measures: z.object({ paceM: z.number().nullable(), clubM: z.number().nullable() }),
+        notes: notesSchema,
+      }),
+    )
+    .min(1),
+  /** What the server already has, in its order. */
+  events: z.array(takenInSchema),
+});
+export type Bundle = z.infer<typeof bundleSchema>;

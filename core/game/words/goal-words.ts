@@ -1,0 +1,15 @@
+import type { UnitSystem } from '../../units/length';
+import { phasesOf } from '../phases';
+import { schemeOf } from '../scoring';
+import { wordsFor } from '../scoring/words';
+import type { GameSpec } from '../spec';
+
+/**
+ * What a goal means, exactly: "17 over seven stations: four in two, three in three."
+ * @returns null where the game has no goal
+ */
+export function goalInWords(game: GameSpec, system: UnitSystem): string | null {
+  const { goal, scoring, sizes, stations } = game;
+  if (goal === null || stations.length === 0) return null;
+  return schemeOf(scoring).saysGoal(goal, phasesOf(game).at(-1)!, wordsFor(sizes, system));
+}

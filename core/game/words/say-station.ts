@@ -1,0 +1,21 @@
+import { say, sayLie } from '../../golf/words';
+import { formatLength } from '../../units/format';
+import type { LengthUnit, UnitSystem } from '../../units/length';
+import type { Station } from '../station';
+
+/** The unit in which a station's distance is shown to somebody: the coach's own where the systems agree, else the reader's. */
+export function stationUnit(station: Pick<Station, 'shotType' | 'distanceUnit'>, system: UnitSystem): LengthUnit {
+  if (system === 'metric') return 'm';
+  if (station.distanceUnit !== 'm') return station.distanceUnit;
+  return station.shotType === 'putt' ? 'ft' : 'yd';
+}
+
+/** "14 yd chip", "6 ft putt": a station as it is called. */
+export function sayStation(station: Station, system: UnitSystem): string {
+  return `${formatLength(station.distanceM, stationUnit(station, system))} ${say(station.shotType)}`;
+}
+
+/** What stands under a station's name: "light rough, uphill · low". */
+export function sayStationLie(station: Station): string {
+  return station.trajectory ? `${sayLie(station)} · ${station.trajectory}` : sayLie(station);
+}

@@ -1,0 +1,51 @@
+import type { ShotRecord } from '../shot/shot';
+import type { Turn } from '../game/turn';
+import type { Result } from '../game/scoring/ball';
+
+/** Whose ball, in which session. */
+export type Who = { playerId: string; sessionId: string };
+
+/**
+ * A ball of a turn: as the station says and the game asks, with the result that was entered. A ball that is hit again
+ * is marked as such, and is no ordinary evidence.
+ */
+export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): ShotRecord {
+  const { station, turnNo, ballNo } = turn;
+  return {
+    ...who,
+    phase: turn.phase,
+    turnNo,
+    ballNo,
+    stationKey: station.key,
+    shotType: station.shotType,
+    surface: station.surface,
+    sit: station.sit,
+    stance: station.stance,
+    trajectory: turn.asked.trajectory ?? station.trajectory,
+    shape: turn.asked.shape ?? station.shape,
+    swingWidth: turn.asked.swingWidth ?? null,
+    clubLabel: turn.asked.club ?? station.club,
+    target: station.target,
+    distanceM: station.distanceM,
+    swingMark: null,
+    clubId: null,
+    strokes: null,
+    penalty: 0,
+    finish: null,
+    landed: null,
+    executed: null,
+    carryM: null,
+    landingErrorM: null,
+    intendedM: null,
+    mishit: null,
+    nBalls: 1,
+    sumLeftM: null,
+    counts: turn.attempt > 1 ? 'rehit' : 'ordinary',
+    wind: null,
+    stimpFt: null,
+    firmness: null,
+    note: null,
+    ...result,
+    playedAt: playedAt.toISOString(),
+  };
+}

@@ -1,0 +1,70 @@
+'use client';
+
+import { useState } from 'react';
+import type { Notes } from '@/core/exchange/bundle';
+import styles from './session.module.scss';
+
+type Props = {
+  id: string;
+  notes: Notes;
+  /** Who writes: the coach writes both, a player by a personal link their own. */
+  by: 'coach' | 'player';
+  onKeep: (whose: keyof Notes, text: string) => Promise<unknown>;
+};
+
+/** What the player and the coach write about a session. It is kept as soon as the field is left. */
+export function NoteFields({ id, notes, by, onKeep }: Props) {
+  return (
+    <div className={styles.notes}>
+      <Note id={`${id}-own`} label="Player’s note" text={notes.own} onKeep={(text) => onKeep('own', text)} />
+      {by === 'coach' ? (
+        <Note id={`${id}-coach`} label="Coach’s note, the player reads it" text={notes.coach} onKeep={(text) => onKeep('coach', text)} />
+      ) : (
+        notes.coach && (
+          <p>
+            <b>From the coach:</b> {notes.coach}
+          </p>
+        )
+      )}
+    </div>
+  );
+}
+
+const MOST = 500;
+
+type NoteProps = { id: string; label: string; text: string; onKeep: (text: string) => Promise<unknown> };
+
+function Note({ id, label, text, onKeep }: NoteProps) {
+  const [typed, setTyped] = useState(text);
+  const [held, setHeld] = useState({ text, state: '' });
+  // A note from elsewhere is shown, unless somebody is writing here.
+  if (held.text !== text && typed === held.text) {
+    setTyped(text);
+    setHeld({ text, state: '' });
+  }
+  const keep = async () => {
+    if (typed.trim() === held.text) return;
+    setHeld({ text: typed.trim(), state: 'kept' });
+    const failed = await onKeep(typed.trim()).then(
+      () => false,
+      () => true,
+    );
+    if (failed) setHeld({ text: held.text, state: 'not kept: is the network there?' });
+  };
+  return (
+    <div>
+      <label htmlFor={id}>
+        {label} <small role="status">{held.state}</small>
+      </label>
+      <textarea
+        id={id}
+        className="form-control"
+        rows={2}
+        maxLength={MOST}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={() => void keep()}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import { render, screen, within } from '@testing-library/react';
+import { play } from '@/core/play/play';
+import { projectShots } from '@/core/shot/project';
+import { between, game, holed, left, record } from '@/core/testing/make';
+import { Summary } from './summary';
+
+const results = [left(2, 180), left(8, 190), between(10, null), holed, between(3, 6), left(5, 170)];
+
+function show(count: number, best: { score: number; sessions: number } | null, goal: number | null = null) {
+  const spec = game({ goal });
+  const events = results.slice(0, count).map((result, turn) => record(spec, turn, result));
+  render(<Summary spec={spec} standing={play(spec, projectShots(events))} best={best} system="imperial" />);
+}
+
+test('the score, by station and in all', () => {
+  show(6, null);
+  expect(screen.getByLabelText('Score')).toHaveTextContent('15');
+  const [chips, pitches] = screen.getAllByRole('row').slice(1);
+  expect(within(chips!).getAllByRole('cell').at(-1)).toHaveTextContent('5');
+  expect(within(pitches!).getAllByRole('cell').at(-1)).toHaveTextContent('10');
+  expect(screen.getByText('6 of 6 balls', { exact: false })).toBeVisible();
+  expect(screen.getByText(/6 balls · 4 with a distance, holed ones included/)).toHaveTextContent('only the ring is known (2)');
+});
+
+test.each([
+  [null, 'first time: the mark to beat'],
+  [{ score: 12, sessions: 1 }, 'personal best, 3 better than 12, of 1 earlier round'],
+  [{ score: 15, sessions: 3 }, 'equals the best 15, of 3 earlier rounds'],
+  [{ score: 20, sessions: 2 }, 'best 20, of 2 earlier rounds'],
+])('against an earlier best of %j', (best, said) => {
+  show(6, best);
+  expect(screen.getByText((_, element) => element?.tagName === 'P' && element.textContent!.includes(said))).toBeVisible();
+});
+
+test('against the goal', () => {
+  show(6, null, 15);
+  expect(screen.getByText('reached')).toBeVisible();
+});
+
+test('short of the goal, by how much', () => {
+  show(6, null, 18);
+  expect(screen.getByText('3 short')).toBeVisible();
+});
+
+test('a game that was stopped early is no best', () => {
+  show(3, { score: 1, sessions: 1 });
+  expect(screen.getByText('stopped early')).toBeVisible();
+  expect(screen.queryByText('personal best')).toBeNull();
+});
+
+test('a session that goes on is not called stopped', () => {
+  const spec = game();
+  const standing = play(spec, projectShots([record(spec, 0, left(2))]));
+  render(<Summary spec={spec} standing={standing} best={null} system="imperial" going />);
+  expect(screen.getByText('not finished yet')).toBeVisible();
+});
+
+test('a direction is said only where enough is known', () => {
+  show(6, null);
+  expect(screen.queryByText(/Finished short/)).toBeNull();
+});

@@ -1,0 +1,193 @@
+import { sayStation } from '@/core/game/words/say-station';
+import { goalMet, type Standing } from '@/core/play/play';
+import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import { isByStation } from '@/core/game/scoring/score-unit';
+import type { GameSpec } from '@/core/game/spec';
+import { stoodOut } from '@/core/play/stood-out';
+import { leftInterval } from '@/core/shot/evidence';
+import { settledMedian } from '@/core/shot/median-left';
+import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import { Tape } from '@/ui/tape';
+import styles from './summary.module.scss';
+
+type Props = {
+  spec: GameSpec;
+  standing: Standing;
+  /** Of earlier sessions; null before the first. */
+  best: { score: number; sessions: number } | null;
+  system: UnitSystem;
+  /** Whether the player played alone; only then is there a best to beat. */
+  alone?: boolean;
+  /** Whether the session can still be gone on with. */
+  going?: boolean;
+};
+
+/** What came of a game: the score, against goal and best; the tape; station by station. */
+export function Summary({ spec, standing, best, system, alone = true, going = false }: Props) {
+  const { score, played, phases, notes, early } = standing;
+  const scheme = schemeOf(spec.scoring);
+  const unit = scheme.unit(spec.scoring);
+  const left = played.map(leftInterval).filter((interval) => interval !== null);
+  const rings = tapeRings(standing);
+  const said = stoodOut(standing, system);
+  const measured = left.filter(({ from, to }) => from === to).length;
+  const met = goalMet(spec, score, early);
+  // Where less is better, a few balls are under any goal: that is not reached before the end, only missed.
+  const settled = standing.over || scheme.better(spec.scoring) === 'higher' || !met;
+  const short = spec.goal === null ? 0 : Math.abs(spec.goal - score);
+  return (
+    <div className={styles.summary}>
+      <div className={styles.head}>
+        <div>
+          <output className="fig" aria-label="Score">
+            {scoreFigure(score, unit, system)}
+          </output>
+          <span className="small-print"> {sayUnit(unit, system)}</span>
+        </div>
+        <p>
+          {spec.goal !== null && (
+            <>
+              goal {unit === 'points' ? spec.goal : sayScore(spec.goal, unit, system)}
+              {settled && (
+                <>
+                  :{' '}
+                  <b>
+                    {met
+                      ? 'reached'
+                      : scheme.better(spec.scoring) === 'higher'
+                        ? `${scoreFigure(short, unit, system)} short`
+                        : `missed by ${scoreFigure(short, unit, system)}`}
+                  </b>
+                </>
+              )}
+              <br />
+            </>
+          )}
+          {early === 'perfect' ? (
+            <b>a perfect first round</b>
+          ) : early === 'time' ? (
+            <b>time is over</b>
+          ) : standing.over ? (
+            alone && <BestLine spec={spec} score={score} best={best} system={system} />
+          ) : (
+            <b>{spec.open ? 'an open game' : going ? 'not finished yet' : 'stopped early'}</b>
+          )}
+          <br />
+          {spec.open || standing.phase.lots === null ? counted(played.length, 'ball') : `${played.length} of ${standing.turns} balls`}
+        </p>
+      </div>
+      {said && <p className={styles.say}>{said}</p>}
+      {notes.length > 0 && (
+        <dl className={styles.notes}>
+          {notes.map(({ label, value }) => (
+            <div key={label}>
+              <dt>{label}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {left.length > 0 && (
+        <>
+          <Tape
+            label={`All ${played.length} balls of the session`}
+            balls={left}
+            rings={rings}
+            medianM={settledMedian(left)}
+            system={system}
+            width={380}
+          />
+          <p className="small-print">
+            {counted(left.length, 'ball')} · {measured} with a distance, holed ones included
+            {measured < left.length && ` · hollow marks: only the ring is known (${left.length - measured})`}
+          </p>
+        </>
+      )}
+      {phases.length > 1 && (
+        <p className="small-print">
+          {phases
+            .map(
+              (phase, i) =>
+                `${phase.title}: ${i < phases.length - 1 ? scoreOfPhase(spec, i, phase.score, system) : sayScore(phase.score, unit, system)}, ${counted(phase.balls, 'ball')}`,
+            )
+            .join(' · ')}
+        </p>
+      )}
+      {standing.extras.length > 0 && (
+        <p className="small-print">{counted(standing.extras.length, 'ball')} hit again or taken back by its lie: marked, and not scored.</p>
+      )}
+      {standing.late.length > 0 && (
+        <p className="small-print">{counted(standing.late.length, 'ball')} after the time: kept, and not scored.</p>
+      )}
+      <Stations standing={standing} system={system} />
+    </div>
+  );
+}
+
+function scoreOfPhase(spec: GameSpec, i: number, score: number, system: UnitSystem): string {
+  const { scoring } = spec.leadIn[i]!;
+  return sayScore(score, schemeOf(scoring).unit(scoring), system);
+}
+
+/** The rings of the phase that counts, for the tape. */
+function tapeRings({ phase }: Standing) {
+  const station = phase.stations[0];
+  if (!station) return [];
+  return schemeOf(phase.scoring)
+    .asks(phase, station)
+    .flatMap((key) => (key.kind === 'ring' ? [{ edgeM: key.edgeM!, label: key.worth === null ? '' : String(key.worth) }] : []));
+}
+
+function Stations({ standing: { stations, game }, system }: { standing: Standing; system: UnitSystem }) {
+  const unit = schemeOf(game.scoring).unit(game.scoring);
+  if (!isByStation(unit)) return null;
+  const most = Math.max(1e-9, ...stations.map((station) => Math.abs(station.score)));
+  return (
+    <table className={styles.stations}>
+      <thead className="visually-hidden">
+        <tr>
+          <th>Station</th>
+          <th>Share</th>
+          <th>Balls</th>
+          <th>{sayUnit(unit, system)}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {stations.map(({ station, score, balls }) => (
+          <tr key={station.key}>
+            <th scope="row">{sayStation(station, system)}</th>
+            <td className={styles.bar}>
+              <span style={{ width: `${(100 * Math.max(0, score)) / most}%` }} />
+            </td>
+            <td className="small-print">{counted(balls, 'ball')}</td>
+            <td className="fig">{scoreFigure(score, unit, system)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+type BestProps = { spec: GameSpec; score: number; best: Props['best']; system: UnitSystem };
+
+function BestLine({ spec, score, best, system }: BestProps) {
+  const scheme = schemeOf(spec.scoring);
+  if (scheme.players > 1) return null;
+  if (!best) return <b>first time: the mark to beat</b>;
+  const figure = (value: number) => scoreFigure(value, scheme.unit(spec.scoring), system);
+  const of = counted(best.sessions, 'earlier round');
+  const gain = scheme.better(spec.scoring) === 'higher' ? score - best.score : best.score - score;
+  if (gain > 1e-9)
+    return (
+      <>
+        <b>personal best</b>, {figure(gain)} better than {figure(best.score)}, of {of}
+      </>
+    );
+  return (
+    <>
+      {Math.abs(gain) <= 1e-9 ? 'equals the best' : 'best'} {figure(best.score)}, of {of}
+    </>
+  );
+}
