@@ -1,9 +1,10 @@
+import { FAMILIES, familyOf, type Family } from '@/core/golf/shot-types';
 import { DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { projectShots } from '@/core/shot/project';
 import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather, talliesOf } from '@/core/skill/evidence';
-import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
+import { chanceLess, together } from '@/core/board/kinds';
 import { modelOf } from '@/core/skill/model';
 import { dayWeight } from '@/core/board/over-time';
 import { shippedReference } from '@/core/golf/reference';
@@ -30,7 +31,7 @@ for (let seed = 1; seed <= seeds; seed++) {
     });
     const mix = model.mix(level);
     const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
-    for (const family of Object.keys(FAMILIES) as Family[]) {
+    for (const family of FAMILIES) {
       const cells = model.cells.flatMap(({ shotType }, cell) => (familyOf(shotType) === family ? [cell] : []));
       const chance = chanceLess(together(since!, cells, weights), together(before!, cells, weights));
       surest.set(family, [...(surest.get(family) ?? []), Math.max(chance, 1 - chance)]);

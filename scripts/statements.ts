@@ -1,5 +1,6 @@
+import { familyOf } from '@/core/golf/shot-types';
 import { rankingOf } from '@/core/board/choices';
-import { chanceLess, familyOf, together } from '@/core/board/kinds';
+import { chanceLess, together } from '@/core/board/kinds';
 import { dayWeight, LEAST } from '@/core/board/over-time';
 import type { Random } from '@/core/math/random';
 import type { Shot } from '@/core/shot/shot';

@@ -1,3 +1,4 @@
+import { familyOf } from '../golf/shot-types';
 import { seededRandom } from '../math/random';
 import { studentCdf } from '../math/student';
 import { between, ft, holed, left, shot, yd } from '../testing/make';
@@ -6,7 +7,7 @@ import { believe, diagnose } from '../skill/diagnose';
 import { gather, talliesOf } from '../skill/evidence';
 import { onGround } from './ground';
 import { insideOf } from './inside';
-import { chanceLess, familyOf, kindsOf, together } from './kinds';
+import { chanceLess, kindsOf, together } from './kinds';
 import { modelOf } from '../skill/model';
 import { dayWeight, sayChange, scoreChange, stretches } from './over-time';
 import { makeBins, makeCurve, missesOf, puttingSkills, wilson80 } from './putting';

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import type { Surface } from '../golf/words';
 import type { Cell } from '../skill/cells';
 
@@ -13,7 +14,7 @@ export type Ground = keyof typeof GROUNDS;
 
 /** A round mix on a home ground: as many shots from off the green as before, from other surfaces. */
 export function onGround(cells: readonly Cell[], mix: Readonly<Record<string, number>>, ground: Ground): Record<string, number> {
-  const off = cells.filter(({ shotType }) => shotType !== 'putt');
+  const off = cells.filter(({ shotType }) => !isPutt(shotType));
   const { more } = GROUNDS[ground];
   const total = (of: (cell: Cell) => number) => off.reduce((sum, cell) => sum + of(cell), 0);
   const plain = (cell: Cell) => mix[cell.key] ?? 0;

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import type { Point } from '../geometry/point';
 import { median } from '../math/median';
 import { missDirection, type MissDirection } from '../shot/direction';
@@ -60,7 +61,7 @@ export function insideOf(shots: readonly Shot[], level: number, model: SkillMode
   return {
     balls: shots.reduce((sum, { nBalls }) => sum + nBalls, 0),
     left,
-    median: medianLeft(shots[0]?.shotType === 'putt' ? left.filter(({ to }) => to > 0) : left),
+    median: medianLeft(shots[0] && isPutt(shots[0].shotType) ? left.filter(({ to }) => to > 0) : left),
     holed: shots.filter(holedIn).length,
     spread: spreadOf(shots),
     mishits,
@@ -116,7 +117,7 @@ function spreadOf(shots: readonly Shot[]): Spread | null {
 
 /** Was it the chip or the putt? Of balls finished in more than two strokes, the one of the two that lost more. */
 function upAndDownOf(shots: readonly Shot[], level: number, reference: Reference): UpAndDown | null {
-  const finished = shots.filter((shot) => shot.shotType !== 'putt' && shot.strokes !== null);
+  const finished = shots.filter((shot) => !isPutt(shot.shotType) && shot.strokes !== null);
   if (finished.length === 0) return null;
   let [shot, putt] = [0, 0];
   for (const ball of finished) {

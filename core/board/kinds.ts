@@ -16,18 +16,6 @@ export function kindsOf(cells: readonly Cell[]): Kind[] {
   return [...kinds.values()];
 }
 
-/** The families of the field, for what is followed over time. */
-export const FAMILIES = {
-  putting: ['putt'],
-  chipping: ['fringe_putt', 'bump_and_run', 'chip'],
-  pitching: ['pitch', 'lob'],
-  bunker: ['bunker'],
-} as const satisfies Record<string, readonly ShotType[]>;
-export type Family = keyof typeof FAMILIES;
-
-export const familyOf = (shotType: ShotType) =>
-  (Object.keys(FAMILIES) as Family[]).find((family) => (FAMILIES[family] as readonly ShotType[]).includes(shotType))!;
-
 /** Strokes lost in several cells together, draw by draw, each cell by its weight. */
 export function together(lost: readonly ArrayLike<number>[], cells: readonly number[], weights: readonly number[]): Float64Array {
   const sum = new Float64Array(lost[0]?.length ?? 0);

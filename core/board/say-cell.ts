@@ -1,18 +1,11 @@
+import { isPutt, pluralOf, saysSurface } from '../golf/shot-types';
 import { sayBand } from '../golf/bands';
 import { say } from '../golf/words';
 import type { Cell } from '../skill/cells';
 
-const PLURALS: Partial<Record<Cell['shotType'], string>> = {
-  putt: 'putts',
-  fringe_putt: 'putts',
-  bump_and_run: 'bump and runs',
-  pitch: 'pitches',
-  bunker: 'bunker shots',
-};
-
 /** "putts of 6–10 ft", "pitches from light rough at 20–30 yd": a cell as a coach would name it in a sentence. */
 export function sayCell({ shotType, surface, band }: Pick<Cell, 'shotType' | 'surface' | 'band'>): string {
-  if (shotType === 'putt') return `putts of ${sayBand(band)}`;
+  if (isPutt(shotType)) return `${pluralOf(shotType)} of ${sayBand(band)}`;
   return `${sayShots({ shotType, surface })} at ${sayBand(band)}`;
 }
 
@@ -23,7 +16,7 @@ export function sayShot(shotType: Cell['shotType']): string {
 
 /** "chips from the fringe", "bunker shots": shots of a kind from a surface. */
 export function sayShots({ shotType, surface }: Pick<Cell, 'shotType' | 'surface'>): string {
-  const shots = PLURALS[shotType] ?? `${say(shotType)}s`;
-  if (shotType === 'putt' || shotType === 'bunker') return shots;
+  const shots = pluralOf(shotType);
+  if (saysSurface(shotType)) return shots;
   return `${shots} from ${surface === 'fringe' || surface === 'fairway' ? `the ${say(surface)}` : say(surface)}`;
 }

@@ -1,3 +1,4 @@
+import { unitOf } from '../golf/shot-types';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { toMetres } from '../units/length';
@@ -11,7 +12,7 @@ function ringGame(title: string, lines: StationLine[], rings: [number, number][]
     version: 1,
     title,
     stations: lines.map(([distance, shotType, surface, balls, more], i) => {
-      const distanceUnit = shotType === 'putt' ? 'ft' : 'yd';
+      const distanceUnit = unitOf(shotType, 'imperial');
       return {
         key: `s${i + 1}`,
         shotType,

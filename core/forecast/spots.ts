@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import type { Station } from '../game/station';
 import { lieCost } from '../skill/groups';
 import { landingShare, usualSpotM } from '../skill/landing';
@@ -25,7 +26,7 @@ export type Spot =
 /** The spot of a station: its own distance and lie, by the nearest cell of its shot and surface. */
 export function spotOf(station: Station, prior: Prior, reference: Reference): Spot {
   const { surface, distanceM } = station;
-  if (station.shotType === 'putt') return { putt: true, ft: distanceM / METRES_PER.ft, bands: prior.bandsAt(distanceM) };
+  if (isPutt(station.shotType)) return { putt: true, ft: distanceM / METRES_PER.ft, bands: prior.bandsAt(distanceM) };
   const { shotType } = station;
   let cell = -1;
   prior.cells.forEach((one, i) => {

@@ -1,5 +1,6 @@
+import { saysSurface, surfacesOf } from '../golf/shot-types';
 import { longestM } from '../golf/bands';
-import { say, SURFACES_OF } from '../golf/words';
+import { say } from '../golf/words';
 import { shotRecordSchema, type Shot } from '../shot/shot';
 import type { Zone } from '../skill/groups';
 import { METRES_PER, snap } from '../units/length';
@@ -53,9 +54,9 @@ function shotOf(row: ShotTableRow, playerId: string, refuse: (column: string, me
     return null;
   };
   if (!shotType) return no('shot_type', 'shot_type is missing: which shot was it?');
-  const surface = row.surface ?? (shotType === 'putt' ? 'green' : shotType === 'bunker' ? 'sand' : undefined);
+  const surface = row.surface ?? (saysSurface(shotType) ? surfacesOf(shotType)[0] : undefined);
   if (!surface) return no('surface', 'surface is missing: from where was it played?');
-  if (!SURFACES_OF[shotType].includes(surface)) return no('surface', `a ${say(shotType)} is not played from ${say(surface)}`);
+  if (!surfacesOf(shotType).includes(surface)) return no('surface', `a ${say(shotType)} is not played from ${say(surface)}`);
   const [distanceM, ...others] = [row.distance_m, inMetres(row.distance_ft, 'ft'), inMetres(row.distance_yd, 'yd')].filter(
     (metres) => metres !== undefined,
   );

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { shareOut } from '../math/share-out';
 import { canAlternate } from './order';
 import { lotsOf, phasesOf, type GamePhase } from './phases';
@@ -12,7 +13,7 @@ import type { Station } from './station';
 const WALK_M_PER_S = 1.2;
 const PICK_UP_S = 2;
 const PUTT_OUT_S = 30;
-const strokeS = (station: Station) => (station.shotType === 'putt' ? 20 : 24);
+const strokeS = (station: Station) => (isPutt(station.shotType) ? 20 : 24);
 /** A new place for every ball means a new look at it. */
 const NEW_LOOK_S = 8;
 /** Between two stations round one green: some metres, whatever the distances. */

@@ -1,3 +1,4 @@
+import { unitOf } from '../golf/shot-types';
 import type { z } from 'zod';
 import { toMetres } from '../units/length';
 import { gameSpecSchema, type GameSpec } from './spec';
@@ -13,7 +14,7 @@ type Line = [distance: number, shotType: Station['shotType'], surface: Station['
 /** Distances in yards, those of putts in feet. */
 function stationsOf(lines: readonly Line[]) {
   return lines.map(([distance, shotType, surface, balls = 1, more = {}], i) => {
-    const distanceUnit = shotType === 'putt' ? 'ft' : 'yd';
+    const distanceUnit = unitOf(shotType, 'imperial');
     return { key: `s${i + 1}`, shotType, surface, distanceM: toMetres(distance, distanceUnit), distanceUnit, balls, ...more };
   });
 }

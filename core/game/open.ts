@@ -1,3 +1,4 @@
+import { unitOf } from '../golf/shot-types';
 import type { Shot } from '../shot/shot';
 import { freshKey, type GameSpec } from './spec';
 import type { Station } from './station';
@@ -13,7 +14,7 @@ export function stationsCalled(begun: readonly Station[], shots: readonly Shot[]
     if (known.has(shot.stationKey)) continue;
     known.add(shot.stationKey);
     const { stationKey: key, shotType, surface, sit, stance, trajectory, shape, target, distanceM } = shot;
-    const distanceUnit = shotType === 'putt' ? 'ft' : 'yd';
+    const distanceUnit = unitOf(shotType, 'imperial');
     stations.push({
       key,
       place: null,

@@ -1,6 +1,7 @@
+import { isPutt, surfacesOf } from '../golf/shot-types';
 import { z } from 'zod';
 import { longestM } from '../golf/bands';
-import { say, shotTypeSchema, SHAPES, SITS, STANCES, surfaceSchema, SURFACES_OF, TRAJECTORIES } from '../golf/words';
+import { say, shotTypeSchema, SHAPES, SITS, STANCES, surfaceSchema, TRAJECTORIES } from '../golf/words';
 import { filledLine, key } from '../stored';
 
 /** Limits that keep a game playable; each is named in the sentence that refuses what lies beyond it. */
@@ -44,15 +45,15 @@ export const stationSchema = z
   })
   .superRefine((station, ctx) => {
     const refuse = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
-    if (!SURFACES_OF[station.shotType].includes(station.surface))
-      refuse('surface', `A ${say(station.shotType)} is played from ${listed(SURFACES_OF[station.shotType].map(say))}.`);
+    if (!surfacesOf(station.shotType).includes(station.surface))
+      refuse('surface', `A ${say(station.shotType)} is played from ${listed(surfacesOf(station.shotType).map(say))}.`);
     if (station.sit === 'buried' && station.surface !== 'sand') refuse('sit', 'Only a ball in sand is buried.');
     if (station.distanceM > longestM(station.shotType))
       refuse(
         'distanceM',
-        station.shotType === 'putt' ? 'A putt is at most 150 ft (45.7 m).' : 'A short-game shot is at most 100 yd (91.4 m).',
+        isPutt(station.shotType) ? 'A putt is at most 150 ft (45.7 m).' : 'A short-game shot is at most 100 yd (91.4 m).',
       );
-    if (station.carryM !== null && station.shotType === 'putt') refuse('carryM', 'A putt does not land.');
+    if (station.carryM !== null && isPutt(station.shotType)) refuse('carryM', 'A putt does not land.');
     if (station.carryM !== null && station.carryM > station.distanceM * 1.2)
       refuse('carryM', 'The landing zone is at most a fifth beyond the hole.');
   });

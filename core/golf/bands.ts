@@ -1,3 +1,4 @@
+import { isPutt } from './shot-types';
 import { toMetres } from '../units/length';
 import type { ShotType } from './words';
 
@@ -12,7 +13,7 @@ export const OFF_GREEN_BANDS = bands('yd', [0, 10, 20, 30, 50, 75, 100]);
 
 /** The bands a shot type is sorted into: putts in feet, everything from off the green in yards. */
 export function bandsOf(shotType: ShotType): readonly Band[] {
-  return shotType === 'putt' ? PUTT_BANDS : OFF_GREEN_BANDS;
+  return isPutt(shotType) ? PUTT_BANDS : OFF_GREEN_BANDS;
 }
 
 /**
@@ -36,5 +37,5 @@ export function sayBand(band: Band): string {
 
 /** The longest distance a station may have, in metres: the end of the last band off the green, 150 ft for a putt. */
 export function longestM(shotType: ShotType): number {
-  return shotType === 'putt' ? toMetres(150, 'ft') : toMetres(100, 'yd');
+  return isPutt(shotType) ? toMetres(150, 'ft') : toMetres(100, 'yd');
 }

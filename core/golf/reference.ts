@@ -1,3 +1,4 @@
+import { isPutt } from './shot-types';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { bandAt } from './bands';
@@ -62,7 +63,7 @@ export class Reference {
     this.levels = [...new Set(rows.map((row) => row.level))].sort((a, b) => a - b);
     for (const row of rows) {
       this.#uses.set(`${row.level}|${row.shot_type}|${row.surface}|${row.band_min}`, row.uses_per_round);
-      if (row.shot_type === 'putt') continue;
+      if (isPutt(row.shot_type)) continue;
       const key = `${row.level}|${row.shot_type}|${row.surface}`;
       this.#rows.set(
         key,

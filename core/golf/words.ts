@@ -30,17 +30,6 @@ export type Stance = (typeof STANCES)[number];
 
 export type Measure = (typeof MEASURES)[number];
 
-/** The surfaces each shot type is played from. A putt is on the green by definition, a bunker shot from sand. */
-export const SURFACES_OF: Readonly<Record<ShotType, readonly Surface[]>> = {
-  putt: ['green'],
-  fringe_putt: ['fringe', 'fairway', 'light_rough', 'bare'],
-  bump_and_run: ['fringe', 'fairway', 'light_rough', 'heavy_rough', 'bare'],
-  chip: ['fringe', 'fairway', 'light_rough', 'heavy_rough', 'bare'],
-  pitch: ['fringe', 'fairway', 'light_rough', 'heavy_rough', 'bare'],
-  lob: ['fringe', 'fairway', 'light_rough', 'heavy_rough', 'bare'],
-  bunker: ['sand'],
-};
-
 const SPOKEN: Readonly<Record<string, string>> = {
   fringe_putt: 'putt from the fringe',
   bump_and_run: 'bump and run',

@@ -1,7 +1,8 @@
+import { isPutt, surfacesOf, unitOf } from '../golf/shot-types';
 import { toEdge } from '../geometry/polygon';
 import { longestM } from '../golf/bands';
 import { FLAGSTICK_M } from '../measures/sticks';
-import { say, SURFACES_OF, type ShotType, type Surface } from '../golf/words';
+import { say, type ShotType, type Surface } from '../golf/words';
 import { formatLength } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { groundAt } from './ground';
@@ -43,7 +44,7 @@ export function factsOf(plan: Place, station: PlanStation, system: UnitSystem): 
     surface,
     line,
     suggested,
-    shotType: chosen && SURFACES_OF[chosen].includes(surface) ? chosen : suggested.shotType,
+    shotType: chosen && surfacesOf(chosen).includes(surface) ? chosen : suggested.shotType,
   };
 }
 
@@ -77,11 +78,11 @@ export function oddHole(plan: GreenPlan, hole: Hole, system: UnitSystem, flagsti
 /** What is unlike a course about a station, a sentence each. */
 export function oddStation(facts: StationFacts, name: string, system: UnitSystem): string[] {
   const { line, surface, ground, shotType } = facts;
-  const far = (metres: number) => formatLength(metres, system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd', 0);
+  const far = (metres: number) => formatLength(metres, unitOf(shotType, system), 0);
   return [
     line.distanceM > longestM(shotType)
       ? `${name} is ${far(line.distanceM)} from its hole: too far for a ${say(shotType)}.`
-      : shotType === 'putt' && line.distanceM > LONG_PUTT_M && `${name} is a putt of ${far(line.distanceM)}: hardly ever seen on a course.`,
+      : isPutt(shotType) && line.distanceM > LONG_PUTT_M && `${name} is a putt of ${far(line.distanceM)}: hardly ever seen on a course.`,
     surface !== ground &&
       ground !== 'green' &&
       surface !== 'green' &&

@@ -1,3 +1,4 @@
+import { unitOf } from '../golf/shot-types';
 import { freshKey, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { sayPath } from '../problem';
@@ -28,7 +29,7 @@ function placed(plan: GreenPlan, station: PlanStation): Placed {
 export function gameStations(plan: GreenPlan, system: UnitSystem, balls: number): Station[] {
   return plan.stations.map((station) => {
     const facts = placed(plan, station);
-    const distanceUnit = system === 'metric' ? 'm' : facts.shotType === 'putt' ? 'ft' : 'yd';
+    const distanceUnit = unitOf(facts.shotType, system);
     return {
       key: station.key,
       place: station.key,

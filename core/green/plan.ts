@@ -1,7 +1,8 @@
+import { surfacesOf } from '../golf/shot-types';
 import { z } from 'zod';
 import { contains, outlineSchema } from '../geometry/polygon';
 import { distance, pointSchema } from '../geometry/point';
-import { FIRMNESSES, HANDS, say, SHOT_TYPES, SITS, STANCES, SURFACES, SURFACES_OF } from '../golf/words';
+import { FIRMNESSES, HANDS, say, SHOT_TYPES, SITS, STANCES, SURFACES } from '../golf/words';
 import { MOST_STATIONS } from '../game/station';
 import { faultOfSpots } from './slope';
 import { filledLine, key } from '../stored';
@@ -122,7 +123,7 @@ export const greenPlanSchema = z
       else if (distance(station.at, hole.at) < 0.3) refuse(['stations', i, 'at'], `Station ${i + 1} stands on its hole.`);
       if (station.sit === 'buried' && station.surface !== null && station.surface !== 'sand')
         refuse(['stations', i, 'sit'], 'Only a ball in sand is buried.');
-      if (station.shotType && station.surface && !SURFACES_OF[station.shotType].includes(station.surface))
+      if (station.shotType && station.surface && !surfacesOf(station.shotType).includes(station.surface))
         refuse(['stations', i, 'shotType'], `A ${say(station.shotType)} is not played from ${say(station.surface)}.`);
     });
     plan.groups.forEach((group, i) => {

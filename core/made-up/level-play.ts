@@ -1,5 +1,6 @@
+import { surfacesOf } from '../golf/shot-types';
 import { bandsOf, OFF_GREEN_BANDS, PUTT_BANDS, type Band } from '../golf/bands';
-import { SURFACES_OF, type ShotType, type Surface } from '../golf/words';
+import { SHOT_TYPES, type ShotType, type Surface } from '../golf/words';
 import { normalCdf, normalQuantile } from '../math/normal';
 import { along, type Curve } from '../math/piecewise';
 import { METRES_PER, toMetres } from '../units/length';
@@ -345,6 +346,6 @@ export function upAndDowns(play: LevelPlay): { grass: number; sand: number } {
 }
 
 /** Every shot that may be recorded: shot type, surface and band, whether it comes up in a round or not. */
-export const TABLE_SHOTS = (Object.keys(SURFACES_OF) as ShotType[]).flatMap((shotType) =>
-  SURFACES_OF[shotType].flatMap((surface) => bandsOf(shotType).map((band) => ({ shotType, surface, band }))),
+export const TABLE_SHOTS = SHOT_TYPES.flatMap((shotType) =>
+  surfacesOf(shotType).flatMap((surface) => bandsOf(shotType).map((band) => ({ shotType, surface, band }))),
 );

@@ -4,7 +4,7 @@ import type { GreenPlan } from '../green/plan';
 import { walkingOrder, walkLength } from '../green/walk';
 import { budgetOf, sayMinutes } from '../game/budget';
 import { careLines } from '../game/words/care';
-import { sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
+import { sayAtStation, sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
 import { goalInWords } from '../game/words/goal-words';
 import { phasesOf } from '../game/phases';
 import { rulesInWords, sayOrder, scoringInWords } from '../game/words/say-game';
@@ -122,13 +122,12 @@ function sayCarry(spec: GameSpec): boolean {
 function moreOf(spec: GameSpec, station: Station, paceM: number, system: UnitSystem): string[] {
   const { scoring } = spec;
   const scheme = schemeOf(scoring);
-  const unit = stationUnit(station, system);
   const lands = sayCarry(spec) && station.carryM !== null;
   return [
     station.target === 'peg' && 'to a peg',
     station.shape,
     station.club && `with the ${station.club}`,
-    lands && `lands at ${formatLength(station.carryM!, unit)}, ${sayPaces(station.carryM!, paceM)} from the ball`,
+    lands && `lands at ${sayAtStation(station.carryM!, station, system)}, ${sayPaces(station.carryM!, paceM)} from the ball`,
     scheme.stationSays.includes('par') && `par ${station.par ?? 2}`,
     scheme.countsBalls && !spec.open && counted(station.balls, 'ball'),
   ].filter((text) => typeof text === 'string');

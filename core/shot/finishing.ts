@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import type { Shot } from './shot';
 
 type Finished = Pick<Shot, 'strokes' | 'penalty' | 'holed' | 'leftM' | 'finish' | 'shotType' | 'counts'>;
@@ -11,7 +12,7 @@ export type Finishing = { distanceM: number; strokes: number };
  * @returns null where nothing was putted, or it is not known from where: off the green, or after a penalty
  */
 export function finishingPutts({ strokes, penalty, holed, leftM, finish, shotType, counts }: Finished): Finishing | null {
-  if (strokes === null || leftM === null || holed || counts !== 'ordinary' || shotType === 'putt') return null;
+  if (strokes === null || leftM === null || holed || counts !== 'ordinary' || isPutt(shotType)) return null;
   if (penalty > 0 || (finish !== null && finish !== 'green')) return null;
   return strokes > 1 ? { distanceM: leftM, strokes: strokes - 1 } : null;
 }

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { bandAt, type Band } from '../golf/bands';
 import { SHOT_TYPES, SURFACES, type ShotType, type Surface } from '../golf/words';
 import { METRES_PER } from '../units/length';
@@ -36,6 +37,6 @@ export function cellsOf(reference: Reference): Cell[] {
       seen.set(key, { key, shotType: row.shot_type, surface: row.surface, band, distanceM, inRound: inRound.has(key) });
   }
   const rank = (cell: Cell) =>
-    (cell.shotType === 'putt' ? 1e6 : 0) + SHOT_TYPES.indexOf(cell.shotType) * 1e4 + SURFACES.indexOf(cell.surface) * 1e3 + cell.band.min;
+    (isPutt(cell.shotType) ? 1e6 : 0) + SHOT_TYPES.indexOf(cell.shotType) * 1e4 + SURFACES.indexOf(cell.surface) * 1e3 + cell.band.min;
   return [...seen.values()].sort((a, b) => rank(a) - rank(b));
 }

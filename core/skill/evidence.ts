@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { finishingPutts } from '../shot/finishing';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
@@ -59,7 +60,7 @@ export function gather(tallies: Iterable<Tally>): Evidence {
       const held = cells.get(one.cell);
       const count = balls * ball.nBalls;
       all += count;
-      if (ball.shotType === 'putt') {
+      if (isPutt(ball.shotType)) {
         const from = putts.get(one.distanceM) ?? { balls: 0, holed: 0 };
         putts.set(one.distanceM, { balls: from.balls + count, holed: from.holed + (one.kind === 'made' && one.value === 1 ? count : 0) });
       }
@@ -93,7 +94,7 @@ function middleOfBin(leftM: number): number {
 
 /** Whether a ball from off the green says how its finish compares with its distance. */
 function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish, nBalls }: Ball): boolean {
-  if (counts !== 'ordinary' || shotType === 'putt' || nBalls > 1) return false;
+  if (counts !== 'ordinary' || isPutt(shotType) || nBalls > 1) return false;
   return holed || leftM !== null || leftMinM !== null || leftMaxM !== null || finish === 'out';
 }
 

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import type { Measure, Sit, Stance } from '../golf/words';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
@@ -115,7 +116,7 @@ function onlyMissed({ holed, leftM, leftMinM, leftMaxM, strokes, landed, landing
 /** What one ball says about its cell; null where it says nothing. */
 export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
   if (!isEvidence(ball) || ball.distanceM <= 0) return null;
-  const putt = ball.shotType === 'putt';
+  const putt = isPutt(ball.shotType);
   const base = {
     cell: cellKey(ball.shotType, ball.surface, ball.distanceM),
     distanceM: placeOf(ball.distanceM),

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { cellsOf, type Cell } from './cells';
 import { Judge } from './judge';
 import { priorOf, type Prior } from './prior';
@@ -33,7 +34,7 @@ export class SkillModel {
   /** The strokes that a level needs from a cell, as its table says: what comes of missed greens included. */
   expects(cell: number, level: number): number {
     const { shotType, surface, distanceM } = this.cells[cell]!;
-    if (shotType === 'putt') return Math.max(1, this.reference.putts(level, distanceM));
+    if (isPutt(shotType)) return Math.max(1, this.reference.putts(level, distanceM));
     return this.reference.shot(level, shotType, surface, distanceM)!.expectedStrokes;
   }
 

@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { METRES_PER } from '../units/length';
 import type { Cell } from './cells';
 import { referencePutting, type PuttingSkill } from '../golf/putting';
@@ -50,7 +51,7 @@ const NEAREST_M = 0.15;
 
 /** The prior of a player who was entered with a level. */
 export function priorOf(cells: readonly Cell[], reference: Reference, level: number): Prior {
-  const offGreen = cells.filter((cell) => cell.shotType !== 'putt').length;
+  const offGreen = cells.filter((cell) => !isPutt(cell.shotType)).length;
   const putts = cells.slice(offGreen);
   const centres = putts.map((cell) => Math.log(cell.distanceM));
   const memo = new Map<string, LevelCurve>();

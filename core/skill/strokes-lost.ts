@@ -1,3 +1,4 @@
+import { isPutt } from '../golf/shot-types';
 import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import type { Ball } from './groups';
 import { METRES_PER } from '../units/length';
@@ -23,8 +24,8 @@ const NEXT_FROM = {
  * @returns null where the record does not say enough, or the reference has no such shot
  */
 export function strokesLost(shot: Ball, level: number, reference: Reference): number | null {
-  const from = shot.shotType === 'putt' ? null : reference.shot(level, shot.shotType, shot.surface, shot.distanceM);
-  const expected = shot.shotType === 'putt' ? reference.putts(level, shot.distanceM) : (from?.expectedStrokes ?? null);
+  const from = isPutt(shot.shotType) ? null : reference.shot(level, shot.shotType, shot.surface, shot.distanceM);
+  const expected = isPutt(shot.shotType) ? reference.putts(level, shot.distanceM) : (from?.expectedStrokes ?? null);
   if (expected === null) return null;
   if (holedIn(shot)) return 1 + shot.penalty - expected;
   if (shot.finish === 'out') return 1 + shot.penalty;

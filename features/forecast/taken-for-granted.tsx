@@ -1,3 +1,4 @@
+import { isPutt } from '@/core/golf/shot-types';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 
@@ -15,7 +16,7 @@ export function TakenForGranted({ game }: { game: GameSpec }) {
     ...(game.open ? ['only the stations that are there already'] : []),
     ...(rules.timeLimitS !== null ? ['as if time were enough for all balls'] : []),
     ...(game.order === 'choice' ? ['stations in the order of the list'] : []),
-    ...(rules.goodSide !== null && stations.some(({ shotType }) => shotType !== 'putt')
+    ...(rules.goodSide !== null && stations.some(({ shotType }) => !isPutt(shotType))
       ? ['44 of 100 balls from off the green stop past the hole, and half on either side']
       : []),
   ];

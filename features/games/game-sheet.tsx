@@ -1,9 +1,8 @@
-import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { sayAtStation, sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
-import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './games.module.scss';
 import { TargetPlan } from './target-plan';
@@ -29,9 +28,7 @@ export function StationLines({ spec, units }: Props) {
                 {station.shape && ` · ${station.shape}`}
                 {station.club && ` · with the ${station.club}`}
                 {station.target === 'peg' && ' · to a peg'}
-                {stationSays.includes('carryM') &&
-                  station.carryM !== null &&
-                  ` · lands at ${formatLength(station.carryM, units === 'metric' ? 'm' : station.distanceUnit)}`}
+                {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
               </span>
             </span>
           </span>

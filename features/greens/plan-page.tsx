@@ -1,3 +1,4 @@
+import { isPutt } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { factsOf } from '@/core/green/facts';
 import { NO_WARNING } from '@/core/green/parties';
@@ -57,7 +58,7 @@ export function PlanPage({ slug, green, academy }: Props) {
             <tbody>
               {plan.stations.map((station, i) => {
                 const { hole, line, surface, shotType } = factsOf(plan, station, system);
-                const putt = shotType === 'putt';
+                const putt = isPutt(shotType);
                 return (
                   <tr key={station.key}>
                     <th scope="row">

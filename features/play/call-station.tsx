@@ -1,7 +1,8 @@
 'use client';
 
+import { surfacesOf, unitOf } from '@/core/golf/shot-types';
 import { useState } from 'react';
-import { SHOT_TYPES, SURFACES_OF, type ShotType, type Surface } from '@/core/golf/words';
+import { SHOT_TYPES, type ShotType, type Surface } from '@/core/golf/words';
 import { stationSchema, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
@@ -16,10 +17,10 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
   const [surface, setSurface] = useState<Surface>('fairway');
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
-  const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
+  const unit = unitOf(shotType, system);
   const choose = (next: ShotType) => {
     setShotType(next);
-    if (!SURFACES_OF[next].includes(surface)) setSurface(SURFACES_OF[next][0]!);
+    if (!surfacesOf(next).includes(surface)) setSurface(surfacesOf(next)[0]!);
   };
   const call = () => {
     const typed = readNumber(text);
@@ -45,7 +46,7 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
     >
       <h2>Call a station</h2>
       <Chips label="Shot" options={SHOT_TYPES} value={shotType} onChange={choose} />
-      <Chips label="From" options={SURFACES_OF[shotType]} value={surface} onChange={setSurface} />
+      <Chips label="From" options={surfacesOf(shotType)} value={surface} onChange={setSurface} />
       <label htmlFor="called-distance">Distance to the hole, {unit}</label>
       <input
         id="called-distance"

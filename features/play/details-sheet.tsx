@@ -1,11 +1,12 @@
 'use client';
 
+import { isPutt, saysSurface, surfacesOf } from '@/core/golf/shot-types';
 import { useState } from 'react';
 import type { BagClub } from '@/core/play/questions';
 import { stationUnit } from '@/core/game/words/say-station';
 import type { Details } from '@/core/game/scoring/ball';
 import type { Station } from '@/core/game/station';
-import { FINISHES, MISHITS, SHAPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
+import { FINISHES, MISHITS, SHAPES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
 import { sayCounts } from '@/core/shot/say-shot';
 import { leftUnit } from '@/core/units/format';
 import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '@/core/units/length';
@@ -37,7 +38,7 @@ export function DetailsSheet({ station, clubs, system, details, onChange, onDone
       onChange(rest);
     },
   });
-  const putt = station.shotType === 'putt';
+  const putt = isPutt(station.shotType);
   const sits = SITS.filter((sit) => sit !== 'buried' || (details.surface ?? station.surface) === 'sand');
   return (
     <section className={styles.sheet} aria-label="More about this ball">
@@ -59,11 +60,11 @@ export function DetailsSheet({ station, clubs, system, details, onChange, onDone
           onChange={(strokes) => set({ penalty: Number(strokes) })}
           onClear={() => set({ penalty: 0 })}
         />
-        {!putt && SURFACES_OF[station.shotType].length > 1 && (
+        {!putt && !saysSurface(station.shotType) && (
           <Chips
             titled
             label="Its lie"
-            options={SURFACES_OF[station.shotType]}
+            options={surfacesOf(station.shotType)}
             value={details.surface ?? station.surface}
             {...pick('surface')}
           />

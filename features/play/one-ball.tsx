@@ -1,7 +1,8 @@
 'use client';
 
+import { isPutt } from '@/core/golf/shot-types';
 import { useState } from 'react';
-import { sayStation, sayStationLie, stationUnit } from '@/core/game/words/say-station';
+import { sayAtStation, sayStation, sayStationLie } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
 import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/play/questions';
 import { sayKey } from '@/core/game/words/say-key';
@@ -10,7 +11,7 @@ import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import { ballOf, UNKNOWN, type Details, type Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { sayMarks } from '@/core/shot/say-shot';
-import { formatLeft, formatLength } from '@/core/units/format';
+import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Place } from '@/ui/target';
 import { AnswerKeys, FinishMarks } from './answer-keys';
@@ -133,7 +134,7 @@ export function OneBall(props: OneProps) {
   const here = standing.played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key);
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
   // Strokes to hole out say more when it is known from where the putting began.
-  const leaves = scheme.unit(phase.scoring) === 'strokes' && turn.station.shotType !== 'putt';
+  const leaves = scheme.unit(phase.scoring) === 'strokes' && !isPutt(turn.station.shotType);
   const wantsFinish = phase.rules.offGreenCost !== null || scheme.asksFinish(turn.station);
   return (
     <main className={styles.ball}>
@@ -280,7 +281,7 @@ function BallHead({ phase, turn, system, played, of }: HeadProps) {
         {turn.station.target === 'peg' && ' · to the peg'}
         {says.includes('par') && ` · par ${turn.station.par ?? 2}`}
         {says.includes('carryM') && turn.station.carryM !== null && (
-          <strong> · land at {formatLength(turn.station.carryM, stationUnit(turn.station, system))}</strong>
+          <strong> · land at {sayAtStation(turn.station.carryM, turn.station, system)}</strong>
         )}
         {turn.attempt > 1 && <strong> · again, attempt {turn.attempt}</strong>}
       </p>

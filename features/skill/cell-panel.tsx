@@ -1,3 +1,4 @@
+import { isPutt } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import type { Belief, Finding } from '@/core/skill/diagnose';
@@ -40,7 +41,7 @@ export function CellPanel({ model, finding, shots, belief, level, per, system, a
   const curve = curveOf(model, belief, finding, shots);
   const modelled = curve.points.find(({ distanceM }) => distanceM === finding.distanceM);
   const { mean, interval80 } = finding.perShot;
-  const putt = finding.shotType === 'putt';
+  const putt = isPutt(finding.shotType);
   const name = sayCell(finding);
   return (
     <div className={styles.panel}>

@@ -1,8 +1,9 @@
+import { FAMILIES, familyOf, isPutt, saysSurface } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { Finding } from '@/core/skill/diagnose';
-import { FAMILIES, kindsOf, type Family } from '@/core/board/kinds';
+import { kindsOf } from '@/core/board/kinds';
 import { sayCell, sayShot } from '@/core/board/say-cell';
 import { rankOf, type Per } from '@/core/board/settle';
 import { counted, signed } from '@/core/units/format';
@@ -30,12 +31,12 @@ export function Heat({ findings, per, asked, named }: Props) {
     <>
       <div className={styles.scroll} role="region" aria-label="Strokes lost, by shot and distance" tabIndex={0}>
         <table className={styles.heat}>
-          {(Object.keys(FAMILIES) as Family[]).map((family) => {
-            const rows = kinds.filter(({ shotType }) => (FAMILIES[family] as readonly string[]).includes(shotType));
+          {FAMILIES.map((family) => {
+            const rows = kinds.filter(({ shotType }) => familyOf(shotType) === family);
             const bands = family === 'putting' ? PUTT_BANDS : OFF_GREEN_BANDS;
             if (rows.length === 0) return null;
             // Off the green all families have the same bands: the first one says them.
-            const says = family === 'putting' || rows[0] === kinds.find(({ shotType }) => shotType !== 'putt');
+            const says = family === 'putting' || rows[0] === kinds.find(({ shotType }) => !isPutt(shotType));
             return (
               <tbody key={family}>
                 <tr>
@@ -52,7 +53,7 @@ export function Heat({ findings, per, asked, named }: Props) {
                   <tr key={key}>
                     <th scope="row">
                       {sayShot(shotType)}
-                      {shotType === 'bunker' || shotType === 'putt' ? '' : <span> · {say(surface)}</span>}
+                      {saysSurface(shotType) ? '' : <span> · {say(surface)}</span>}
                     </th>
                     {bands.map((band) => {
                       const at = cells.find((i) => findings[i]!.band.min === band.min);

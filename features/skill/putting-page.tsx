@@ -1,3 +1,4 @@
+import { isPutt } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
@@ -33,7 +34,7 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
   const { line, pace } = puttingSkills(model, known.belief, level);
   const misses = missesOf(putts);
-  const findings = diagnosis.findings.filter(({ shotType }) => shotType === 'putt');
+  const findings = diagnosis.findings.filter(({ shotType }) => isPutt(shotType));
   return (
     <div className="desk">
       <section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { FAMILIES, familyOf, saysSurface } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -8,7 +9,7 @@ import { Alert, Button, Form } from 'react-bootstrap';
 import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { Cell } from '@/core/skill/cells';
-import { FAMILIES, kindsOf, type Family } from '@/core/board/kinds';
+import { kindsOf } from '@/core/board/kinds';
 import { GROUNDS, onGround, type Ground } from '@/core/board/ground';
 import { sayShot } from '@/core/board/say-cell';
 import { saveRoundMixAction } from './actions';
@@ -97,7 +98,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
       </div>
       <div className={styles.scroll}>
         <table className={styles.mix}>
-          {(Object.keys(FAMILIES) as Family[]).map((family) => {
+          {FAMILIES.map((family) => {
             const bands = family === 'putting' ? PUTT_BANDS : OFF_GREEN_BANDS;
             return (
               <tbody key={family}>
@@ -112,12 +113,12 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
                   ))}
                 </tr>
                 {kinds
-                  .filter(({ shotType }) => (FAMILIES[family] as readonly string[]).includes(shotType))
+                  .filter(({ shotType }) => familyOf(shotType) === family)
                   .map(({ key, shotType, surface, cells: at }) => (
                     <tr key={key}>
                       <th scope="row">
                         {sayShot(shotType)}
-                        {shotType === 'putt' || shotType === 'bunker' ? '' : ` · ${say(surface)}`}
+                        {saysSurface(shotType) ? '' : ` · ${say(surface)}`}
                       </th>
                       {bands.map((band) => {
                         const cell = at.map((i) => cells[i]!).find((one) => one.band.min === band.min);

@@ -1,3 +1,4 @@
+import { saysSurface } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
@@ -95,4 +96,4 @@ const cut = (names: readonly string[]) =>
   listed(names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names);
 
 const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
-  shotType === 'putt' || shotType === 'bunker' ? sayShot(shotType) : `${sayShot(shotType)}, ${say(surface)}`;
+  saysSurface(shotType) ? sayShot(shotType) : `${sayShot(shotType)}, ${say(surface)}`;

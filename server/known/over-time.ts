@@ -1,8 +1,9 @@
+import { FAMILIES, familyOf, type Family } from '@/core/golf/shot-types';
 import 'server-only';
 import { bestScore } from '@/core/play/play';
 import { schemeOf } from '@/core/game/scoring';
 import type { ScoreUnit } from '@/core/game/scoring/score-unit';
-import { chanceLess, FAMILIES, familyOf, together, type Family } from '@/core/board/kinds';
+import { chanceLess, together } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import { rankOfValues } from '@/core/skill/ranks';
 import { unpackLost, type SumAnswer } from '@/core/board/sums';
@@ -79,7 +80,7 @@ export async function familiesOverTime(desk: Pick<KnownAt, 'data' | 'model'>, pl
   const { model } = desk;
   const mix = mixOf(model, player);
   const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
-  const families = Object.keys(FAMILIES) as Family[];
+  const families = FAMILIES;
   const cells = families.map((family) => model.cells.flatMap(({ shotType }, i) => (familyOf(shotType) === family ? [i] : [])));
   const found = await overTime(desk, player, span, cells, weights);
   return families.flatMap((family, i) => (found[i] ? [{ family, ...found[i] }] : []));

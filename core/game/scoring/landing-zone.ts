@@ -1,3 +1,4 @@
+import { flies } from '../../golf/shot-types';
 import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, round } from './fields';
@@ -34,7 +35,7 @@ export const landingZone: Scheme<LandingZone, State> = {
   stationSays: ['carryM'],
   refuses: ({ stations }) =>
     stations.flatMap(({ shotType, carryM }, i) => {
-      if (shotType === 'putt' || shotType === 'fringe_putt')
+      if (!flies(shotType))
         return [{ path: ['stations', i, 'shotType'], message: 'A ball that is putted does not land: choose a shot that flies.' }];
       return carryM === null ? [{ path: ['stations', i, 'carryM'], message: 'Say how far the landing zone is from the ball.' }] : [];
     }),

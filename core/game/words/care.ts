@@ -1,3 +1,4 @@
+import { flies } from '../../golf/shot-types';
 import type { GameSpec } from '../spec';
 
 /**
@@ -5,13 +6,13 @@ import type { GameSpec } from '../spec';
  * the course and the judgement of the coach stand above the program.
  */
 export function careLines(game: Pick<GameSpec, 'stations'>): string[] {
-  const flying = game.stations.some(({ shotType }) => shotType !== 'putt' && shotType !== 'fringe_putt');
+  const anyFlies = game.stations.some(({ shotType }) => flies(shotType));
   return [
-    ...(flying
+    ...(anyFlies
       ? ['One direction of play, or take turns.', 'Nobody in front of or beside a swinging player.']
       : ['Take turns; mind whoever else is on the green.']),
     'Call “stop” before collecting balls.',
-    ...(flying ? ['Repair pitch marks. Juniors supervised.'] : ['Juniors supervised.']),
+    ...(anyFlies ? ['Repair pitch marks. Juniors supervised.'] : ['Juniors supervised.']),
     'No play in lightning. Stop if your back or the heat says so.',
     'On a course: ask first, few balls, let others play through.',
   ];

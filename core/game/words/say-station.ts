@@ -1,3 +1,4 @@
+import { unitOf } from '../../golf/shot-types';
 import { say, sayLie } from '../../golf/words';
 import { formatLength } from '../../units/format';
 import type { LengthUnit, UnitSystem } from '../../units/length';
@@ -7,12 +8,17 @@ import type { Station } from '../station';
 export function stationUnit(station: Pick<Station, 'shotType' | 'distanceUnit'>, system: UnitSystem): LengthUnit {
   if (system === 'metric') return 'm';
   if (station.distanceUnit !== 'm') return station.distanceUnit;
-  return station.shotType === 'putt' ? 'ft' : 'yd';
+  return unitOf(station.shotType, system);
+}
+
+/** A length at a station, such as its carry, in the unit of the station: "14 yd". */
+export function sayAtStation(metres: number, station: Pick<Station, 'shotType' | 'distanceUnit'>, system: UnitSystem): string {
+  return formatLength(metres, stationUnit(station, system));
 }
 
 /** "14 yd chip", "6 ft putt": a station as it is called. */
 export function sayStation(station: Station, system: UnitSystem): string {
-  return `${formatLength(station.distanceM, stationUnit(station, system))} ${say(station.shotType)}`;
+  return `${sayAtStation(station.distanceM, station, system)} ${say(station.shotType)}`;
 }
 
 /** What stands under a station's name: "light rough, uphill · low". */

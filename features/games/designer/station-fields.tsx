@@ -1,5 +1,6 @@
 'use client';
 
+import { isPutt, surfacesOf, unitOf } from '@/core/golf/shot-types';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
@@ -13,7 +14,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
 import { elsewhere, missingStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
-import { say, SHAPES, SHOT_TYPES, SITS, STANCES, SURFACES_OF, TRAJECTORIES } from '@/core/golf/words';
+import { say, SHAPES, SHOT_TYPES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
 import { counted, formatLength } from '@/core/units/format';
 import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
@@ -262,10 +263,10 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
   /** A putt is on the green and in feet, a bunker shot in sand: what can't be otherwise follows by itself. */
   const followShotType = () => {
     const { shotType, surface, sit, distanceUnit } = getValues(path) as Station;
-    if (!SURFACES_OF[shotType].includes(surface)) setValue(`${path}.surface`, SURFACES_OF[shotType][0]!);
-    if (distanceUnit !== 'm') followUnit(shotType === 'putt' ? 'ft' : 'yd');
-    if (shotType !== 'bunker' && sit === 'buried') setValue(`${path}.sit`, 'clean');
-    if (shotType === 'putt') setValue(`${path}.carryM`, null);
+    if (!surfacesOf(shotType).includes(surface)) setValue(`${path}.surface`, surfacesOf(shotType)[0]!);
+    if (distanceUnit !== 'm') followUnit(unitOf(shotType, 'imperial'));
+    if (!surfacesOf(shotType).includes('sand') && sit === 'buried') setValue(`${path}.sit`, 'clean');
+    if (isPutt(shotType)) setValue(`${path}.carryM`, null);
     if (wrong) void trigger(path);
   };
   /** Another unit for the same figures: whoever changes it meant the figures. */
@@ -290,7 +291,7 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
     <>
       <div className={styles.pair}>
         <ChoiceField path={`${path}.shotType`} label="Shot" options={words(SHOT_TYPES)} onChange={followShotType} />
-        <ChoiceField path={`${path}.surface`} label="From" options={words(SURFACES_OF[station.shotType])} />
+        <ChoiceField path={`${path}.surface`} label="From" options={words(surfacesOf(station.shotType))} />
         <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
         <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
         {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}

@@ -1,9 +1,8 @@
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { sayStation } from '@/core/game/words/say-station';
+import { sayAtStation, sayStation } from '@/core/game/words/say-station';
 import { LANDING_SHAPES, type LandingZone } from '@/core/game/scoring/landing-zone';
 import { sayRadius, sizeStepM } from '@/core/game/sizes';
-import { formatLength } from '@/core/units/format';
 import { METRES_PER } from '@/core/units/length';
 import { LandingPlan } from '@/ui/landing-plan';
 import styles from '../designer/designer.module.scss';
@@ -46,7 +45,7 @@ export function LandingZoneDrawing({ spec, scoring, units, chosen, onChange }: D
   const at = spec.stations.findIndex((one) => one.key === station?.key);
   if (!station || !drawable(station.distanceM) || !drawable(station.carryM) || !drawable(scoring.sizeM)) return null;
   const finishM = drawable(scoring.finishM) ? scoring.finishM : null;
-  const carrySays = formatLength(station.carryM, units === 'metric' ? 'm' : station.distanceUnit);
+  const carrySays = sayAtStation(station.carryM, station, units);
   const carryStep = station.distanceUnit === 'm' ? 0.5 : METRES_PER.ft * (station.distanceUnit === 'ft' ? 1 : 1.5);
   return (
     <div className={plan.landing}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { unitOf } from '@/core/golf/shot-types';
 import { Button } from 'react-bootstrap';
 import { oddHole } from '@/core/green/facts';
 import { fallOf, gradientOf, planeThrough } from '@/core/green/slope';
@@ -82,8 +83,7 @@ export function GreenPanel() {
               return (
                 <li key={station.key}>
                   <button type="button" onClick={() => choose({ kind: 'station', key: station.key })}>
-                    {i + 1}. {formatLength(line.distanceM, system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd', 0)}{' '}
-                    {say(shotType)}
+                    {i + 1}. {formatLength(line.distanceM, unitOf(shotType, system), 0)} {say(shotType)}
                   </button>
                 </li>
               );

@@ -1,22 +1,12 @@
 'use client';
 
+import { surfacesOf, unitOf } from '@/core/golf/shot-types';
 import type { ReactNode } from 'react';
 import { along, bearing, distance, ofBearing } from '@/core/geometry/point';
 import { moveItem } from '@/core/green/edit';
 import { oddStation } from '@/core/green/facts';
 import type { PlanStation } from '@/core/green/plan';
-import {
-  say,
-  SHOT_TYPES,
-  SITS,
-  STANCES,
-  SURFACES,
-  SURFACES_OF,
-  type ShotType,
-  type Sit,
-  type Stance,
-  type Surface,
-} from '@/core/golf/words';
+import { say, SHOT_TYPES, SITS, STANCES, SURFACES, type ShotType, type Sit, type Stance, type Surface } from '@/core/golf/words';
 import { capital, formatLength } from '@/core/units/format';
 import { fromMetres, toMetres } from '@/core/units/length';
 import { Still, useEditing } from './context';
@@ -32,7 +22,7 @@ export function StationPanel({ station, children }: { station: PlanStation; chil
   const no = plan.stations.indexOf(station) + 1;
   const facts = factsFor(station);
   const { hole, line, suggested, shotType, surface } = facts;
-  const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
+  const unit = unitOf(shotType, system);
   const far = (metres: number) => formatLength(metres, unit, unit === 'm' ? 1 : 0);
   const paces = paceM === null ? '' : ` · ${Math.round(line.distanceM / paceM)} of your paces`;
   const slight = (part: number) => Math.abs(part) < 5e-4;
@@ -81,7 +71,7 @@ function StationFields({ station }: { station: PlanStation }) {
   const { plan, system, change, factsFor } = useEditing();
   const no = plan.stations.indexOf(station) + 1;
   const { hole, line, suggested, shotType, surface, ground } = factsFor(station);
-  const unit = system === 'metric' ? 'm' : shotType === 'putt' ? 'ft' : 'yd';
+  const unit = unitOf(shotType, system);
   const set = (more: Partial<PlanStation>) =>
     change({ ...plan, stations: plan.stations.map((one) => (one === station ? { ...one, ...more } : one)) });
   const own = { kind: 'station', key: station.key } as const;
@@ -96,7 +86,7 @@ function StationFields({ station }: { station: PlanStation }) {
           value={station.shotType ?? ''}
           options={[
             ['', `suggested: ${say(suggested.shotType)}`],
-            ...SHOT_TYPES.filter((one) => SURFACES_OF[one].includes(surface)).map((one) => [one, say(one)] as const),
+            ...SHOT_TYPES.filter((one) => surfacesOf(one).includes(surface)).map((one) => [one, say(one)] as const),
           ]}
           onPick={(value) => set({ shotType: (value || null) as ShotType | null })}
         />
