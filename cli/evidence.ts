@@ -7,7 +7,7 @@ import { decimal } from '@/core/units/decimal';
 import { levelSchema, readLevel } from '@/core/golf/level';
 import { newPlayer } from '@/core/people/player';
 import { gather, weightOf, type Evidence, type Tally } from '@/core/skill/evidence';
-import type { Ball } from '@/core/skill/groups';
+import type { RecordedBall } from '@/core/skill/groups';
 import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 
 /** Options of every command that asks what is known of a player. */
@@ -63,10 +63,10 @@ function joined(args: readonly string[]): string[] {
 }
 
 /** What the balls of a table say of one player. */
-export type Known = { evidence: Evidence; executed: Executed; player: string; asOf: Date | null; ignored: readonly string[] };
+export type FileEvidence = { evidence: Evidence; executed: Executed; player: string; asOf: Date | null; ignored: readonly string[] };
 
 /** Reads a table of shots as what is known of one player in it. */
-export function knownOf(path: string, text: string, { 'as-of': until, 'half-life': halfLifeDays, player }: EvidenceOptions): Known {
+export function knownOf(path: string, text: string, { 'as-of': until, 'half-life': halfLifeDays, player }: EvidenceOptions): FileEvidence {
   const players = new Set<string>();
   const balls: Kept[] = [];
   let last = -Infinity;
@@ -112,10 +112,10 @@ export function knownOf(path: string, text: string, { 'as-of': until, 'half-life
 }
 
 /** A ball as it is kept while a table is read: what the model reads of it, when it was played, and whether anything was said of it. */
-type Kept = { ball: Ball; at: number | null; said: boolean };
+type Kept = { ball: RecordedBall; at: number | null; said: boolean };
 const SOME_DAY = Date.UTC(2000, 0, 1);
 
-function readOf({ shot, zone }: TableShot): Ball {
+function readOf({ shot, zone }: TableShot): RecordedBall {
   const { shotType, surface, sit, stance, target, distanceM, holed, leftM, leftMinM, leftMaxM, strokes, penalty, finish } = shot;
   const { landed, executed, landingErrorM, carryM, measured, nBalls, sumLeftM, counts } = shot;
   return {

@@ -4,7 +4,7 @@ import { toTheEnd } from '@/core/forecast/games';
 import { goalFor, WANTED_CHANCE } from '@/core/forecast/goal';
 import { beliefOfLevel, entrantOfLevel } from '@/core/forecast/levels';
 import { outlookOf } from '@/core/forecast/outlook';
-import { informationOf } from '@/core/forecast/tells';
+import { informationOf } from '@/core/forecast/information';
 import { schemeOf } from '@/core/game/scoring';
 import { costUnitM } from '@/core/play/verdict';
 import { believe } from '@/core/skill/diagnose';

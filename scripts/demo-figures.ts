@@ -13,7 +13,7 @@ import { LIBRARY } from '@/core/game/library';
 import { playSession } from '@/core/play/play';
 import { answered, NO_ANSWERS, nextQuestion } from '@/core/play/questions';
 import { recordOf } from '@/core/play/record';
-import { PLAIN_RULES, type Order, type Rules } from '@/core/game/rules';
+import { PLAIN_RULES, type PlayingOrder, type Rules } from '@/core/game/rules';
 import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
 import { sayKey } from '@/core/game/words/say-key';
 import { SCHEME_KINDS, schemeOf } from '@/core/game/scoring';
@@ -142,7 +142,7 @@ function refusedOf(spec: GameSpec) {
     { shotOnce: true },
     { allowances: true },
   ];
-  const orders: Order[] = ['blocked', 'serial', 'random', 'choice'];
+  const orders: PlayingOrder[] = ['blocked', 'serial', 'random', 'choice'];
   const changes: Partial<GameSpec>[] = [
     {},
     ...orders.map((order) => ({ order })),

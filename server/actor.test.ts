@@ -14,7 +14,7 @@ jest.mock('next/navigation', () => ({
 }));
 jest.mock('./auth', () => ({ auth: () => ({ api: { getSession: async () => ({ user: mockUser }) } }) }));
 jest.mock('./db', () => ({ database: () => 'the database' }));
-jest.mock('./live', () => ({ tell: () => undefined, doorsEnded: () => undefined }));
+jest.mock('./live', () => ({ announce: () => undefined, doorsEnded: () => undefined }));
 jest.mock('@/db/queries/academies', () => ({
   memberIn: async (_db: unknown, userId: string, slug: string) =>
     mockRole && slug === 'here' ? { actor: { kind: mockRole, academyId: 'a', userId }, academy: { academyId: 'a', slug } } : null,

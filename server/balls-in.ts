@@ -26,9 +26,9 @@ export function inTurn<T>({ academyId }: Actor, sessionId: string, job: () => Pr
 
 const memory = new LRUCache<string, object>({ max: REMEMBERED });
 
-type Asked = { sessionId: string; post: Post };
+type AskedPost = { sessionId: string; post: Post };
 
-const gathered = makeGatherer<Asked, Taken>(
+const gathered = makeGatherer<AskedPost, Taken>(
   turns,
   (all) => {
     const { sessionId, post } = all[0]!;

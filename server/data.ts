@@ -3,7 +3,7 @@ import type { Actor, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
-import { doorsEnded, tell } from './live';
+import { doorsEnded, announce } from './live';
 import { QUERIES, type Bound, type QueryName } from './queries';
 import { queriesOf, type DataFor } from './rights';
 import { makeTurns } from './turns';
@@ -22,9 +22,9 @@ export type { PlayerRow } from '@/db/queries/players';
 export type { Best, SessionLine } from '@/db/queries/sessions';
 
 /** What of a change whoever watches has to be told, once it is through. */
-type Tells<Name extends QueryName> = (asked: Parameters<Bound[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];
+type Announces<Name extends QueryName> = (asked: Parameters<Bound[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];
 const session = ([sessionId]: [string, ...unknown[]]) => [{ sessionId, change: 'session' as const }];
-const TELLS: { [Name in QueryName]?: Tells<Name> } = {
+const ANNOUNCES: { [Name in QueryName]?: Announces<Name> } = {
   takeIn: ([sessionId], { stored }) => (stored > 0 ? [{ sessionId, change: 'facts' }] : []),
   takeReading: ([{ sessionId }], taken) => (taken ? [{ sessionId, change: 'reading' }] : []),
   saveConditions: session,
@@ -66,13 +66,13 @@ const WAYS: { [Name in QueryName]?: (actor: Actor, ask: Bound[Name]) => Bound[Na
 function bind(actor: Actor, name: QueryName, query: Query): Query {
   const plain: Query = (...asked) => query(database(), actor, ...asked);
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
-  const tells = TELLS[name] as ((asked: unknown[], answer: unknown) => ReturnType<Tells<QueryName>>) | undefined;
+  const announces = ANNOUNCES[name] as ((asked: unknown[], answer: unknown) => ReturnType<Announces<QueryName>>) | undefined;
   const ask = way ? way(actor, plain) : plain;
-  if (!tells && !ENDS.includes(name)) return ask;
+  if (!announces && !ENDS.includes(name)) return ask;
   return async (...asked) => {
     const answer = await ask(...asked);
     if (ENDS.includes(name)) doorsEnded();
-    tell((tells?.(asked, answer) ?? []).map((one) => ({ academyId: actor.academyId, ...one })));
+    announce((announces?.(asked, answer) ?? []).map((one) => ({ academyId: actor.academyId, ...one })));
     return answer;
   };
 }

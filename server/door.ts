@@ -15,7 +15,7 @@ export type PlayData = DataFor<'player'>;
 
 /** Somebody at the green: the coach, or a player by a personal link, who speaks for one player only. */
 export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
-export type Refusal = 'signed out' | 'no such session' | 'too many tries';
+export type DoorRefusal = 'signed out' | 'no such session' | 'too many tries';
 
 /** Wrong links and keys from one sender. */
 const tries = makeDelays({ free: 30, mostMs: 30_000, forgetMs: 15 * 60_000 });
@@ -40,7 +40,7 @@ export async function readerOf(headers: Headers) {
  * Looks a token up. Who made too many wrong guesses has to wait; a token that was right before is looked up all the
  * same, so that nobody has to wait for somebody else's guesses on the same network.
  */
-async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | Refusal> {
+async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | DoorRefusal> {
   const [sender, now, token] = [senderOf(headers), Date.now(), bearerOf(headers) ?? ''];
   const read = readToken(token);
   const name = read?.hash.toString('base64') ?? token;
@@ -57,13 +57,13 @@ async function withToken<T>(headers: Headers, find: (academyId: string, hash: Bu
 }
 
 /** Who asks for a session at play: by a personal link where the request carries one, else by the coach's sign-in. */
-export function doorOf(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+export function doorOf(headers: Headers, sessionId: string): Promise<Door | DoorRefusal> {
   const token = bearerOf(headers) ?? getSessionCookie(headers);
   const ask = () => (headers.has('authorization') ? doorOfLink(headers, sessionId) : doorOfCoach(headers, sessionId));
-  return token ? remembered<Door, Refusal>(`${sessionId} ${token}`, ask) : ask();
+  return token ? remembered<Door, DoorRefusal>(`${sessionId} ${token}`, ask) : ask();
 }
 
-async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | DoorRefusal> {
   const holder = await linkHolder(headers);
   if (typeof holder === 'string') return holder;
   const { actor, academy } = holder;
@@ -71,7 +71,7 @@ async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | R
   return { data: dataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
 }
 
-async function doorOfCoach(headers: Headers, sessionId: string): Promise<Door | Refusal> {
+async function doorOfCoach(headers: Headers, sessionId: string): Promise<Door | DoorRefusal> {
   const desk = await memberForSession(headers, sessionId);
   if (desk === 'signed out') return desk;
   if (!desk) return 'no such session';

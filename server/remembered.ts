@@ -9,15 +9,15 @@ import { hearDoors } from './live';
  */
 const MINUTE_MS = 60_000;
 const held = new LRUCache<string, object>({ max: 10_000, ttl: MINUTE_MS });
-const telling = hearDoors(() => held.clear());
+const doors = hearDoors(() => held.clear());
 
 /** What was found for a key; else asks, and remembers what is found, but not that nothing is. */
 export async function remembered<T extends object, No extends string>(key: string, ask: () => Promise<T | No>): Promise<T | No> {
-  const known = telling.works() ? held.get(key) : undefined;
+  const known = doors.works() ? held.get(key) : undefined;
   if (known) return known as T;
-  const since = telling.ended();
+  const since = doors.ended();
   const found = await ask();
   // What ended while it was asked for is not remembered.
-  if (typeof found !== 'string' && telling.works() && telling.ended() === since) held.set(key, found);
+  if (typeof found !== 'string' && doors.works() && doors.ended() === since) held.set(key, found);
   return found;
 }

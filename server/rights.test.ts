@@ -5,7 +5,7 @@ import { QUERIES, type QueryName } from './queries';
 import { MAY } from './rights';
 
 jest.mock('./db', () => ({ database: () => 'the database' }));
-jest.mock('./live', () => ({ tell: () => undefined, doorsEnded: () => undefined }));
+jest.mock('./live', () => ({ announce: () => undefined, doorsEnded: () => undefined }));
 jest.mock('./balls-in', () => ({
   takeInTogether: (actor: Actor) => mockAsked('takeIn', actor),
   inTurn: (_actor: Actor, _id: string, ask: () => unknown) => ask(),

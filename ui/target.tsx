@@ -7,7 +7,7 @@ import { gripProps } from './grip';
 import { divide, marks } from './scale';
 
 /** A place on the green seen from the hole, in metres: to the right of the line of play, and beyond the hole. */
-export type Place = { right: number; beyond: number };
+export type FromHole = { right: number; beyond: number };
 export type TargetRing = { radiusM: number; label: string };
 /** An edge that can be taken hold of on the tape: dragged, or moved with the arrow keys, from step to step. */
 export type TargetHandle = { radiusM: number; name: string; says: string; stepM: number; onMove: (radiusM: number) => void };
@@ -16,11 +16,11 @@ type Props = {
   label: string;
   rings: readonly TargetRing[];
   system: UnitSystem;
-  balls?: readonly Place[];
+  balls?: readonly FromHole[];
   /** The ball that is being placed. */
-  placing?: Place | null;
+  placing?: FromHole | null;
   /** Called while a finger or pen moves over the target. */
-  onPlace?: (place: Place) => void;
+  onPlace?: (place: FromHole) => void;
   /** Edges that can be dragged along the tape. */
   handles?: readonly TargetHandle[];
   /** How far out it is drawn, in metres; by itself to the outermost ring. */
@@ -41,7 +41,7 @@ export function Target({ label, rings, system, balls = [], placing = null, onPla
   const middle = size / 2;
   const reachM = reach ?? targetReach(rings);
   const k = middle / reachM;
-  const at = ({ right, beyond }: Place) => ({ x: middle + right * k, y: middle - beyond * k });
+  const at = ({ right, beyond }: FromHole) => ({ x: middle + right * k, y: middle - beyond * k });
 
   const bind = useDrag(
     ({ xy: [clientX, clientY] }) => {

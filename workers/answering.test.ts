@@ -1,10 +1,10 @@
 import { LIBRARY } from '@/core/game/library';
 import { entrantOfLevel } from '@/core/forecast/levels';
 import { answering } from './answering';
-import type { Asked, FromForecast } from './messages';
+import type { AskedForecast, FromForecast } from './messages';
 
 const game = LIBRARY.find(({ key }) => key === 'sand-glass')!.spec;
-const question: Asked = {
+const question: AskedForecast = {
   game,
   rows: [5, 18].map((level) => ({ key: `level-${level}`, entrant: entrantOfLevel(game, level) })),
   target: 'level-5',

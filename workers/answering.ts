@@ -1,5 +1,5 @@
 import type { Executed } from '@/core/forecast/executes';
-import { forecast, type Question } from '@/core/forecast/forecast';
+import { forecast, type ForecastQuestion } from '@/core/forecast/forecast';
 import { beliefOfLevel } from '@/core/forecast/levels';
 import type { Belief } from '@/core/skill/diagnose';
 import { modelOf } from '@/core/skill/model';
@@ -25,7 +25,7 @@ export function answering(post: (message: FromForecast) => void, breath: () => P
   const answer = async ({ ask, question: asked }: Extract<ToForecast, { ask: number }>) => {
     try {
       let since = performance.now();
-      const question: Question = {
+      const question: ForecastQuestion = {
         ...asked,
         rows: asked.rows.map(({ key, entrant }) => ({
           key,

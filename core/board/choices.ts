@@ -1,7 +1,7 @@
 import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear';
 import { normalCdf } from '../math/normal';
 import type { Shot } from '../shot/shot';
-import { addTo, groupOf, type Group } from '../skill/groups';
+import { addTo, groupOf, type BallGroup } from '../skill/groups';
 import { ANGLE, asTheLevel } from '../skill/parameters';
 import { itemsOf, likelihood } from '../skill/likelihood';
 import type { SkillModel } from '../skill/model';
@@ -67,7 +67,7 @@ class CellReader {
 
   /** One Newton step from an offset: the logarithm of the likelihood is nearly a parabola between choices of one player. */
   told(shots: readonly Shot[], from: number): Told {
-    const groups = new Map<string, Group>();
+    const groups = new Map<string, BallGroup>();
     for (const shot of shots) {
       const one = groupOf({ ...shot, zone: null });
       if (one) addTo(groups, one, 1);

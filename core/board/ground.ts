@@ -10,10 +10,10 @@ export const GROUNDS = {
     more: { fairway: 0.7, bare: 0.2, light_rough: 1.2, heavy_rough: 1.8, fringe: 0.9, sand: 1.1, green: 1 },
   },
 } as const satisfies Record<string, { label: string; more: Record<Surface, number> }>;
-export type Ground = keyof typeof GROUNDS;
+export type CourseGround = keyof typeof GROUNDS;
 
 /** A round mix on a home ground: as many shots from off the green as before, from other surfaces. */
-export function onGround(cells: readonly Cell[], mix: Readonly<Record<string, number>>, ground: Ground): Record<string, number> {
+export function onGround(cells: readonly Cell[], mix: Readonly<Record<string, number>>, ground: CourseGround): Record<string, number> {
   const off = cells.filter(({ shotType }) => !isPutt(shotType));
   const { more } = GROUNDS[ground];
   const total = (of: (cell: Cell) => number) => off.reduce((sum, cell) => sum + of(cell), 0);

@@ -12,12 +12,12 @@ export type Skill = {
   /** Strokes that the player's own level needs: with what is lost, what the player needs. */
   level: number;
 };
-export type Member = { name: string; skills: Skill[] };
+export type SquadMember = { name: string; skills: Skill[] };
 
 /** Players by skills, and what follows from it. */
 export type Squad = {
   kinds: Kind[];
-  members: Member[];
+  members: SquadMember[];
   /** By skill: what the squad loses on average, of those with a ball in it, and in how many cases it is among a player's three weakest. */
   common: { mean: number; interval80: [number, number]; players: number; weak: number }[];
 };
@@ -26,7 +26,7 @@ export type Squad = {
  * One player's skills.
  * @param weights what each cell counts, such as its uses in a round; shared out within each skill where `perShot`
  */
-export function memberOf(name: string, diagnosis: Diagnosis, weights: readonly number[], perShot: boolean): Member {
+export function memberOf(name: string, diagnosis: Diagnosis, weights: readonly number[], perShot: boolean): SquadMember {
   const skills = kindsOf(diagnosis.findings).map(({ cells }): Skill => {
     const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
     const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
@@ -38,7 +38,7 @@ export function memberOf(name: string, diagnosis: Diagnosis, weights: readonly n
 }
 
 /** Players by the skills that the cells fall into. */
-export function squadTable(cells: readonly Cell[], members: Member[]): Squad {
+export function squadTable(cells: readonly Cell[], members: SquadMember[]): Squad {
   const kinds = kindsOf(cells);
   const weakest = members.map((member) => weakestSkills(member, 3));
   const common = kinds.map((_, k) => {
@@ -55,7 +55,7 @@ export function squadTable(cells: readonly Cell[], members: Member[]): Squad {
 }
 
 /** A player's weakest skills that were practised and lose anything, the worst first. */
-export function weakestSkills({ skills }: Member, most: number): number[] {
+export function weakestSkills({ skills }: SquadMember, most: number): number[] {
   return skills
     .map((_, k) => k)
     .filter((k) => skills[k]!.balls > 0 && skills[k]!.mean > 0)

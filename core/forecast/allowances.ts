@@ -3,7 +3,7 @@ import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import { costUnitM } from '../play/verdict';
-import type { Played, Player } from './games';
+import type { PlayedGames, ForecastPlayer } from './games';
 
 /** A head start, and with it the chance of beating whoever has none; half a win for being level. */
 export type SuggestedAllowance = { allowance: number; chance: number };
@@ -22,7 +22,11 @@ const HALF = 0.5;
  * foot or a metre where it adds up lengths). They are found on games that were played together without any.
  * @param played by the same players, without allowances
  */
-export function allowancesFor(game: GameSpec, players: readonly Pick<Player, 'entrant'>[], played: Played): SuggestedAllowances {
+export function allowancesFor(
+  game: GameSpec,
+  players: readonly Pick<ForecastPlayer, 'entrant'>[],
+  played: PlayedGames,
+): SuggestedAllowances {
   const leads = players.map(({ entrant }, seat) => leadsOf(game, entrant, played.scores[seat]!));
   const means = leads.map((list) => list.reduce((a, b) => a + b, 0) / list.length);
   const scratch = means.indexOf(Math.max(...means));

@@ -3,13 +3,13 @@ import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import type { SkillModel } from '../skill/model';
 import { allowancesFor, type SuggestedAllowances } from './allowances';
-import { playGames, type Played, type Player } from './games';
+import { playGames, type PlayedGames, type ForecastPlayer } from './games';
 import { goalFor, type SuggestedGoal } from './goal';
 import { playerOfLevel } from './levels';
 import { outlookOf, quantile, type Outlook } from './outlook';
 import { parsFor, type SuggestedPar } from './par';
 import { ratesOf, sizesFor, stopsOf, type SuggestedSize } from './sizes';
-import { tellsOf, type Tells } from './tells';
+import { compareInformation, type Information } from './information';
 
 /** So many games stand behind a forecast, and so many at most behind a first, rough one. */
 export const FINE_GAMES = 10_000;
@@ -24,9 +24,9 @@ const PAR_BALLS = 8000;
 export const SEED = 1;
 
 /** Who is asked about. */
-export type Row = Player & { key: string };
+export type Row = ForecastPlayer & { key: string };
 
-export type Question = {
+export type ForecastQuestion = {
   game: GameSpec;
   rows: readonly Row[];
   /** For which of the rows goals, zones and pars are suggested, by its key. */
@@ -50,7 +50,7 @@ export type Part =
   | { kind: 'goal'; goal: SuggestedGoal | null }
   | { kind: 'zones'; now: { path: string; rate: number }[]; suggested: SuggestedSize[] }
   | { kind: 'pars'; pars: SuggestedPar[] }
-  | { kind: 'tells'; tells: Tells }
+  | { kind: 'information'; information: Information }
   /** For the rows of these keys, in their order. */
   | { kind: 'together'; keys: readonly string[]; games: number; allowances: SuggestedAllowances };
 
@@ -60,7 +60,7 @@ export type Part =
  * @yields a piece, or null where there is none yet but somebody may want to stop
  * @throws RangeError for a game without stations
  */
-export function* forecast(question: Question, model: SkillModel): Generator<Part | null, void, void> {
+export function* forecast(question: ForecastQuestion, model: SkillModel): Generator<Part | null, void, void> {
   if (!question.onlyTogether) yield* alone(question, model);
   const { game, rows } = question;
   const together = question.together.flatMap((key) => rows.find((row) => row.key === key) ?? []);
@@ -70,7 +70,7 @@ export function* forecast(question: Question, model: SkillModel): Generator<Part
 }
 
 /** What is answered of each row, and for the one that goals and sizes are suggested for. */
-function* alone(question: Question, model: SkillModel): Generator<Part | null, void, void> {
+function* alone(question: ForecastQuestion, model: SkillModel): Generator<Part | null, void, void> {
   const { game, rows } = question;
   const target = rows.find(({ key }) => key === question.target) ?? rows[0];
   if (!target) return;
@@ -80,7 +80,7 @@ function* alone(question: Question, model: SkillModel): Generator<Part | null, v
   }
   const stops = stopsOf(game, target, model, { balls: ZONE_BALLS, seed: SEED });
   yield { kind: 'zones', now: ratesOf(game, target, stops), suggested: sizesFor(game, target, stops, question.wantedRate) };
-  yield { kind: 'tells', tells: tellsOf(game, target, model, circleFor(stops.leftM)) };
+  yield { kind: 'information', information: compareInformation(game, target, model, circleFor(stops.leftM)) };
   if (schemeOf(game.scoring).stationSays.includes('par')) {
     const pars = parsFor(game, target, model, question.wantedPar, { balls: PAR_BALLS, seed: SEED });
     yield { kind: 'pars', pars };
@@ -94,7 +94,13 @@ function* alone(question: Question, model: SkillModel): Generator<Part | null, v
 }
 
 /** Games of one player: in games of several and in races, against another one of their level. */
-export function* playRow(game: GameSpec, row: Player, model: SkillModel, games: number, seed = SEED): Generator<null, Played, void> {
+export function* playRow(
+  game: GameSpec,
+  row: ForecastPlayer,
+  model: SkillModel,
+  games: number,
+  seed = SEED,
+): Generator<null, PlayedGames, void> {
   const { scoring } = game;
   const scheme = schemeOf(scoring);
   const others = scheme.players > 1 || scheme.race(scoring) ? [playerOfLevel(game, row.entrant.level, model)] : [];

@@ -12,7 +12,7 @@ import { FORM_SD, Shooter } from './shooter';
 import { spotOf } from './spots';
 
 /** Somebody in a game that is forecast: what the game takes from them, and what is believed of them. */
-export type Player = {
+export type ForecastPlayer = {
   entrant: Entrant;
   belief: Belief;
   /** What the records say of shots that were to be hit as asked. */
@@ -20,7 +20,7 @@ export type Player = {
 };
 
 /** What simulated games came to: by player, the score of each game, and whether a perfect first round ended it. */
-export type Played = { scores: Float64Array[]; perfect: Uint8Array[] };
+export type PlayedGames = { scores: Float64Array[]; perfect: Uint8Array[] };
 
 export type HowMany = {
   games: number;
@@ -41,10 +41,10 @@ const BALLS_A_STEP = 40_000;
  */
 export function* playGames(
   game: GameSpec,
-  players: readonly Player[],
+  players: readonly ForecastPlayer[],
   model: SkillModel,
   { games, seed, formSd = FORM_SD }: HowMany,
-): Generator<number, Played, void> {
+): Generator<number, PlayedGames, void> {
   if (game.stations.length === 0) throw new RangeError('a game without stations cannot be forecast');
   const random = new Normals(seed);
   const stepper = compile(
@@ -76,7 +76,7 @@ export function* playGames(
 }
 
 /** The same in one go. */
-export function playAll(game: GameSpec, players: readonly Player[], model: SkillModel, how: HowMany): Played {
+export function playAll(game: GameSpec, players: readonly ForecastPlayer[], model: SkillModel, how: HowMany): PlayedGames {
   return toTheEnd(playGames(game, players, model, how));
 }
 
@@ -94,7 +94,7 @@ export function toTheEnd<T>(steps: Generator<unknown, T, void>): T {
  */
 export function seatOf(
   game: GameSpec,
-  { entrant, belief, executed }: Player,
+  { entrant, belief, executed }: ForecastPlayer,
   model: SkillModel,
   seat: number,
   games: number,

@@ -1,6 +1,6 @@
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
-import type { Played } from './games';
+import type { PlayedGames } from './games';
 import { chanceOf, lastDone, quantile } from './outlook';
 
 /** How likely a goal should be that is worth trying for, where nobody says otherwise. */
@@ -15,7 +15,7 @@ export type SuggestedGoal = { goal: number; chance: number };
  * @param stepM in games that add up lengths, the step in which a goal is given, in metres
  * @returns null where nothing that may be a goal is ever scored
  */
-export function goalFor(game: GameSpec, played: Played, wanted: number, stepM: number, seat = 0): SuggestedGoal | null {
+export function goalFor(game: GameSpec, played: PlayedGames, wanted: number, stepM: number, seat = 0): SuggestedGoal | null {
   let best: SuggestedGoal | null = null;
   for (const goal of candidates(game, played, wanted, stepM, seat)) {
     const chance = chanceOf(game, played, goal, seat);
@@ -25,7 +25,7 @@ export function goalFor(game: GameSpec, played: Played, wanted: number, stepM: n
 }
 
 /** Figures that can be a goal: whole or half ones that were scored, or lengths about the one that is sought. */
-function candidates(game: GameSpec, played: Played, wanted: number, stepM: number, seat: number): number[] {
+function candidates(game: GameSpec, played: PlayedGames, wanted: number, stepM: number, seat: number): number[] {
   const scores = played.scores[seat]!;
   const { scoring } = game;
   if (schemeOf(scoring).unit(scoring) === 'length') {

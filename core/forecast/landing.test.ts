@@ -10,7 +10,7 @@ import { shippedReference as reference } from '../golf/reference';
 import { playerOfLevel } from './levels';
 import { rateInside, sizesFor, stopsOf } from './sizes';
 import { spotOf } from './spots';
-import { tellsOf } from './tells';
+import { compareInformation } from './information';
 
 const model = modelOf(reference);
 
@@ -72,7 +72,7 @@ test('the nearer the spot, the more land by it: forecasts, zones and what it tel
     return {
       rate: rateInside(stops.landedM, ft(3)),
       suggested: sizesFor(spec, player, stops, 0.5)[0]!.radiusM,
-      tells: tellsOf(spec, player, model, 2).game,
+      tells: compareInformation(spec, player, model, 2).game,
     };
   };
   const [near, far] = [at(4), at(18)];

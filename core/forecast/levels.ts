@@ -2,7 +2,7 @@ import { enter, type Entrant } from '../game/entrant';
 import type { GameSpec } from '../game/spec';
 import { believe, type Belief } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';
-import type { Player } from './games';
+import type { ForecastPlayer } from './games';
 
 /** Nobody's measures: zones as wide as they are where nobody measured. */
 const UNMEASURED = { paceM: null, clubM: null, putterM: null, flagstickM: null };
@@ -28,6 +28,6 @@ export function entrantOfLevel(game: GameSpec, level: number, playerId = ''): En
 }
 
 /** Somebody of a level, of whom nothing else is known. */
-export function playerOfLevel(game: GameSpec, level: number, model: SkillModel): Player {
+export function playerOfLevel(game: GameSpec, level: number, model: SkillModel): ForecastPlayer {
   return { entrant: entrantOfLevel(game, level), belief: beliefOfLevel(model, level) };
 }

@@ -1,7 +1,7 @@
 import { phasesOf } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
-import type { Played } from './games';
+import type { PlayedGames } from './games';
 
 /** What a player may score in a game: of so many simulated games, in what the score counts. */
 export type Outlook = {
@@ -26,7 +26,7 @@ export function quantile(sorted: ArrayLike<number>, share: number): number {
 }
 
 /** What simulated games of one player say. */
-export function outlookOf(game: GameSpec, played: Played, seat = 0): Outlook {
+export function outlookOf(game: GameSpec, played: PlayedGames, seat = 0): Outlook {
   const scores = played.scores[seat]!;
   const sorted = Float64Array.from(scores).sort();
   return {
@@ -52,7 +52,7 @@ export function lastDone(game: GameSpec): number | null {
 }
 
 /** The chance of a score that is at least as good as `goal`; a perfect round that ends a game reaches any. */
-export function chanceOf(game: GameSpec, played: Played, goal: number, seat = 0): number {
+export function chanceOf(game: GameSpec, played: PlayedGames, goal: number, seat = 0): number {
   const higher = schemeOf(game.scoring).better(game.scoring) === 'higher';
   const [scores, perfect] = [played.scores[seat]!, played.perfect[seat]!];
   let met = 0;

@@ -4,7 +4,7 @@ import { phasesOf } from '../game/phases';
 import type { GameSpec } from '../game/spec';
 import { Normals } from '../math/normals';
 import type { SkillModel } from '../skill/model';
-import { seatOf, type Player } from './games';
+import { seatOf, type ForecastPlayer } from './games';
 import { FORM_SD } from './shooter';
 
 /** A station's par, and the chance of it or better. */
@@ -20,7 +20,7 @@ const MOST_PAR = 6;
  */
 export function parsFor(
   game: GameSpec,
-  player: Player,
+  player: ForecastPlayer,
   model: SkillModel,
   wanted: number,
   { balls, seed }: { balls: number; seed: number },

@@ -8,7 +8,7 @@ import type { GameSpec } from '../game/spec';
 import { Normals } from '../math/normals';
 import type { SkillModel } from '../skill/model';
 import { snap } from '../units/length';
-import { seatOf, type Player } from './games';
+import { seatOf, type ForecastPlayer } from './games';
 import { FORM_SD } from './shooter';
 import { quantile } from './outlook';
 
@@ -27,7 +27,12 @@ const BALLS_A_DAY = 20;
  * Where a player's balls stop in a game, each station as often as the game plays it; in a ladder, each rung alike.
  * @throws RangeError for a game without stations
  */
-export function stopsOf(game: GameSpec, player: Player, model: SkillModel, { balls, seed }: { balls: number; seed: number }): Stops {
+export function stopsOf(
+  game: GameSpec,
+  player: ForecastPlayer,
+  model: SkillModel,
+  { balls, seed }: { balls: number; seed: number },
+): Stops {
   const random = new Normals(seed);
   const { lots, stations } = phasesOf(gameFor(game, player.entrant), seed).at(-1)!;
   const places = lots ? lots.map(({ at }) => at) : stations.map((_, at) => at);
@@ -62,7 +67,7 @@ export function rateInside(sortedM: Float64Array, radiusM: number): number {
 export type SuggestedSize = { path: string; radiusM: number; rate: number };
 
 /** How wide zones should be to catch about a wanted share of a player's balls. */
-export function sizesFor(game: GameSpec, { entrant }: Pick<Player, 'entrant'>, stops: Stops, wanted: number): SuggestedSize[] {
+export function sizesFor(game: GameSpec, { entrant }: Pick<ForecastPlayer, 'entrant'>, stops: Stops, wanted: number): SuggestedSize[] {
   const own = { unitM: entrant.unitM ?? unitM(game.sizes), scale: entrant.scale };
   const stepM = sizeStepM(game.sizes);
   let widerThan = 0;
@@ -81,7 +86,7 @@ export function sizesFor(game: GameSpec, { entrant }: Pick<Player, 'entrant'>, s
 }
 
 /** What zones catch as they are drawn, in the same order. */
-export function ratesOf(game: GameSpec, { entrant }: Pick<Player, 'entrant'>, stops: Stops): { path: string; rate: number }[] {
+export function ratesOf(game: GameSpec, { entrant }: Pick<ForecastPlayer, 'entrant'>, stops: Stops): { path: string; rate: number }[] {
   const { scoring } = gameFor(game, entrant);
   return zonesOf(game, 1).map(({ path, of }) => ({ path, rate: rateInside(stops[of], at(scoring, path)) }));
 }

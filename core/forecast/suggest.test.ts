@@ -10,8 +10,8 @@ import { evidenceOf, hitterOf, madeUp } from '../made-up/players';
 import { shippedReference } from '../golf/reference';
 import { METRES_PER } from '../units/length';
 import { allowancesFor, parInAll } from './allowances';
-import { forecast, playRow, type Part, type Question } from './forecast';
-import { playAll, toTheEnd, type Player } from './games';
+import { forecast, playRow, type Part, type ForecastQuestion } from './forecast';
+import { playAll, toTheEnd, type ForecastPlayer } from './games';
 import { goalFor } from './goal';
 import { beliefOfLevel, entrantOfLevel, playerOfLevel } from './levels';
 import { chanceOf, lastDone, quantile } from './outlook';
@@ -33,9 +33,9 @@ const belief: Belief = believe(
   model,
   truth.level,
 );
-const known = (spec: GameSpec): Player => ({ entrant: entrantOfLevel(spec, truth.level, 'known'), belief });
+const known = (spec: GameSpec): ForecastPlayer => ({ entrant: entrantOfLevel(spec, truth.level, 'known'), belief });
 
-const rowOf = (spec: GameSpec, player: Player, games: number, seed: number) => toTheEnd(playRow(spec, player, model, games, seed));
+const rowOf = (spec: GameSpec, player: ForecastPlayer, games: number, seed: number) => toTheEnd(playRow(spec, player, model, games, seed));
 const playable = LIBRARY.filter(({ spec }) => !spec.open);
 
 describe('goals', () => {
@@ -75,7 +75,7 @@ describe('goals', () => {
 
 describe('sizes of zones', () => {
   /** The share of balls inside one radius, by playing games that count just those. */
-  const hitRate = (spec: GameSpec, player: Player, scoring: Scoring) => {
+  const hitRate = (spec: GameSpec, player: ForecastPlayer, scoring: Scoring) => {
     const counting = {
       ...spec,
       scoring,
@@ -171,7 +171,7 @@ describe('pars', () => {
 
 describe('head starts', () => {
   /** How often each pair member wins with head starts; half for being level. */
-  const pairs = (spec: GameSpec, players: readonly Player[], starts: readonly number[]) => {
+  const pairs = (spec: GameSpec, players: readonly ForecastPlayer[], starts: readonly number[]) => {
     const with_ = players.map((player, i) => ({ ...player, entrant: { ...player.entrant, allowance: starts[i]! } }));
     const { scores } = playAll(spec, with_, model, { games: GAMES, seed: CONFIRMED });
     const scheme = schemeOf(spec.scoring);
@@ -187,7 +187,7 @@ describe('head starts', () => {
     );
   };
   const allowing = (spec: GameSpec) => gameSpecSchema.parse({ ...spec, goal: null, rules: { ...spec.rules, allowances: true } });
-  const suggested = (spec: GameSpec, players: readonly Player[]) =>
+  const suggested = (spec: GameSpec, players: readonly ForecastPlayer[]) =>
     allowancesFor(spec, players, playAll(spec, players, model, { games: 10_000, seed: FOUND }));
   const spots = [station('a', { balls: 10 }), station('b', { balls: 10, shotType: 'pitch', surface: 'light_rough', distanceM: yd(25) })];
 
@@ -258,7 +258,7 @@ describe('head starts', () => {
 describe('a question is answered piece by piece', () => {
   const spec = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
   const rows = [0, 10, 28].map((level) => ({ key: `level-${level}`, ...playerOfLevel(spec, level, model) }));
-  const ask = (more: Partial<Question> = {}): Part[] =>
+  const ask = (more: Partial<ForecastQuestion> = {}): Part[] =>
     [
       ...forecast(
         {
@@ -280,7 +280,7 @@ describe('a question is answered piece by piece', () => {
     const parts = ask();
     const order = parts.map((part) => (part.kind === 'row' ? `${part.key} ${part.rough}` : part.kind));
     expect(order).toEqual([
-      ...['level-0 true', 'level-10 true', 'level-28 true', 'zones', 'tells'],
+      ...['level-0 true', 'level-10 true', 'level-28 true', 'zones', 'information'],
       ...['level-10 false', 'goal', 'level-0 false', 'level-28 false'],
     ]);
     const outlook = (key: string, rough: boolean) => {

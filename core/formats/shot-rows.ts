@@ -2,7 +2,7 @@ import { saysSurface, surfacesOf } from '../golf/shot-types';
 import { longestM } from '../golf/bands';
 import { say } from '../golf/words';
 import { shotRecordSchema, type Shot } from '../shot/shot';
-import type { Zone } from '../skill/groups';
+import type { LandingZoneSeen } from '../skill/groups';
 import { METRES_PER, snap } from '../units/length';
 import { eachRow, fromFeet, leftOf, type ShotTableRow, type TableProblem } from './shot-table';
 
@@ -28,7 +28,7 @@ const COLUMN_OF: Readonly<Record<string, string>> = {
  * A ball of a table, with the line it stands in, whose it is, the landing zone it was played at, whether anything was said of how it
  * ended, and whether of when it was played.
  */
-export type TableShot = { line: number; player: string; shot: Shot; zone: Zone | null; said: boolean; dated: boolean };
+export type TableShot = { line: number; player: string; shot: Shot; zone: LandingZoneSeen | null; said: boolean; dated: boolean };
 
 /**
  * The balls of a table one by one, whatever game they were played in. The same schema guards them that guards every ball.

@@ -1,6 +1,6 @@
 import { hash32 } from '../math/hash';
 import { storedOrders } from '../math/random';
-import type { Order } from './rules';
+import type { PlayingOrder } from './rules';
 import type { Lot } from './scoring/scheme';
 
 /** A lot by its identity: the same in every order of play. */
@@ -12,7 +12,7 @@ export const lotKey = ({ at, ballNo }: Pick<Lot, 'at' | 'ballNo'>) => `${at}|${b
  * @param seed decides a random order; the same seed gives the same order on every device
  * @returns the same lots; for `choice`, in the order in which they are offered
  */
-export function inPlayingOrder(lots: readonly Lot[], order: Order, seed: number): Lot[] {
+export function inPlayingOrder(lots: readonly Lot[], order: PlayingOrder, seed: number): Lot[] {
   if (order === 'serial') return outAndBack(lots);
   if (order === 'random') return neverTwiceRunning(lots, seed);
   return [...lots];

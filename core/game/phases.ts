@@ -1,5 +1,5 @@
 import { apart, inPlayingOrder } from './order';
-import { type Order, PLAIN_RULES, type Rules } from './rules';
+import { type PlayingOrder, PLAIN_RULES, type Rules } from './rules';
 import { schemeOf, type Scoring } from './scoring';
 import type { Lot, Phase } from './scoring/scheme';
 import type { Sizes } from './sizes';
@@ -8,18 +8,18 @@ import { MOST_BALLS, type Station } from './station';
 /** What phases are made of: a game, whole or still being designed. */
 type Parts = {
   stations: readonly Station[];
-  order: Order;
+  order: PlayingOrder;
   sizes: Sizes;
   scoring: Scoring;
   rules: Rules;
-  leadIn: readonly { balls: number; order: Order; scoring: Scoring; title: string }[];
+  leadIn: readonly { balls: number; order: PlayingOrder; scoring: Scoring; title: string }[];
 };
 
 /** One phase of a game in the order of play. */
 export type GamePhase = Phase<Scoring> & {
   index: number;
   title: string;
-  order: Order;
+  order: PlayingOrder;
   /** Its balls; null where the scheme decides as it goes from where to play. */
   lots: readonly Lot[] | null;
   /** Number of its first turn in the game. */

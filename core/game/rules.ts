@@ -3,7 +3,7 @@ import { z } from 'zod';
 /** In which order the stations are played. */
 export const ORDERS = ['blocked', 'serial', 'random', 'choice'] as const;
 export const orderSchema = z.enum(ORDERS);
-export type Order = z.infer<typeof orderSchema>;
+export type PlayingOrder = z.infer<typeof orderSchema>;
 
 export const SIDES = ['long', 'short', 'left', 'right'] as const;
 export type Side = (typeof SIDES)[number];

@@ -1,7 +1,7 @@
 import { canAlternate } from './order';
 import { capital } from '../units/format';
 import { lotsOf, phasesOf } from './phases';
-import type { Order, Rules } from './rules';
+import type { PlayingOrder, Rules } from './rules';
 import { schemeOf, type Scoring } from './scoring';
 import type { Refusal } from './scoring/scheme';
 import type { Sizes } from './sizes';
@@ -10,11 +10,11 @@ import type { Station } from './station';
 type Game = {
   open: boolean;
   stations: Station[];
-  order: Order;
+  order: PlayingOrder;
   sizes: Sizes;
   scoring: Scoring;
   rules: Rules;
-  leadIn: { title: string; balls: number; order: Order; scoring: Scoring }[];
+  leadIn: { title: string; balls: number; order: PlayingOrder; scoring: Scoring }[];
   goal: number | null;
 };
 

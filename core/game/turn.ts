@@ -1,5 +1,5 @@
 import { phasesOf, type GamePhase } from './phases';
-import type { Asked } from './scoring/ball';
+import type { ShotAsked } from './scoring/ball';
 import type { Lot } from './scoring/scheme';
 import type { GameSpec } from './spec';
 import type { Station } from './station';
@@ -11,7 +11,7 @@ export type Turn = {
   station: Station;
   stationNo: number;
   ballNo: number;
-  asked: Asked;
+  asked: ShotAsked;
   /** From 1; more where a ball is hit again until it works. */
   attempt: number;
 };

@@ -1,7 +1,7 @@
 import { freshKey } from '../game/spec';
 import { distance, snapPoint, type Point } from '../geometry/point';
 import type { Outline } from '../geometry/polygon';
-import type { Area, AreaKind, GreenPlan, Group } from './plan';
+import type { Area, AreaKind, GreenPlan, PeopleGroup } from './plan';
 
 /** Something on a plan that can be chosen, moved and removed. */
 export type Item =
@@ -40,7 +40,7 @@ export function placeOf(plan: GreenPlan, item: Item): Point | null {
 }
 
 /** Where a group stands: at its station, or where it waits. */
-export function groupAt(plan: Pick<GreenPlan, 'stations'>, group: Group): Point {
+export function groupAt(plan: Pick<GreenPlan, 'stations'>, group: PeopleGroup): Point {
   return plan.stations.find((one) => one.key === group.station)?.at ?? group.at;
 }
 
@@ -176,7 +176,7 @@ export function addArea(plan: GreenPlan, kind: AreaKind, outline: Outline): { pl
 /** Another group, at the station where it is put down, or waiting. */
 export function addGroup(plan: GreenPlan, at: Point): { plan: GreenPlan; item: Item } {
   const key = freshKey('g', keysOf(plan.groups));
-  const group: Group = { key, label: String(plan.groups.length + 1), station: null, at: snapPoint(at), radiusM: 1.5, hands: 'right' };
+  const group: PeopleGroup = { key, label: String(plan.groups.length + 1), station: null, at: snapPoint(at), radiusM: 1.5, hands: 'right' };
   return { plan: moveItem({ ...plan, groups: [...plan.groups, group] }, { kind: 'group', key }, at), item: { kind: 'group', key } };
 }
 

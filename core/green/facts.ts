@@ -24,13 +24,13 @@ export type StationFacts = {
 };
 
 /** What of a plan bears on a station. */
-export type Place = Pick<GreenPlan, 'outline' | 'areas' | 'fringeM' | 'around' | 'holes' | 'slope'>;
+export type GreenPlace = Pick<GreenPlan, 'outline' | 'areas' | 'fringeM' | 'around' | 'holes' | 'slope'>;
 
 /**
  * What the place says about a station.
  * @throws RangeError for a station whose hole the plan does not have
  */
-export function factsOf(plan: Place, station: PlanStation, system: UnitSystem): StationFacts {
+export function factsOf(plan: GreenPlace, station: PlanStation, system: UnitSystem): StationFacts {
   const hole = plan.holes.find((one) => one.key === station.hole);
   if (!hole) throw new RangeError(`The plan has no hole ${station.hole}.`);
   const ground = groundAt(plan, station.at);
@@ -49,7 +49,7 @@ export function factsOf(plan: Place, station: PlanStation, system: UnitSystem): 
 }
 
 /** `factsOf` for the stations of one place, which works each of them out once. */
-export function factsFrom(plan: Place, system: UnitSystem): (station: PlanStation) => StationFacts {
+export function factsFrom(plan: GreenPlace, system: UnitSystem): (station: PlanStation) => StationFacts {
   const known = new WeakMap<PlanStation, StationFacts>();
   return (station) => {
     const facts = known.get(station) ?? factsOf(plan, station, system);

@@ -139,4 +139,4 @@ export type GreenPlan = z.infer<typeof greenPlanSchema>;
 export type Hole = GreenPlan['holes'][number];
 export type PlanStation = GreenPlan['stations'][number];
 export type Area = GreenPlan['areas'][number];
-export type Group = GreenPlan['groups'][number];
+export type PeopleGroup = GreenPlan['groups'][number];

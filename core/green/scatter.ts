@@ -30,7 +30,7 @@ export type Wish = {
 
 export type Scattered = { stations: { at: Point; hole: string; surface: Surface }[]; shortfall: string[] };
 
-type Place = { at: Point; hole: string; surface: Surface; band: number };
+type ScatterPlace = { at: Point; hole: string; surface: Surface; band: number };
 /** How many are still wanted of each lie, distance and hole. */
 type Quota = { surface: Map<string, number>; band: Map<string, number>; hole: Map<string, number> };
 
@@ -54,7 +54,7 @@ export function scatter(
   const places = candidates(plan, wish, random).filter(({ at }) => taken.every((other) => distance(other, at) >= APART_M));
   const asked = quotaOf(wish);
   const { seen, wanted } = seenAs(places, asked);
-  let best: Place[] = [];
+  let best: ScatterPlace[] = [];
   let bestWorth = -Infinity;
   for (let i = 0; i < TRIES; i++) {
     const chosen = choose(seen, wanted, wish.count, random);
@@ -70,14 +70,14 @@ export function scatter(
 }
 
 /** Random places for each hole, on lies and at distances that are wanted. */
-function candidates(plan: Parameters<typeof scatter>[0], wish: Wish, random: Random): Place[] {
+function candidates(plan: Parameters<typeof scatter>[0], wish: Wish, random: Random): ScatterPlace[] {
   const holes = plan.holes.filter((hole) => (wish.holes[hole.key] ?? 0) > 0);
   const most = Math.max(0, ...SCATTER_BANDS.map((band, i) => ((wish.bands[i] ?? 0) > 0 ? band.toM : 0)));
   if (holes.length === 0 || most === 0) return [];
   const { min, max } = boxOf(plan.outline);
   // Half of them near the green, where most short shots come from, half anywhere in reach.
   const roomM = Math.min(most, 12);
-  const found: Place[] = [];
+  const found: ScatterPlace[] = [];
   for (let i = 0; i < CANDIDATES; i++) {
     const hole = random.pick(holes);
     const at: Point = snapPoint(
@@ -132,13 +132,13 @@ function quotaOf({ count, surfaces, bands, holes }: Wish): Quota {
   };
 }
 
-const value = (place: Place, facet: (typeof FACETS)[number]) => String(place[facet]);
+const value = (place: ScatterPlace, facet: (typeof FACETS)[number]) => String(place[facet]);
 
 /** A place as the choosing sees it: for each facet the number of its value, and how rare these values are together. */
-type Seen = { place: Place; of: number[]; rarity: number[] };
+type Seen = { place: ScatterPlace; of: number[]; rarity: number[] };
 
 /** The places with their values as numbers, and how many are wanted of each value. */
-function seenAs(places: readonly Place[], asked: Quota): { seen: Seen[]; wanted: number[][] } {
+function seenAs(places: readonly ScatterPlace[], asked: Quota): { seen: Seen[]; wanted: number[][] } {
   const names = FACETS.map((facet) => [...asked[facet].keys()]);
   const common = names.map((list) => list.map(() => 0));
   const numbers = places.map((place) => FACETS.map((facet, f) => names[f]!.indexOf(value(place, facet))));
@@ -151,10 +151,10 @@ function seenAs(places: readonly Place[], asked: Quota): { seen: Seen[]; wanted:
 }
 
 /** Stations one after another: first what is still wanted and rarest, then what lies farthest from the others. */
-function choose(seen: readonly Seen[], wanted: readonly (readonly number[])[], count: number, random: Random): Place[] {
+function choose(seen: readonly Seen[], wanted: readonly (readonly number[])[], count: number, random: Random): ScatterPlace[] {
   const left = wanted.map((list) => [...list]);
   const apart = new Float64Array(seen.length).fill(60);
-  const chosen: Place[] = [];
+  const chosen: ScatterPlace[] = [];
   while (chosen.length < count) {
     let next = -1;
     let nextWorth = -Infinity;
@@ -178,25 +178,25 @@ function choose(seen: readonly Seen[], wanted: readonly (readonly number[])[], c
   return chosen;
 }
 
-function got(chosen: readonly Place[], facet: (typeof FACETS)[number], name: string): number {
+function got(chosen: readonly ScatterPlace[], facet: (typeof FACETS)[number], name: string): number {
   return chosen.filter((place) => value(place, facet) === name).length;
 }
 
 /** How many stations are missing from the asked mix, over all three facets. */
-function missing(asked: Quota, chosen: readonly Place[]): number {
+function missing(asked: Quota, chosen: readonly ScatterPlace[]): number {
   return FACETS.reduce(
     (sum, facet) => sum + [...asked[facet]].reduce((part, [name, wanted]) => part + Math.max(0, wanted - got(chosen, facet, name)), 0),
     0,
   );
 }
 
-function leastApart(chosen: readonly Place[]): number {
+function leastApart(chosen: readonly ScatterPlace[]): number {
   let least = Infinity;
   chosen.forEach((a, i) => chosen.slice(i + 1).forEach((b) => (least = Math.min(least, distance(a.at, b.at)))));
   return least;
 }
 
-function sayShortfall(asked: Quota, chosen: readonly Place[], count: number, holes: readonly Hole[], system: UnitSystem): string[] {
+function sayShortfall(asked: Quota, chosen: readonly ScatterPlace[], count: number, holes: readonly Hole[], system: UnitSystem): string[] {
   const unit = system === 'metric' ? 'm' : 'yd';
   const words = {
     surface: (name: string) => `from ${say(name)}`,

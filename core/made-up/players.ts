@@ -1,7 +1,7 @@
 import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
 import { cellKey, type Cell } from '../skill/cells';
-import { addTo, binOf, BLUR, placeOf, type Group } from '../skill/groups';
+import { addTo, binOf, BLUR, placeOf, type BallGroup } from '../skill/groups';
 import { expectedPutts, referencePutting } from '../golf/putting';
 import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth } from './simulate';
@@ -60,8 +60,8 @@ export function madeUp(
 const green = (distanceM: number) => ({ shotType: 'putt', surface: 'green', distanceM, key: cellKey('putt', 'green', distanceM) }) as const;
 
 /** Somebody who hits balls, whoever made them up: the next ball from somewhere, and a new day. */
-export type Hitter = { hit: (shot: Place) => { holed: boolean; leftM: number }; newDay: () => void; level: number };
-type Place = Pick<Cell, 'shotType' | 'surface' | 'distanceM' | 'key'>;
+export type Hitter = { hit: (shot: CellPlace) => { holed: boolean; leftM: number }; newDay: () => void; level: number };
+type CellPlace = Pick<Cell, 'shotType' | 'surface' | 'distanceM' | 'key'>;
 
 /** A made-up player as somebody who hits balls, some days better than others. */
 export function hitterOf(player: PlayerTruth, reference: Reference, random: Random, daySd = DAY_SD): Hitter {
@@ -123,12 +123,12 @@ export function evidenceOf(
   balls: number,
   random: Random,
   { kinds = MIXED, shareSd = 0.8 }: { kinds?: Kinds; shareSd?: number } = {},
-): { groups: Group[]; exactOnly: Group[]; raw: { cell: number; strokes: number }[]; balls: number[] } {
+): { groups: BallGroup[]; exactOnly: BallGroup[]; raw: { cell: number; strokes: number }[]; balls: number[] } {
   const shares = cells.map(() => Math.exp(shareSd * random.normal()));
   const sum = shares.reduce((a, b) => a + b, 0);
   const counts = cells.map(() => 0);
-  const groups = new Map<string, Group>();
-  const exactOnly = new Map<string, Group>();
+  const groups = new Map<string, BallGroup>();
+  const exactOnly = new Map<string, BallGroup>();
   const raw: { cell: number; strokes: number }[] = [];
   const level = expectedPutts(referencePutting(hitter.level));
   for (let n = 0; n < balls; n++) {
@@ -138,15 +138,15 @@ export function evidenceOf(
     const cell = cells[i]!;
     counts[i]! += 1;
     const base = { cell: cell.key, distanceM: placeOf(cell.distanceM), lo: 0, hi: 0, blur: 0, value: 0, lie: 0, spotM: 0 };
-    const add = (one: Omit<Group, 'n'>) => addTo(groups, one, 1);
+    const add = (one: Omit<BallGroup, 'n'>) => addTo(groups, one, 1);
     const stopped = hitter.hit(cell);
     const { holed } = stopped;
     const leftM = Math.max(NEAREST_M, stopped.leftM);
     const how = random.uniform();
     const putt = cell.shotType === 'putt';
     const missed = putt ? ('leave' as const) : ('between' as const);
-    const inHole: Omit<Group, 'n'> = putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
-    const exact: Omit<Group, 'n'> = { ...base, kind: missed, ...binOf(leftM), blur: BLUR.tape };
+    const inHole: Omit<BallGroup, 'n'> = putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
+    const exact: Omit<BallGroup, 'n'> = { ...base, kind: missed, ...binOf(leftM), blur: BLUR.tape };
     if (how < kinds.exact) {
       add(holed ? inHole : exact);
       addTo(exactOnly, holed ? inHole : exact, 1);

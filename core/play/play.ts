@@ -6,7 +6,7 @@ import { stationsCalled } from '../game/open';
 import type { GamePhase } from '../game/phases';
 import { schemeOf } from '../game/scoring';
 import type { Note } from '../game/scoring/scheme';
-import { allowanceOf, playPhase, sit, type Seat, type StationScore } from './seat';
+import { allowanceOf, playPhase, takeSeat, type Seat, type StationScore } from './seat';
 import type { GameSpec } from '../game/spec';
 import type { Turn } from '../game/turn';
 
@@ -77,7 +77,7 @@ export type PlayOptions = {
  */
 export function playSession(game: GameSpec, entrants: readonly Entrant[], shots: readonly Shot[], options: PlayOptions = {}): Table {
   const called = game.open ? { ...game, stations: stationsCalled(game.stations, shots) } : game;
-  const seats = entrants.map((entrant) => sit(called, entrant, shots, options.seed ?? 0));
+  const seats = entrants.map((entrant) => takeSeat(called, entrant, shots, options.seed ?? 0));
   seats[0]?.phases.forEach((_, p) => playPhase(seats, p));
   const standings = seats.map((seat) => standingOf(seat, options.atMs));
   endTogether(standings);

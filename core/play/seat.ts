@@ -43,7 +43,7 @@ export type Seat = {
 };
 
 /** Seats a player: the game as it is for them, and their balls in order, each with the ball of the game that it is. */
-export function sit(called: GameSpec, entrant: Entrant, shots: readonly Shot[], seed: number): Seat {
+export function takeSeat(called: GameSpec, entrant: Entrant, shots: readonly Shot[], seed: number): Seat {
   const game = gameFor(called, entrant);
   const phases = phasesOf(game, seed);
   const mine = shots.filter((shot) => shot.playerId === entrant.playerId);

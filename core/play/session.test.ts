@@ -6,7 +6,7 @@ import { play, playSession } from './play';
 import { readingSchema } from '../exchange/reading';
 import { schemeOf } from '../game/scoring';
 import { stoodOut } from './stood-out';
-import { aboutOf, mayTell, told, type Telling } from '../exchange/telling';
+import { aboutOf, mayNote, noted, type SessionNote } from '../exchange/session-note';
 import { whoseBall } from './whose';
 
 const totalLeft = game({
@@ -91,16 +91,16 @@ describe('what stood out', () => {
 
 describe('what is told of a session', () => {
   const bundle = bundleOf(game());
-  const note: Telling = { say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' };
-  const far: Telling = { say: 'station', station: { key: 'a', distanceM: 12, source: 'tape' } };
+  const note: SessionNote = { say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' };
+  const far: SessionNote = { say: 'station', station: { key: 'a', distanceM: 12, source: 'tape' } };
 
   test('it changes just that, and a newer one takes its place', () => {
-    expect(told(bundle, { say: 'stopped', stopped: true }).stopped).toBe(true);
-    expect(told(bundle, note).players[0]!.notes).toEqual({ own: 'too quick', coach: '' });
-    const twice = told(told(bundle, far), { say: 'station', station: { key: 'a', distanceM: 13, source: 'laser' } });
+    expect(noted(bundle, { say: 'stopped', stopped: true }).stopped).toBe(true);
+    expect(noted(bundle, note).players[0]!.notes).toEqual({ own: 'too quick', coach: '' });
+    const twice = noted(noted(bundle, far), { say: 'station', station: { key: 'a', distanceM: 13, source: 'laser' } });
     expect(twice.stations).toEqual([{ key: 'a', distanceM: 13, source: 'laser' }]);
     expect(aboutOf(far)).toBe('station a');
-    expect(aboutOf(note)).not.toBe(aboutOf({ ...note, whose: 'coach' } as Telling));
+    expect(aboutOf(note)).not.toBe(aboutOf({ ...note, whose: 'coach' } as SessionNote));
   });
 
   test('a game stands as far as it was measured', () => {
@@ -109,13 +109,13 @@ describe('what is told of a session', () => {
   });
 
   test('by a personal link one tells one’s own note, and of the session only where one is alone in it', () => {
-    const may = (telling: Telling, players: string[]) => mayTell(telling, PLAYER, players);
+    const may = (note: SessionNote, players: string[]) => mayNote(note, PLAYER, players);
     expect([
       may(note, [PLAYER, 'b']),
-      may({ ...note, whose: 'coach' } as Telling, [PLAYER]),
-      may({ ...note, playerId: 'b' } as Telling, [PLAYER]),
+      may({ ...note, whose: 'coach' } as SessionNote, [PLAYER]),
+      may({ ...note, playerId: 'b' } as SessionNote, [PLAYER]),
     ]).toEqual([true, false, false]);
-    expect([may(far, [PLAYER]), may(far, [PLAYER, 'b']), mayTell(far, null, [PLAYER, 'b'])]).toEqual([true, false, true]);
+    expect([may(far, [PLAYER]), may(far, [PLAYER, 'b']), mayNote(far, null, [PLAYER, 'b'])]).toEqual([true, false, true]);
   });
 });
 

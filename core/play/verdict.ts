@@ -1,7 +1,7 @@
 import type { Shot } from '../shot/shot';
 import type { Rules, Side } from '../game/rules';
 import { schemeOf, type Scoring } from '../game/scoring';
-import type { Ball } from '../game/scoring/ball';
+import type { ScoredBall } from '../game/scoring/ball';
 
 /** What the rules make of a ball before the scheme sees it, and what it costs. */
 
@@ -17,7 +17,7 @@ export function takesTurn(shot: Pick<Shot, 'counts'>): boolean {
 export const SIDE_BEARING: Readonly<Record<Side, number>> = { long: 0, right: 90, short: 180, left: 270 };
 
 /** Whether a ball finished on the side that counts; null where its direction is not known. Level with the hole counts. */
-export function onGoodSide(ball: Pick<Ball, 'holed' | 'bearingDeg'>, side: Side | null): boolean | null {
+export function onGoodSide(ball: Pick<ScoredBall, 'holed' | 'bearingDeg'>, side: Side | null): boolean | null {
   if (side === null || ball.holed) return true;
   if (ball.bearingDeg === null) return null;
   const off = Math.abs(((ball.bearingDeg - SIDE_BEARING[side] + 540) % 360) - 180);
@@ -25,7 +25,7 @@ export function onGoodSide(ball: Pick<Ball, 'holed' | 'bearingDeg'>, side: Side 
 }
 
 /** Whether a ball is known to have finished off the green. */
-export function offGreen(ball: Pick<Ball, 'holed' | 'finish'>): boolean {
+export function offGreen(ball: Pick<ScoredBall, 'holed' | 'finish'>): boolean {
   return !ball.holed && ball.finish !== null && ball.finish !== 'green';
 }
 
@@ -33,13 +33,13 @@ export function offGreen(ball: Pick<Ball, 'holed' | 'finish'>): boolean {
  * A ball as the scheme sees it: in a one-sided zone, one on the wrong side (or of which the side is not known) is in
  * no zone at all, unless it counts as it lies.
  */
-export function seen(ball: Ball, rules: Rules, scoring: Scoring): Ball {
+export function seen(ball: ScoredBall, rules: Rules, scoring: Scoring): ScoredBall {
   if (rules.goodSide === null || schemeOf(scoring).wrongSideCounts || onGoodSide(ball, rules.goodSide) === true) return ball;
   return { ...ball, leftM: null, leftMinM: 0, leftMaxM: null };
 }
 
 /** What the rules take from the score for one ball: always a loss, in what the score counts (lengths: in metres). */
-export function costOf(ball: Ball, rules: Rules, scoring: Scoring, lengthUnitM: number): number {
+export function costOf(ball: ScoredBall, rules: Rules, scoring: Scoring, lengthUnitM: number): number {
   const wrong = rules.goodSide !== null && onGoodSide(ball, rules.goodSide) === false ? rules.wrongSideCost : 0;
   const off = rules.offGreenCost !== null && offGreen(ball) ? rules.offGreenCost : 0;
   return priced(wrong + off, scoring, lengthUnitM);

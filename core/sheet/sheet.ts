@@ -57,7 +57,7 @@ export type SetUpSheet = {
   care: string[];
 };
 
-type Place = { title: string; plan: GreenPlan };
+type PlannedGreen = { title: string; plan: GreenPlan };
 
 /**
  * The sheet for setting up a game.
@@ -65,7 +65,7 @@ type Place = { title: string; plan: GreenPlan };
  * @param place the green on which it is played; null for any
  * @param measures of whoever sets it up
  */
-export function setUpSheet(spec: GameSpec, place: Place | null, measures: Measures, system: UnitSystem): SetUpSheet {
+export function setUpSheet(spec: GameSpec, place: PlannedGreen | null, measures: Measures, system: UnitSystem): SetUpSheet {
   const own = known(measures);
   const stations = stationLines(spec, place?.plan ?? null, own.paceM, system);
   const zones = zoneLines(spec, measures, system);

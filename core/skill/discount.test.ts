@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { COUNT_FOR_AT_MOST, discounted } from './discount';
-import type { Group } from './groups';
+import type { BallGroup } from './groups';
 
-const group = (kind: Group['kind'], n: number, more: Partial<Group> = {}): Group => ({
+const group = (kind: BallGroup['kind'], n: number, more: Partial<BallGroup> = {}): BallGroup => ({
   cell: 'chip|fairway|10',
   kind,
   distanceM: 13.7,
@@ -15,7 +15,7 @@ const group = (kind: Group['kind'], n: number, more: Partial<Group> = {}): Group
   n,
   ...more,
 });
-const counted = (groups: readonly Group[]) => discounted(groups).reduce((sum, { n }) => sum + n, 0);
+const counted = (groups: readonly BallGroup[]) => discounted(groups).reduce((sum, { n }) => sum + n, 0);
 
 test('a few balls count nearly all, and any number of them for no more than the most', () => {
   expect(counted([group('between', 1)])).toBeCloseTo(1 / (1 + 1 / 350), 12);

@@ -1,4 +1,4 @@
-import type { Group } from './groups';
+import type { BallGroup } from './groups';
 
 /**
  * The model is not true of anybody, and no number of balls makes it so. Balls of one cell count for at most so many, by what was
@@ -9,7 +9,7 @@ import type { Group } from './groups';
 export const COUNT_FOR_AT_MOST = { measured: 220, zone: 350, strokes: 1500, putts: 1000, landed: 12, stopped: 12, next: 60 } as const;
 type Kind = keyof typeof COUNT_FOR_AT_MOST;
 
-function kindOf({ kind, blur }: Group): Kind {
+function kindOf({ kind, blur }: BallGroup): Kind {
   if (kind === 'made' || kind === 'putted' || kind === 'leave') return 'putts';
   if (kind === 'landed' || kind === 'along') return 'landed';
   if (kind === 'strokes') return 'strokes';
@@ -17,13 +17,13 @@ function kindOf({ kind, blur }: Group): Kind {
 }
 
 /** What came after a missed putt, where a group says something of that. */
-const afterOf = ({ kind }: Group): Kind | null => (kind === 'leave' ? 'stopped' : kind === 'putted' ? 'next' : null);
+const afterOf = ({ kind }: BallGroup): Kind | null => (kind === 'leave' ? 'stopped' : kind === 'putted' ? 'next' : null);
 
 /** The groups with what their balls count for: n balls of one kind for n/(1 + n/most), and of several kinds together likewise. */
-export function discounted(groups: readonly Group[]): Group[] {
+export function discounted(groups: readonly BallGroup[]): BallGroup[] {
   const load = new Map<string, number>();
   const add = (key: string, balls: number, kind: Kind) => load.set(key, (load.get(key) ?? 0) + balls / COUNT_FOR_AT_MOST[kind]);
-  const keyOf = (group: Group) => (kindOf(group) === 'landed' ? `landed ${group.cell}` : group.cell);
+  const keyOf = (group: BallGroup) => (kindOf(group) === 'landed' ? `landed ${group.cell}` : group.cell);
   for (const group of groups) {
     const balls = group.n * (group.kind === 'mean' ? group.value : 1);
     add(keyOf(group), balls, kindOf(group));

@@ -2,15 +2,15 @@ import { isPutt } from '../golf/shot-types';
 import { finishingPutts } from '../shot/finishing';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
-import { addTo, binOf, groupOf, placeOf, type Ball, type Group, type Zone } from './groups';
+import { addTo, binOf, groupOf, placeOf, type RecordedBall, type BallGroup, type LandingZoneSeen } from './groups';
 import { cellKey } from './cells';
 
 /** Balls that say the same of the same place: how many, how much they weigh by their age, and when the last was played. */
-export type Tally = { ball: Ball; balls: number; weight: number; lastAt: Date };
+export type Tally = { ball: RecordedBall; balls: number; weight: number; lastAt: Date };
 
 /** What a player's records say, sorted for the model and for the boards. */
 export type Evidence = {
-  groups: Group[];
+  groups: BallGroup[];
   /** By cell: how many balls, the putts inside records of strokes included, and when the last was played. */
   cells: Map<string, { balls: number; lastAt: Date }>;
   /** By cell, where any ball's finish or penalty was marked: all whose distance left is known, or that are out. */
@@ -34,7 +34,7 @@ export function talliesOf(
   shots: readonly Shot[],
   asOf: Date,
   halfLifeDays: number | null,
-  zoneOf: (shot: Shot) => Zone | null = () => null,
+  zoneOf: (shot: Shot) => LandingZoneSeen | null = () => null,
 ): Tally[] {
   return shots.flatMap((shot) => {
     const lastAt = new Date(shot.playedAt);
@@ -46,7 +46,7 @@ export function talliesOf(
 
 /** Sorts tallies, however they were counted, into evidence; one after the other, so that a long list need not be held. */
 export function gather(tallies: Iterable<Tally>): Evidence {
-  const groups = new Map<string, Group>();
+  const groups = new Map<string, BallGroup>();
   const cells: Evidence['cells'] = new Map();
   const finishes = new Map<string, Map<string, Tally>>();
   const putts: Evidence['putts'] = new Map();
@@ -93,7 +93,7 @@ function middleOfBin(leftM: number): number {
 }
 
 /** Whether a ball from off the green says how its finish compares with its distance. */
-function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish, nBalls }: Ball): boolean {
+function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish, nBalls }: RecordedBall): boolean {
   if (counts !== 'ordinary' || isPutt(shotType) || nBalls > 1) return false;
   return holed || leftM !== null || leftMinM !== null || leftMaxM !== null || finish === 'out';
 }
@@ -102,7 +102,7 @@ function saysWhere({ counts, shotType, holed, leftM, leftMinM, leftMaxM, finish,
 function puttOf(tally: Tally): Tally | null {
   const putts = finishingPutts(tally.ball);
   if (!putts) return null;
-  const ball: Ball = {
+  const ball: RecordedBall = {
     ...tally.ball,
     shotType: 'putt',
     surface: 'green',

@@ -1,6 +1,6 @@
 import { cholesky, logDeterminant, solveLower, solveUpper } from '../math/linear';
 import { discounted } from './discount';
-import type { Group } from './groups';
+import type { BallGroup } from './groups';
 import { itemsOf, likelihood, type Item, type Likelihood } from './likelihood';
 import { ANGLE, landingAt, lengthAt, restSize, SPREAD, type Parameters } from './parameters';
 import { SDS, type Prior } from './prior';
@@ -16,7 +16,7 @@ const DONE = 1e-3;
  * The cells off the green with those first that have evidence: given them, the others are as the prior has them, so a
  * fit costs as much as there are cells with evidence.
  */
-export type Order = {
+export type CellOrder = {
   /** Cells by their place in the prior. */
   cells: Int32Array;
   /** How many have evidence. */
@@ -30,13 +30,13 @@ export type Order = {
  * factor), and the logarithm of its evidence.
  */
 export type Mode = { scale: number; z: Float64Array; factor: Float64Array; evidence: number; steps: number };
-export type Fit = { prior: Prior; order: Order; modes: (Mode & { weight: number })[] };
+export type Fit = { prior: Prior; order: CellOrder; modes: (Mode & { weight: number })[] };
 
 /**
  * Fits a player: for each prior scale the mode by Fisher scoring with backtracking, weighted by Laplace's evidence.
  * @param from an earlier fit, from which to start
  */
-export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
+export function fit(groups: readonly BallGroup[], prior: Prior, from?: Fit): Fit {
   const order = orderOf(groups, prior, from);
   const place = new Int32Array(prior.offGreen);
   order.cells.forEach((cell, at) => (place[cell] = at));
@@ -55,7 +55,7 @@ export function fit(groups: readonly Group[], prior: Prior, from?: Fit): Fit {
   return { prior, order, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
 }
 
-function orderOf(groups: readonly Group[], prior: Prior, from?: Fit): Order {
+function orderOf(groups: readonly BallGroup[], prior: Prior, from?: Fit): CellOrder {
   const k = prior.offGreen;
   const some = new Set(groups.map(({ cell }) => prior.index.get(cell) ?? k));
   const all = Array.from({ length: k }, (_, cell) => cell);
@@ -75,7 +75,7 @@ function inOrder(matrix: Float64Array, order: Int32Array): Float64Array {
 }
 
 /** Where an earlier fit stood, in the order of the present one. */
-function restart(from: Fit, mode: number, order: Order): Float64Array {
+function restart(from: Fit, mode: number, order: CellOrder): Float64Array {
   const { scale, z } = from.modes[mode]!;
   const { delta } = parametersOf(from, scale, z);
   const [k, used] = [delta.length, order.used];
@@ -129,7 +129,7 @@ function restSds(prior: Prior, scale: number): Float64Array {
   return sds;
 }
 
-function objective(items: readonly Item[], prior: Prior, order: Order, scale: number, sds: Float64Array, z: Float64Array) {
+function objective(items: readonly Item[], prior: Prior, order: CellOrder, scale: number, sds: Float64Array, z: Float64Array) {
   const [k, used] = [prior.offGreen, order.used];
   const delta = new Float64Array(used);
   for (let i = 0; i < used; i++) {
@@ -148,7 +148,7 @@ function objective(items: readonly Item[], prior: Prior, order: Order, scale: nu
   return { found, value: half - found.value };
 }
 
-function climb(items: readonly Item[], prior: Prior, order: Order, scale: number, from: Float64Array): Mode {
+function climb(items: readonly Item[], prior: Prior, order: CellOrder, scale: number, from: Float64Array): Mode {
   const sds = restSds(prior, scale);
   let z = Float64Array.from(from);
   let here = objective(items, prior, order, scale, sds, z);
@@ -179,7 +179,7 @@ function climb(items: readonly Item[], prior: Prior, order: Order, scale: number
 }
 
 /** Gradient and curvature of the objective in standard normals. */
-function inZ(found: Likelihood, order: Order, scale: number, sds: Float64Array, z: Float64Array) {
+function inZ(found: Likelihood, order: CellOrder, scale: number, sds: Float64Array, z: Float64Array) {
   const [k, used, m, n] = [order.cells.length, order.used, sds.length, z.length];
   const gradient = Float64Array.from(z);
   const curvature = new Float64Array(n * n);

@@ -9,7 +9,7 @@ import { usualSpotM } from './landing';
  * Evidence as the model takes it: how many balls of one kind of record from one place say the same. A fit costs as much
  * as there are groups, not as there are balls.
  */
-export type Group = {
+export type BallGroup = {
   /** Key of the cell. */
   cell: string;
   /**
@@ -77,7 +77,7 @@ export function placeOf(distanceM: number): number {
 export const NEAREST_PLACE_M = 0.3;
 
 /** What the model reads of a ball. */
-export type Ball = Pick<
+export type RecordedBall = Pick<
   Shot,
   | 'shotType'
   | 'surface'
@@ -102,19 +102,19 @@ export type Ball = Pick<
   | 'counts'
 > & {
   /** The landing zone that it was played at; null or nothing: at none. */
-  zone?: Zone | null;
+  zone?: LandingZoneSeen | null;
 };
 
 /** A landing zone: how far it reaches from its middle, in metres; where that is, from the ball; and whether it lies right across the line of play. */
-export type Zone = { sizeM: number; spotM: number | null; strip: boolean };
+export type LandingZoneSeen = { sizeM: number; spotM: number | null; strip: boolean };
 
 /** Nothing is known of where it stopped but that it was not holed. */
-function onlyMissed({ holed, leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM, nBalls }: Ball): boolean {
+function onlyMissed({ holed, leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM, nBalls }: RecordedBall): boolean {
   return !holed && nBalls === 1 && [leftM, leftMinM, leftMaxM, strokes, landed, landingErrorM, sumLeftM].every((value) => value === null);
 }
 
 /** What one ball says about its cell; null where it says nothing. */
-export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
+export function groupOf(ball: RecordedBall): Omit<BallGroup, 'n'> | null {
   if (!isEvidence(ball) || ball.distanceM <= 0) return null;
   const putt = isPutt(ball.shotType);
   const base = {
@@ -164,7 +164,7 @@ export function groupOf(ball: Ball): Omit<Group, 'n'> | null {
 }
 
 /** Adds so many balls to the group that says what they say. */
-export function addTo(groups: Map<string, Group>, one: Omit<Group, 'n'>, n: number): void {
+export function addTo(groups: Map<string, BallGroup>, one: Omit<BallGroup, 'n'>, n: number): void {
   const { cell, kind, distanceM, lo, hi, blur, value, lie, spotM } = one;
   const key = `${cell}|${kind}|${distanceM}|${lo}|${hi}|${blur}|${value}|${lie}|${spotM}`;
   const held = groups.get(key);

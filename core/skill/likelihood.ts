@@ -1,5 +1,5 @@
 import { METRES_PER } from '../units/length';
-import type { Group } from './groups';
+import type { BallGroup } from './groups';
 import { LANDED, landingShare, LANDS_ANYWHERE, ownLanding } from './landing';
 import { addPutting, landingAt, puttingOf, restSize, SPREAD } from './parameters';
 import type { LevelCurve, Prior } from './prior';
@@ -23,15 +23,15 @@ export type Likelihood = {
 };
 
 /** What the level says of a place off the green, the lie included, and how far it is, in metres. */
-type Place = LevelCurve & { cell: number; distanceM: number };
+type LevelPlace = LevelCurve & { cell: number; distanceM: number };
 
 /** Evidence of one kind from one place, with its outcomes together: what a fit goes through again and again. */
 export type Item =
-  | (Place & { kind: 'between'; logLo: number; logHi: number; blur: number; anywhere: number; n: number })
-  | (Place & { kind: 'holed'; n: number })
-  | (Place & { kind: 'mean'; left: number; balls: number; blur: number; n: number })
-  | (Place & { kind: 'strokes'; anywhere: Float64Array; n: [number, number, number] })
-  | (Place & { kind: 'landed'; logLo: number; logHi: number; steep: number; own: number; n: number })
+  | (LevelPlace & { kind: 'between'; logLo: number; logHi: number; blur: number; anywhere: number; n: number })
+  | (LevelPlace & { kind: 'holed'; n: number })
+  | (LevelPlace & { kind: 'mean'; left: number; balls: number; blur: number; n: number })
+  | (LevelPlace & { kind: 'strokes'; anywhere: Float64Array; n: [number, number, number] })
+  | (LevelPlace & { kind: 'landed'; logLo: number; logHi: number; steep: number; own: number; n: number })
   /** Where putts that were missed stopped, with what is kept at hand of that. */
   | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; nodes: Float64Array; n: number }
   /** Putts from one place: made and missed; and of those that were missed the next one made and missed. */
@@ -43,7 +43,7 @@ const LEAST_P = 1e-12;
  * Groups with what the level says of their places; groups of cells that are not among the prior's say nothing.
  * @param placeOf where each cell off the green stands in the list of parameters; without it as among the prior's
  */
-export function itemsOf(groups: readonly Group[], prior: Prior, placeOf?: Int32Array): Item[] {
+export function itemsOf(groups: readonly BallGroup[], prior: Prior, placeOf?: Int32Array): Item[] {
   const { index } = prior;
   const items: Item[] = [];
   const together = new Map<string, Item>();
@@ -148,7 +148,7 @@ function edgeAt(log: number, mu: number, steep: number, into: Edge): Edge {
 }
 
 /** How many are holed: as many as would stop under the cap. It is mostly luck, so the others stop as they would. */
-function holedAt({ mu, logCap, luck }: Place, delta: number, steep: number): Edge {
+function holedAt({ mu, logCap, luck }: LevelPlace, delta: number, steep: number): Edge {
   const came = 1 - ANYWHERE;
   const holed = edgeAt(logCap, mu + delta, steep, HOLED);
   holed.share = came * holed.share + ANYWHERE * luck;

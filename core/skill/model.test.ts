@@ -5,7 +5,7 @@ import { between, holed, left, shot, yd } from '../testing/make';
 import { cellsOf } from './cells';
 import { fit, parametersOf } from './fit';
 import { gather, talliesOf, weightOf } from './evidence';
-import { binOf, groupOf, placeOf, type Group } from './groups';
+import { binOf, groupOf, placeOf, type BallGroup } from './groups';
 import { asTheLevel, restSize } from './parameters';
 import { itemsOf, likelihood } from './likelihood';
 import { evidenceOf, hitterOf, madeUp, trueStrokes } from '../made-up/players';
@@ -21,7 +21,7 @@ const prior = priorOf(cells, reference, 14);
 const judge = new Judge(prior, reference, 14);
 const CHIP = 'chip|fairway|10';
 const chip = cells.findIndex((cell) => cell.key === CHIP);
-const group = (more: Partial<Group> & Pick<Group, 'kind'>): Group => ({
+const group = (more: Partial<BallGroup> & Pick<BallGroup, 'kind'>): BallGroup => ({
   cell: CHIP,
   distanceM: 13.75,
   lo: 0,
@@ -39,8 +39,9 @@ const made = (value: number, n = 1, distanceM = 2.5) => group({ cell: 'putt|gree
 const putted = (value: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'putted', value, distanceM, n });
 const leave = (lo: number, hi: number, n = 1, distanceM = 9) => group({ cell: 'putt|green|20', kind: 'leave', lo, hi, distanceM, n });
 const zero = () => asTheLevel(prior);
-const valueAt = (groups: Group[], delta: Float64Array, rest: Float64Array) => likelihood(itemsOf(groups, prior), prior, delta, rest).value;
-const meanLost = (groups: Group[], key = CHIP, seed = 1) => {
+const valueAt = (groups: BallGroup[], delta: Float64Array, rest: Float64Array) =>
+  likelihood(itemsOf(groups, prior), prior, delta, rest).value;
+const meanLost = (groups: BallGroup[], key = CHIP, seed = 1) => {
   const draws = drawsOf(fit(groups, prior), 300, seededRandom(seed));
   const values = judge.lost(draws)[cells.findIndex((cell) => cell.key === key)]!;
   return values.reduce((a, b) => a + b, 0) / values.length;
@@ -114,7 +115,7 @@ test.each([
 
 test('the probabilities of all that can be said of a ball add up to 1', () => {
   const edges = [0, 0.5, 1, 2, 4, Infinity];
-  const chances = (groups: Group[]) => groups.reduce((sum, one) => sum + Math.exp(valueAt([one], zero().delta, zero().rest)), 0);
+  const chances = (groups: BallGroup[]) => groups.reduce((sum, one) => sum + Math.exp(valueAt([one], zero().delta, zero().rest)), 0);
   expect(chances([group({ kind: 'holed' }), ...edges.slice(1).map((hi, i) => ring(edges[i]!, hi))])).toBeCloseTo(1, 9);
   expect(chances([strokes(1), strokes(2), strokes(3)])).toBeCloseTo(1, 9);
   expect(chances([made(1), made(0)])).toBeCloseTo(1, 9);
@@ -134,7 +135,7 @@ test('order and batching change nothing', () => {
     { ...one, n: one.n / 2 },
     { ...one, n: one.n / 2 },
   ]);
-  const modes = (list: Group[]) => fit(list, prior).modes.map(({ z }) => Array.from(z));
+  const modes = (list: BallGroup[]) => fit(list, prior).modes.map(({ z }) => Array.from(z));
   const [plain, mixed] = [modes(groups), modes(halves.toReversed())];
   plain.forEach((z, i) => z.forEach((value, j) => expect(mixed[i]![j]).toBeCloseTo(value, 2)));
 });

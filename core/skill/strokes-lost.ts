@@ -1,6 +1,6 @@
 import { isPutt } from '../golf/shot-types';
 import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
-import type { Ball } from './groups';
+import type { RecordedBall } from './groups';
 import { METRES_PER } from '../units/length';
 import type { Reference, ReferenceShot } from '../golf/reference';
 import { centreOf, insideShare, STEEPNESS, zOf } from './shape';
@@ -23,7 +23,7 @@ const NEXT_FROM = {
  * after the shot is counted in the level's own putts, so that somebody's putting does not colour their chipping.
  * @returns null where the record does not say enough, or the reference has no such shot
  */
-export function strokesLost(shot: Ball, level: number, reference: Reference): number | null {
+export function strokesLost(shot: RecordedBall, level: number, reference: Reference): number | null {
   const from = isPutt(shot.shotType) ? null : reference.shot(level, shot.shotType, shot.surface, shot.distanceM);
   const expected = isPutt(shot.shotType) ? reference.putts(level, shot.distanceM) : (from?.expectedStrokes ?? null);
   if (expected === null) return null;
@@ -36,7 +36,7 @@ export function strokesLost(shot: Ball, level: number, reference: Reference): nu
 }
 
 /** Strokes that the level expects to need from where the ball lies. A struck peg leaves a tap-in, not nothing. */
-function stillToCome(shot: Pick<Ball, 'finish'>, leftM: number, level: number, reference: Reference): number {
+function stillToCome(shot: Pick<RecordedBall, 'finish'>, leftM: number, level: number, reference: Reference): number {
   const next = shot.finish && shot.finish in NEXT_FROM ? NEXT_FROM[shot.finish as keyof typeof NEXT_FROM] : null;
   if (next) return reference.shot(level, next[0], next[1], leftM)!.expectedStrokes;
   return Math.max(1, reference.putts(level, leftM));

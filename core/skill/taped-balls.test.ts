@@ -2,7 +2,7 @@ import { seededRandom } from '../math/random';
 import { someone, strikeBall } from '../testing/carry-and-run';
 import { levelOf } from '../testing/plain';
 import { fit } from './fit';
-import { addTo, binOf, BLUR, placeOf, type Group } from './groups';
+import { addTo, binOf, BLUR, placeOf, type BallGroup } from './groups';
 import { modelOf } from './model';
 import { drawsOf } from './posterior';
 import { rankOfValues } from './ranks';
@@ -22,7 +22,7 @@ test('a thousand taped balls are read without bias, and claim no more than the m
   for (let p = 0; p < PLAYERS; p++) {
     const random = seededRandom(300 + p);
     const who = someone(LEVEL, level, random);
-    const groups = new Map<string, Group>();
+    const groups = new Map<string, BallGroup>();
     let needs = 0;
     for (let n = 0; n < 1000; n++) {
       const { holed, leftM } = strikeBall(who, cell, 0, random);

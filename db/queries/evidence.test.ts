@@ -4,7 +4,7 @@ import type { Result } from '@/core/game/scoring/ball';
 import { PACE_M } from '@/core/measures/sticks';
 import { seededRandom } from '@/core/math/random';
 import { gather, talliesOf } from '@/core/skill/evidence';
-import { addTo, type Group } from '@/core/skill/groups';
+import { addTo, type BallGroup } from '@/core/skill/groups';
 import type { ShotRecord } from '@/core/shot/shot';
 import { game, holed, idOf, left, recordTurn, station, yd } from '@/core/testing/make';
 import { session, shot } from '../schema';
@@ -88,8 +88,8 @@ async function recorded(n: number, seed: number) {
 }
 
 /** Groups by what they say, so that two lists of them compare. */
-function merged(groups: readonly Group[]): Map<string, number> {
-  const all = new Map<string, Group>();
+function merged(groups: readonly BallGroup[]): Map<string, number> {
+  const all = new Map<string, BallGroup>();
   for (const { n, ...one } of groups) addTo(all, one, n);
   return new Map([...all].map(([key, { n }]) => [key.replaceAll(/(\.\d{6})\d+/g, '$1'), Number(n.toFixed(6))]));
 }

@@ -9,14 +9,14 @@ import type { GameSpec } from '@/core/game/spec';
 import styles from './forecast.module.scss';
 import { ScoreTable } from './good-score';
 import { GoalSuggestion, Pars, Together, Zones, type Change } from './suggestions';
-import { HowMuchItTells } from './tells';
-import { useGoodScore, type Desk } from './use-good-score';
+import { InformationPanel } from './information';
+import { useGoodScore, type ForecastSetting } from './use-good-score';
 
 type Props = {
   /** The game as it is now; null while it is none, with what is missing. */
   game: GameSpec | null;
   problem: string | null;
-  desk: Desk;
+  desk: ForecastSetting;
   /** Sets a field of the game, by its path; null leaves it empty. */
   onSet: (path: string, value: number | null) => void;
   /** The field of the goal. */
@@ -82,7 +82,7 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
       <Zones {...shared} wanted={rate} onWanted={setRate} onSet={set} />
       <Pars {...shared} wanted={par} onWanted={setPar} onSet={set} />
       <Together {...shared} players={score.players} />
-      <HowMuchItTells {...shared} />
+      <InformationPanel {...shared} />
     </>
   );
 }

@@ -4,12 +4,12 @@ import { Form } from 'react-bootstrap';
 import type { GameSpec } from '@/core/game/spec';
 import { ScoreRows } from './score-rows';
 import { TakenForGranted } from './taken-for-granted';
-import { useGoodScore, type Desk } from './use-good-score';
+import { useGoodScore, type ForecastSetting } from './use-good-score';
 
 const WISHES = { chance: 0.4, rate: 0.5, par: 0.5 };
 
 /** What a good score is in a game as it stands, by level and for whom one chooses. */
-export function GoodScore({ game, desk }: { game: GameSpec; desk: Desk }) {
+export function GoodScore({ game, desk }: { game: GameSpec; desk: ForecastSetting }) {
   const score = useGoodScore(game, desk, WISHES);
   return (
     <section className="no-print mt-4" style={{ maxWidth: '24rem' }}>
@@ -27,7 +27,7 @@ export function ScoreTable({
   suggests,
 }: {
   game: GameSpec;
-  desk: Desk;
+  desk: ForecastSetting;
   score: ReturnType<typeof useGoodScore>;
   /** Whether something is suggested for one of the rows. */
   suggests: boolean;

@@ -5,7 +5,7 @@ import { Button } from 'react-bootstrap';
 import { enter } from '@/core/game/entrant';
 import type { OwnLengths } from '@/core/game/sizes';
 import type { GameSpec } from '@/core/game/spec';
-import type { Asked } from '@/workers/messages';
+import type { AskedForecast } from '@/workers/messages';
 import styles from './forecast.module.scss';
 import { useBeliefs, type Candidate } from './use-beliefs';
 import { useForecast } from './use-forecast';
@@ -29,7 +29,7 @@ export function HeadStarts({ slug, game, players, coach, onSuggested }: Props) {
   const settled = wanted.every(
     ({ playerId, balls }) => balls === 0 || known.some(({ key }) => key === playerId) || failed.includes(playerId),
   );
-  const question: Asked = {
+  const question: AskedForecast = {
     game,
     rows: wanted.map((player) => ({ key: player.playerId, entrant: enter(player, game.sizes, coach, 0) })),
     target: '',

@@ -1,12 +1,12 @@
 import type { GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';
-import type { Answer } from './use-forecast';
+import type { ForecastAnswer } from './use-forecast';
 
 /** What all parts of the forecast look at. */
 export type Shared = {
   game: GameSpec;
   units: UnitSystem;
-  answer: Answer;
+  answer: ForecastAnswer;
   /** For whom something is suggested: "level 10", a name. */
   targetName: string;
 };

@@ -3,7 +3,7 @@
 import { shippedReference } from '@/core/golf/reference';
 import { versionOf } from '@/core/skill/version';
 import { useEffect, useState } from 'react';
-import type { Known } from './use-forecast';
+import type { KnownCandidate } from './use-forecast';
 
 /** A player who can be asked about. */
 export type Candidate = {
@@ -16,7 +16,7 @@ export type Candidate = {
   putterM: number | null;
 };
 
-export type Beliefs = { known: readonly Known[]; failed: readonly string[] };
+export type Beliefs = { known: readonly KnownCandidate[]; failed: readonly string[] };
 
 /** Fetches what is believed of chosen players, once each; of players without a ball there is nothing to fetch. */
 export function useBeliefs(slug: string, chosen: readonly Candidate[]): Beliefs {
@@ -43,7 +43,7 @@ export function useBeliefs(slug: string, chosen: readonly Candidate[]): Beliefs 
   return beliefs;
 }
 
-async function fetchKnown(slug: string, { playerId, level }: Candidate): Promise<Known> {
+async function fetchKnown(slug: string, { playerId, level }: Candidate): Promise<KnownCandidate> {
   const response = await fetch(`/a/${slug}/players/${playerId}/belief`);
   if (!response.ok) throw new Error(String(response.status));
   // A page that is older or newer than the server reads draws of another model: it plays as the level does.

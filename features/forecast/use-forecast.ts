@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Part } from '@/core/forecast/forecast';
 import type { Outlook } from '@/core/forecast/outlook';
-import type { Asked, FromForecast, KnownOfPlayer, ToForecast } from '@/workers/messages';
+import type { AskedForecast, FromForecast, KnownOfPlayer, ToForecast } from '@/workers/messages';
 import { startForecastWorker } from './start-worker';
 
 /** A piece of an answer, with the number of the question that it answers. */
@@ -11,23 +11,23 @@ type Of<T> = T & { ask: number };
 type Piece<Kind extends Part['kind']> = Of<Extract<Part, { kind: Kind }>>;
 
 /** What has been answered so far. Pieces of an older question stay until their own come; `ask` tells them apart. */
-export type Answer = {
+export type ForecastAnswer = {
   ask: number;
   rows: Record<string, Of<{ outlook: Outlook; rough: boolean }>>;
   goal?: Piece<'goal'>;
   zones?: Piece<'zones'>;
   pars?: Piece<'pars'>;
-  tells?: Piece<'tells'>;
+  information?: Piece<'information'>;
   together?: Piece<'together'>;
   busy: boolean;
   failed: string | null;
 };
 
-const NOTHING: Answer = { ask: 0, rows: {}, busy: false, failed: null };
+const NOTHING: ForecastAnswer = { ask: 0, rows: {}, busy: false, failed: null };
 const NOT_STARTED = 'The forecast did not start. Load the page again to see it; what you typed can be saved first.';
 
 /** What is known of a player, as it is sent to the worker. */
-export type Known = { key: string } & KnownOfPlayer;
+export type KnownCandidate = { key: string } & KnownOfPlayer;
 
 /** Changes that follow each other faster than this are one. */
 const SETTLED_MS = 40;
@@ -37,11 +37,11 @@ const SETTLED_MS = 40;
  * @param question as JSON, so that the same question is not asked again; null asks nothing
  * @param subject what the question is about: answers about another subject are not shown at all
  */
-export function useForecast(question: string | null, subject: string, known: readonly Known[]): Answer {
+export function useForecast(question: string | null, subject: string, known: readonly KnownCandidate[]): ForecastAnswer {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const told = useRef(new Set<string>());
-  const [answer, setAnswer] = useState<{ subject: string; question: string | null; answer: Answer }>({
+  const [answer, setAnswer] = useState<{ subject: string; question: string | null; answer: ForecastAnswer }>({
     subject,
     question: null,
     answer: NOTHING,
@@ -83,7 +83,7 @@ export function useForecast(question: string | null, subject: string, known: rea
         const before = now.subject === subject ? now.answer : NOTHING;
         return { subject, question, answer: { ...before, ask, busy: true, failed: null } };
       });
-      send({ ask, question: JSON.parse(question) as Asked });
+      send({ ask, question: JSON.parse(question) as AskedForecast });
     }, SETTLED_MS);
     return () => clearTimeout(timer);
   }, [question, subject, known]);
@@ -96,7 +96,7 @@ export function useForecast(question: string | null, subject: string, known: rea
 /** The number of no question. */
 const NO_ASK = -1;
 
-function withMessage(now: Answer, message: FromForecast): Answer {
+function withMessage(now: ForecastAnswer, message: FromForecast): ForecastAnswer {
   if ('failed' in message) return { ...NOTHING, failed: `This can’t be forecast: ${message.failed}.` };
   if ('done' in message) return { ...now, busy: false };
   const { ask, part } = message;

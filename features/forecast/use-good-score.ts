@@ -7,7 +7,7 @@ import { enter } from '@/core/game/entrant';
 import type { OwnLengths } from '@/core/game/sizes';
 import type { GameSpec } from '@/core/game/spec';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
-import type { Asked } from '@/workers/messages';
+import type { AskedForecast } from '@/workers/messages';
 import type { RowOf } from './score-rows';
 import { useBeliefs, type Candidate } from './use-beliefs';
 import { useForecast } from './use-forecast';
@@ -19,13 +19,13 @@ const FIRST_TARGET = levelKey(10);
 const MOST_PLAYERS = 6;
 
 /** Where it is asked from: whose academy, who could be asked about, and in which units. */
-export type Desk = { slug: string; units: UnitSystem; candidates: readonly Candidate[]; coach: OwnLengths };
+export type ForecastSetting = { slug: string; units: UnitSystem; candidates: readonly Candidate[]; coach: OwnLengths };
 
 /** What is wished of suggestions, as shares. */
 export type Wishes = { chance: number; rate: number; par: number };
 
 /** A game's forecast for the levels and for players that are chosen; null for a game that has none. */
-export function useGoodScore(game: GameSpec | null, { slug, units, candidates, coach }: Desk, wishes: Wishes) {
+export function useGoodScore(game: GameSpec | null, { slug, units, candidates, coach }: ForecastSetting, wishes: Wishes) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [asked, setTarget] = useState(FIRST_TARGET);
   const players = useMemo(() => chosen.flatMap((id) => candidates.find(({ playerId }) => playerId === id) ?? []), [chosen, candidates]);
@@ -35,7 +35,7 @@ export function useGoodScore(game: GameSpec | null, { slug, units, candidates, c
     ...players.map((player) => ({ key: player.playerId, name: player.name, player })),
   ];
   const target = rows.some(({ key }) => key === asked) ? asked : FIRST_TARGET;
-  const question: Asked | null = game && {
+  const question: AskedForecast | null = game && {
     game,
     rows: [
       ...LEVELS.map((level) => ({ key: levelKey(level), entrant: entrantOfLevel(game, level) })),

@@ -5,7 +5,7 @@ import type { Bundle } from '@/core/exchange/bundle';
 import type { Table } from '@/core/play/play';
 import { sayConditions } from '@/core/shot/conditions';
 import { Board } from '../session/board';
-import { tell } from './device/sync';
+import { noteSession } from './device/sync';
 import { NoteFields } from '../session/notes';
 import styles from './play.module.scss';
 import { Summary } from '../session/summary';
@@ -40,7 +40,7 @@ export function Afterwards({ bundle, table, home, onBack }: Props) {
         id={player.playerId}
         notes={player.notes}
         by={only === null ? 'coach' : 'player'}
-        onKeep={(whose, text) => tell(bundle.sessionId, { say: 'note', playerId: player.playerId, whose, text })}
+        onKeep={(whose, text) => noteSession(bundle.sessionId, { say: 'note', playerId: player.playerId, whose, text })}
       />
       {doubled > 0 && (
         <p className="small-print">

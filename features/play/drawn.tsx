@@ -6,7 +6,7 @@ import { settledMedian } from '@/core/shot/median-left';
 import type { Shot } from '@/core/shot/shot';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
-import { Target, targetReach, type Place } from '@/ui/target';
+import { Target, targetReach, type FromHole } from '@/ui/target';
 import styles from './play.module.scss';
 
 /** The rings of what is being played; where there are none, as far as balls are measured. */
@@ -22,7 +22,7 @@ function ringsOf({ phase }: Standing, turn: Turn) {
 /** A putt that only counts in the hole is drawn as far out as it may roll by. */
 export const reachOf = (standing: Standing, turn: Turn) => targetReach([{ radiusM: 1.2, label: '' }, ...ringsOf(standing, turn)]);
 
-type DrawnProps = { standing: Standing; turn: Turn; system: UnitSystem; placing: Place | null; onPlace: (place: Place) => void };
+type DrawnProps = { standing: Standing; turn: Turn; system: UnitSystem; placing: FromHole | null; onPlace: (place: FromHole) => void };
 
 /** The target and the tape with the balls of this station. */
 export function Drawn({ standing, turn, system, placing, onPlace }: DrawnProps) {
@@ -60,7 +60,7 @@ export function Drawn({ standing, turn, system, placing, onPlace }: DrawnProps) 
 }
 
 /** Where a ball is drawn, if its direction is known. */
-function placeOf(shot: Shot): Place | null {
+function placeOf(shot: Shot): FromHole | null {
   if (shot.leftM === null || shot.bearingDeg === null) return null;
   const angle = (shot.bearingDeg * Math.PI) / 180;
   return { right: shot.leftM * Math.sin(angle), beyond: shot.leftM * Math.cos(angle) };

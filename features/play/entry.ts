@@ -2,14 +2,14 @@ import { CLUB_M, PACE_M } from '@/core/measures/sticks';
 import { METRES_PER, snap } from '@/core/units/length';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
-import type { Place } from '@/ui/target';
+import type { FromHole } from '@/ui/target';
 
 /** No ball's centre is nearer to the hole's than its radius without being in it. */
 const NEAREST_M = 2.125 * METRES_PER.in;
 const FARTHEST_M = 150;
 
 /** A ball tapped on the drawn target: distance and bearing, by eye. */
-export function tappedResult({ right, beyond }: Place): Result {
+export function tappedResult({ right, beyond }: FromHole): Result {
   const bearing = (Math.atan2(right, beyond) * 180) / Math.PI;
   return {
     holed: false,

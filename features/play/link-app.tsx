@@ -13,7 +13,7 @@ import { Notice } from './notice';
 import styles from './link.module.scss';
 import { WaitingLine } from './waiting-line';
 
-type Asked = 'asking' | 'got' | 'ended' | 'unreachable';
+type LinkState = 'asking' | 'got' | 'ended' | 'unreachable';
 /** A session that the coach starts is here after so long, without anything being pressed. */
 const LOOK_MS = 15_000;
 
@@ -32,8 +32,8 @@ export function LinkApp({ token }: { token: string }) {
 }
 
 /** Asks for the page of a link, again and again while it is looked at. */
-function useHome(token: string): Asked {
-  const [asked, setAsked] = useState<Asked>('asking');
+function useHome(token: string): LinkState {
+  const [asked, setAsked] = useState<LinkState>('asking');
   useEffect(() => {
     let current = true;
     let ended = false;

@@ -13,7 +13,7 @@ import type { Turn } from '@/core/game/turn';
 import { sayMarks } from '@/core/shot/say-shot';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { Place } from '@/ui/target';
+import type { FromHole } from '@/ui/target';
 import { AnswerKeys, FinishMarks } from './answer-keys';
 import { Card } from './card';
 import { kept, MARK_WORDS, marksShown, QUICK_MARKS, rememberMarks, SAYS_ALL, withDetails } from './details';
@@ -31,7 +31,7 @@ import { UndoButton } from './undo-button';
 import { useAnswerKeys } from './use-answer-keys';
 
 /** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
-type Entry = { way: 'keys' } | { way: 'place'; place: Place } | { way: 'type' } | { way: 'leave' };
+type Entry = { way: 'keys' } | { way: 'place'; place: FromHole } | { way: 'type' } | { way: 'leave' };
 
 export type BallProps = {
   sitting: Sitting;

@@ -5,18 +5,18 @@ import type { Result } from '@/core/game/scoring/ball';
 import { sayBearing } from '@/core/shot/direction';
 import { formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
-import type { Place } from '@/ui/target';
+import type { FromHole } from '@/ui/target';
 import { tappedResult } from './entry';
 import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
 
 type Props = {
-  place: Place;
+  place: FromHole;
   reachM: number;
   system: UnitSystem;
   verdict: (result: Result) => string;
   busy: boolean;
-  onMove: (place: Place) => void;
+  onMove: (place: FromHole) => void;
   onRecord: (result: Result) => void;
   onCancel: () => void;
 };

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { careLines } from '@/core/game/words/care';
 import type { Bundle } from '@/core/exchange/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
-import { mayTell } from '@/core/exchange/telling';
+import { mayNote } from '@/core/exchange/session-note';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
@@ -13,7 +13,7 @@ import { playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
 import { useAwake } from './device/device-extras';
 import { now } from '../form/ids';
-import { tell } from './device/sync';
+import { noteSession } from './device/sync';
 import type { Offer } from './device/store';
 import { useSession } from './device/use-session';
 import { LinkApp } from './link-app';
@@ -89,17 +89,17 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
   // By a personal link a session of several is not one's own to end.
   const toldAlready =
     bundle.stopped ||
-    !mayTell(
+    !mayNote(
       { say: 'stopped', stopped: true },
       bundle.only,
       bundle.players.map((one) => one.playerId),
     );
   useEffect(() => {
-    if (timeUp && !toldAlready) void tell(sessionId, { say: 'stopped', stopped: true });
+    if (timeUp && !toldAlready) void noteSession(sessionId, { say: 'stopped', stopped: true });
   }, [timeUp, toldAlready, sessionId]);
   useAwake(!over);
-  const end = () => tell(sessionId, { say: 'stopped', stopped: true });
-  const goOn = () => tell(sessionId, { say: 'stopped', stopped: false });
+  const end = () => noteSession(sessionId, { say: 'stopped', stopped: true });
+  const goOn = () => noteSession(sessionId, { say: 'stopped', stopped: false });
 
   return (
     <div className={`${styles.screen} dusk`}>

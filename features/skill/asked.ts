@@ -32,16 +32,16 @@ const askedSchema = z.object({
   /** Whether kinds of shot are shown that have no ball. */
   all: z.literal('1').optional().catch(undefined),
 });
-export type Asked = z.infer<typeof askedSchema>;
+export type BoardAsked = z.infer<typeof askedSchema>;
 
-export const readAsked = (params: Record<string, unknown>): Asked => askedSchema.parse(params);
+export const readAsked = (params: Record<string, unknown>): BoardAsked => askedSchema.parse(params);
 
 /** The choices that leave balls out. */
 export const FILTERS = ['from', 'to', 'game', 'sit', 'stance', 'trajectory', 'club', 'firmness', 'wind'] as const;
-export const isFiltered = (asked: Asked) => FILTERS.some((name) => asked[name] !== undefined);
+export const isFiltered = (asked: BoardAsked) => FILTERS.some((name) => asked[name] !== undefined);
 
 /** The address part of a choice; what is usual is left out. */
-export function asQuery(asked: Asked, change: Partial<Record<keyof Asked, string | number | undefined>> = {}): string {
+export function asQuery(asked: BoardAsked, change: Partial<Record<keyof BoardAsked, string | number | undefined>> = {}): string {
   const all = { ...asked, ...change };
   const entries = Object.entries(all).flatMap(([name, value]) =>
     value === undefined || value === '' || (name === 'per' && value === 'shot') ? [] : [[name, String(value)] as [string, string]],
@@ -50,7 +50,7 @@ export function asQuery(asked: Asked, change: Partial<Record<keyof Asked, string
 }
 
 /** Which balls of a player a board looks at. */
-export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter {
+export function filterOf(asked: BoardAsked, timeZone: string, now: Date): BallFilter {
   const { from, to, game, sit, stance, trajectory, club, firmness, wind } = asked;
   return {
     asOf: to ? endOfDayIn(to, timeZone) : now,
@@ -66,7 +66,7 @@ export function filterOf(asked: Asked, timeZone: string, now: Date): BallFilter 
 }
 
 /** What a board of a player is, as it was asked. */
-export const boardAsked = (asked: Asked, timeZone: string, now: Date): BoardOf => ({
+export const boardAsked = (asked: BoardAsked, timeZone: string, now: Date): BoardOf => ({
   filter: isFiltered(asked) ? filterOf(asked, timeZone, now) : null,
   against: asked.against,
 });

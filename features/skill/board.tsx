@@ -7,7 +7,7 @@ import { sayCell } from '@/core/board/say-cell';
 import { counted } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
 import { sayDay } from '@/core/units/say-moment';
-import { asQuery, isFiltered, type Asked } from './asked';
+import { asQuery, isFiltered, type BoardAsked } from './asked';
 import { Dreads } from './dreads';
 import { Filters } from './filters';
 import { Heat, HeatKey } from './heat';
@@ -22,7 +22,7 @@ type Props = {
   board: Board;
   /** Levels that can be chosen to be counted against. */
   levels: readonly number[];
-  asked: Asked;
+  asked: BoardAsked;
   halfLifeDays: number | null;
   narrowings: Answer<'narrowings'>;
   timeZone: string;

@@ -13,7 +13,7 @@ import { capital, counted, formatLeft, formatLength, signed } from '@/core/units
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { sayDay } from '@/core/units/say-moment';
-import { asQuery, type Asked } from './asked';
+import { asQuery, type BoardAsked } from './asked';
 import { curveOf } from './curve';
 import { CurveChart } from './curve-chart';
 import { Interval } from './interval';
@@ -28,7 +28,7 @@ type Props = {
   level: number;
   per: Per;
   system: UnitSystem;
-  asked: Asked;
+  asked: BoardAsked;
   timeZone: string;
   now: Date;
 };

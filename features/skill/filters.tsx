@@ -5,11 +5,11 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FIRMNESSES, say, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
-import { asQuery, FILTERS, isFiltered, type Asked } from './asked';
+import { asQuery, FILTERS, isFiltered, type BoardAsked } from './asked';
 import styles from './skill.module.scss';
 
 type Props = {
-  asked: Asked;
+  asked: BoardAsked;
   ownLevel: number;
   levels: readonly number[];
   games: readonly { gameId: string; title: string }[];

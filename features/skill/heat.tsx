@@ -7,14 +7,14 @@ import { kindsOf } from '@/core/board/kinds';
 import { sayCell, sayShot } from '@/core/board/say-cell';
 import { rankOf, type Per } from '@/core/board/settle';
 import { counted, signed } from '@/core/units/format';
-import { asQuery, type Asked } from './asked';
+import { asQuery, type BoardAsked } from './asked';
 import { shadeOf } from './shade';
 import styles from './skill.module.scss';
 
 type Props = {
   findings: readonly Finding[];
   per: Per;
-  asked: Asked;
+  asked: BoardAsked;
   /** Cells that are named beside the board, and so are on it. */
   named: readonly number[];
 };
@@ -86,7 +86,7 @@ export function Heat({ findings, per, asked, named }: Props) {
   );
 }
 
-function Cell({ finding, per, most, asked }: { finding: Finding; per: Per; most: number; asked: Asked }) {
+function Cell({ finding, per, most, asked }: { finding: Finding; per: Per; most: number; asked: BoardAsked }) {
   const { mean, interval80, weakest3 } = rankOf(finding, per);
   const [low, high] = interval80;
   const says =

@@ -1,10 +1,10 @@
 import Link from 'next/link';
 import type { Per } from '@/core/board/settle';
-import { asQuery, type Asked } from './asked';
+import { asQuery, type BoardAsked } from './asked';
 import styles from './skill.module.scss';
 
 /** Each shot alike, or each as often as it comes up in a round. */
-export function PerSwitch({ asked }: { asked: Asked }) {
+export function PerSwitch({ asked }: { asked: BoardAsked }) {
   return (
     <div className={`${styles.per} no-print`} role="group" aria-label="Strokes lost are counted">
       {(['shot', 'round'] satisfies Per[]).map((per) => (

@@ -7,7 +7,7 @@ import type { SkillModel } from '@/core/skill/model';
 import type { Shot } from '@/core/shot/shot';
 import { counted, signed } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
-import type { Asked } from './asked';
+import type { BoardAsked } from './asked';
 import { Filters } from './filters';
 import type { Board } from '@/server/known/board';
 import { MakeChart } from './make-chart';
@@ -21,7 +21,7 @@ type Props = {
   board: Board;
   /** All ordinary putts that were played as balls of their own. */
   putts: Shot[];
-  asked: Asked;
+  asked: BoardAsked;
   narrowings: Answer<'narrowings'>;
 };
 

@@ -10,7 +10,7 @@ import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
 import type { Cell } from '@/core/skill/cells';
 import { kindsOf } from '@/core/board/kinds';
-import { GROUNDS, onGround, type Ground } from '@/core/board/ground';
+import { GROUNDS, onGround, type CourseGround } from '@/core/board/ground';
 import { sayShot } from '@/core/board/say-cell';
 import { saveRoundMixAction } from './actions';
 import styles from './skill.module.scss';
@@ -90,7 +90,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
             </option>
           ))}
         </Form.Select>
-        {(Object.keys(GROUNDS) as Ground[]).map((ground) => (
+        {(Object.keys(GROUNDS) as CourseGround[]).map((ground) => (
           <Button key={ground} variant="outline-dark" onClick={() => set(onGround(cells, usual, ground))}>
             {GROUNDS[ground].label}
           </Button>

@@ -4,13 +4,13 @@ import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed, signed } from '@/core/units/format';
-import { asQuery, type Asked } from './asked';
+import { asQuery, type BoardAsked } from './asked';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';
 import { SquadTable } from './squad-table';
 
-type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: Asked };
+type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked };
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
 export function SquadPage({ slug, squad, ids, levels, asked }: Props) {

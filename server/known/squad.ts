@@ -1,5 +1,5 @@
 import 'server-only';
-import { memberOf, type Member } from '@/core/board/squad';
+import { memberOf, type SquadMember } from '@/core/board/squad';
 import { diagnose } from '@/core/skill/diagnose';
 import type { SkillModel } from '@/core/skill/model';
 import type { PlayerRow } from '../data';
@@ -25,11 +25,11 @@ export function squadOf(desk: KnownAt): Promise<Squaddie[]> {
 }
 
 /** Rows of squad boards, by everything they were made from: a large squad is judged once, and then only who has played. */
-const rows = new Map<string, Member>();
+const rows = new Map<string, SquadMember>();
 const MOST_ROWS = 2000;
 
 /** The players of a squad with their skills, a shot or a round. */
-export function membersOf(desk: KnownAt, perShot: boolean): Promise<{ player: PlayerRow; member: Member }[]> {
+export function membersOf(desk: KnownAt, perShot: boolean): Promise<{ player: PlayerRow; member: SquadMember }[]> {
   return eachPlayer(desk, async (player) => {
     const { playerId, evidenceRev, level, roundMix } = player;
     const key = JSON.stringify([

@@ -3,7 +3,7 @@ import { sayLevel } from '../../golf/level';
 import { inWords } from '../../units/format';
 import { countSchema } from './fields';
 import { holedKey, wordKey } from './answer-keys';
-import type { Ball } from './ball';
+import type { ScoredBall } from './ball';
 import type { KernelBall } from './kernel';
 import { NO_RULES, PLAIN, type Scheme } from './scheme';
 
@@ -24,11 +24,11 @@ export type HoleOut = z.infer<typeof holeOutSchema>;
 type State = { strokes: number; par: number; through: number; upAndDown: number; fromOff: number; doubleChips: number };
 
 /** Strokes of a ball to the hole, this one included, with penalties; one not said is as if picked up. */
-const strokesOf = (ball: Ball, scoring: HoleOut) =>
+const strokesOf = (ball: ScoredBall, scoring: HoleOut) =>
   Math.min(ball.holed ? 1 : (ball.strokes ?? scoring.pickUpAfter), scoring.pickUpAfter) + ball.penalty;
 
 /** Whether the first shot stayed off the green, so that a second one was needed. */
-const staysOff = (ball: Ball) => ball.finish !== null && ball.finish !== 'green';
+const staysOff = (ball: ScoredBall) => ball.finish !== null && ball.finish !== 'green';
 
 /** "two under through five", "level through one". */
 export function sayToPar(strokes: number, par: number, through: number): string {

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, round } from './fields';
 import { wordKey } from './answer-keys';
-import { inside, type Ball } from './ball';
+import { inside, type ScoredBall } from './ball';
 import type { KernelBall } from './kernel';
 import { kernelInside } from './kernel';
 import { ALL_RULES, PLAIN, type Scheme } from './scheme';
@@ -23,7 +23,7 @@ export const landingZoneSchema = z.strictObject({
 export type LandingZone = z.infer<typeof landingZoneSchema>;
 type State = { done: number; landed: number; finished: number };
 
-const lands = (ball: Ball) => ball.landed === true;
+const lands = (ball: ScoredBall) => ball.landed === true;
 
 /** The ball must first land in a zone at a set carry; optionally it must also finish in a second one. */
 export const landingZone: Scheme<LandingZone, State> = {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { counted, inWords } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
 import { holedKey, outsideKey, ringKey } from './answer-keys';
-import { farM, type Ball } from './ball';
+import { farM, type ScoredBall } from './ball';
 import { kernelInside, type Kernel, type KernelBall } from './kernel';
 import { ALL_RULES, PLAIN, type Scheme } from './scheme';
 import { key } from '../../stored';
@@ -35,7 +35,7 @@ export type RingPoints = z.infer<typeof ringPointsSchema>;
  * What one ball earns. A ball on a ring's edge scores the inner ring. Of a ball of which only a range of distances is
  * known, the far end counts: a doubt never earns points.
  */
-export function ringPointsFor(scoring: RingPoints, ball: Ball): number {
+export function ringPointsFor(scoring: RingPoints, ball: ScoredBall): number {
   if (ball.holed) return scoring.holedPoints;
   const far = farM(ball);
   return scoring.rings.find((ring) => far <= ring.radiusM)?.points ?? 0;

@@ -1,16 +1,16 @@
 import type { UnitSystem } from '../../units/length';
-import { ORDERS, type Order, type Rules } from '../rules';
+import { ORDERS, type PlayingOrder, type Rules } from '../rules';
 import type { Sizes } from '../sizes';
 import type { Station } from '../station';
 import type { AnswerKey } from './answer-keys';
-import type { Asked, Ball } from './ball';
+import type { ShotAsked, ScoredBall } from './ball';
 import type { Kernel, KernelBall, Seen } from './kernel';
 import type { ScoreUnit } from './score-unit';
 import type { Words } from './words';
 import type { Zone } from './zone';
 
 /** A ball that the game has: which of its station it is (from 1), and what is asked of it. */
-export type Lot = { at: number; ballNo: number; asked: Asked };
+export type Lot = { at: number; ballNo: number; asked: ShotAsked };
 
 /** One phase of a game as it is for one player: radii and pars are theirs. */
 export type Phase<Scoring> = {
@@ -71,7 +71,7 @@ export interface Scheme<Scoring, State> {
   /** Whether a station's `balls` say how many are played there; else every visit is one ball. */
   countsBalls: boolean;
   /** In which orders its stations can be played. */
-  orders: readonly Order[];
+  orders: readonly PlayingOrder[];
   /** Why it can be played in no other order. */
   whyOrder: string;
   /** Whether it can be a phase before the one that counts. */
@@ -138,7 +138,7 @@ export interface Scheme<Scoring, State> {
    * The state after a ball; the state before it is left as it was.
    * @param won points of the round, in schemes that compare players
    */
-  step(state: State, ball: Ball, lot: Lot, phase: Phase<Scoring>, won: number): State;
+  step(state: State, ball: ScoredBall, lot: Lot, phase: Phase<Scoring>, won: number): State;
   /** The score a state stands for. */
   score(state: State, phase: Phase<Scoring>): number;
   /** The par of what was played, in a scheme that has one. */
@@ -150,9 +150,9 @@ export interface Scheme<Scoring, State> {
   /** The station to play from next, where the scheme decides it. */
   route?(state: State, phase: Phase<Scoring>): number;
   /** Whether a ball did what was wanted; null where this scheme knows no such thing. */
-  success(ball: Ball, station: Station, phase: Phase<Scoring>): boolean | null;
+  success(ball: ScoredBall, station: Station, phase: Phase<Scoring>): boolean | null;
   /** What each player's ball of one round earns, in schemes that compare players. */
-  round?(balls: readonly Ball[], phase: Phase<Scoring>): number[];
+  round?(balls: readonly ScoredBall[], phase: Phase<Scoring>): number[];
   /** The same for simulated balls: writes into `won`. */
   roundInto?(balls: readonly KernelBall[], phase: Phase<Scoring>, won: Float64Array): void;
   /** The best score there is. */
@@ -160,9 +160,9 @@ export interface Scheme<Scoring, State> {
   /** The worst score with which it was done, in schemes that count what it took and may end undone; null where any score is one. */
   lastDone?(phase: Phase<Scoring>): number | null;
   /** What one ball came to, in a word or two; empty where its distance says it all. */
-  verdict(ball: Ball, station: Station, phase: Phase<Scoring>): string;
+  verdict(ball: ScoredBall, station: Station, phase: Phase<Scoring>): string;
   /** The same in one sign or figure, on a card; without it, whether it did what was wanted. */
-  mark?(ball: Ball, phase: Phase<Scoring>): string;
+  mark?(ball: ScoredBall, phase: Phase<Scoring>): string;
   /** How it stands, beyond the score: "rung 3 of 7". */
   now(state: State, phase: Phase<Scoring>): string;
   notes(state: State, phase: Phase<Scoring>): Note[];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
 import { counted } from '../../units/format';
 import { wordKey } from './answer-keys';
-import type { Asked } from './ball';
+import type { ShotAsked } from './ball';
 import { NO_RULES, PLAIN, type Lot, type Refusal, type Scheme } from './scheme';
 
 const AXES = { trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
@@ -38,8 +38,8 @@ export type ShotMatrix = z.infer<typeof shotMatrixSchema>;
 type State = { done: number; played: number };
 
 /** Every combination, the first attribute changing slowest. */
-export function cellsOf(scoring: ShotMatrix): Asked[] {
-  return MATRIX_AXES.reduce<Asked[]>(
+export function cellsOf(scoring: ShotMatrix): ShotAsked[] {
+  return MATRIX_AXES.reduce<ShotAsked[]>(
     (cells, name) =>
       scoring[name].length === 0 ? cells : cells.flatMap((cell) => scoring[name].map((value) => ({ ...cell, [name]: value }))),
     [{}],

@@ -1,6 +1,6 @@
 import { counted, leftUnit } from '../../units/format';
 import type { UnitSystem } from '../../units/length';
-import type { Order, Side } from '../rules';
+import type { PlayingOrder, Side } from '../rules';
 import { schemeOf, type Scoring } from '../scoring';
 import { wordsFor } from '../scoring/words';
 import type { Sizes } from '../sizes';
@@ -11,14 +11,14 @@ export function scoringInWords(scoring: Scoring, sizes: Sizes, system: UnitSyste
   return schemeOf(scoring).says(scoring, wordsFor(sizes, system));
 }
 
-const ORDER_WORDS: Readonly<Record<Order, string>> = {
+const ORDER_WORDS: Readonly<Record<PlayingOrder, string>> = {
   blocked: 'station after station',
   serial: 'out and back, one ball at each',
   random: 'random, never the same station twice running',
   choice: 'the player chooses',
 };
 /** "out and back, one ball at each": an order of play. */
-export function sayOrder(order: Order): string {
+export function sayOrder(order: PlayingOrder): string {
   return ORDER_WORDS[order];
 }
 

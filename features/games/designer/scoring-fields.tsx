@@ -2,7 +2,7 @@
 
 import { Form } from 'react-bootstrap';
 import { useFormContext, useWatch } from 'react-hook-form';
-import type { Order } from '@/core/game/rules';
+import type { PlayingOrder } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
 import type { UnitSystem } from '@/core/units/length';
 import { FIELDS } from '../scoring';
@@ -67,6 +67,6 @@ function followScheme(
   const fewest = scheme.fewestBalls(scoring);
   // So that what is asked can be done: about twice as many as it takes at least.
   if (balls < fewest) stations.forEach((_, i) => setValue(`stations.${i}.balls`, Math.ceil((2 * fewest) / stations.length)));
-  if (!scheme.orders.includes(getValues('order') as Order)) setValue('order', 'blocked');
+  if (!scheme.orders.includes(getValues('order') as PlayingOrder)) setValue('order', 'blocked');
   setValue('goal', null);
 }

@@ -4,7 +4,7 @@ import { Button } from 'react-bootstrap';
 import { MOST_POINTS, toEdge } from '@/core/geometry/polygon';
 import { addCorner, outlineOf, removeItem, rounded, withOutline, type Item } from '@/core/green/edit';
 import { oddHole } from '@/core/green/facts';
-import { AREA_KINDS, type Area, type AreaKind, type Group, type Hole } from '@/core/green/plan';
+import { AREA_KINDS, type Area, type AreaKind, type PeopleGroup, type Hole } from '@/core/green/plan';
 import { say } from '@/core/golf/words';
 import { formatLength } from '@/core/units/format';
 import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
@@ -71,10 +71,13 @@ export function HolePanel({ hole }: { hole: Hole }) {
   );
 }
 
-export function GroupPanel({ group }: { group: Group }) {
+export function GroupPanel({ group }: { group: PeopleGroup }) {
   const { plan, system, change } = useEditing();
   const i = plan.groups.indexOf(group);
-  const withGroup = (more: Partial<Group>) => ({ ...plan, groups: plan.groups.map((one) => (one === group ? { ...one, ...more } : one)) });
+  const withGroup = (more: Partial<PeopleGroup>) => ({
+    ...plan,
+    groups: plan.groups.map((one) => (one === group ? { ...one, ...more } : one)),
+  });
   const unit = shortUnit(system);
   return (
     <>
@@ -112,7 +115,7 @@ export function GroupPanel({ group }: { group: Group }) {
             ['left', 'left-handed'],
             ['mixed', 'both'],
           ]}
-          onPick={(value) => change(withGroup({ hands: value as Group['hands'] }))}
+          onPick={(value) => change(withGroup({ hands: value as PeopleGroup['hands'] }))}
         />
       </div>
       <Remove item={{ kind: 'group', key: group.key }} name={`group ${group.label}`} />

@@ -20,7 +20,7 @@ import {
   readSession,
   settleAside,
 } from './store';
-import { sendWaiting, syncState, tell } from './sync';
+import { sendWaiting, syncState, noteSession } from './sync';
 
 const spec = game();
 const turns = turnsOf(spec);
@@ -198,9 +198,9 @@ test('by a personal link nobody else’s ball is corrected, removed or taken bac
 
 test('what is told of a session holds here at once, waits, and only the newest of it is sent', async () => {
   server.answer = 'no network';
-  await tell(SESSION, { say: 'stopped', stopped: true });
-  await tell(SESSION, { say: 'stopped', stopped: false });
-  await tell(SESSION, { say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
+  await noteSession(SESSION, { say: 'stopped', stopped: true });
+  await noteSession(SESSION, { say: 'stopped', stopped: false });
+  await noteSession(SESSION, { say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
   await settled();
   expect((await readSession(SESSION))!.bundle).toMatchObject({ stopped: false, players: [{ notes: { own: 'too quick', coach: '' } }] });
   expect(await countWaiting()).toBe(2);
@@ -288,7 +288,7 @@ test('what was set aside can be discarded, a telling too', async () => {
   server.refuses = () => 'Its player is not in this session.';
   await settled();
   server.answer = 403;
-  await tell(SESSION, { say: 'stopped', stopped: true });
+  await noteSession(SESSION, { say: 'stopped', stopped: true });
   await settled();
   const aside = await readAside(SESSION);
   expect(aside.map(({ said }) => ('say' in said ? said.say : said.kind))).toEqual(['record', 'stopped']);

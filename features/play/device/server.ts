@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
 import { linkHomeSchema, type Again, type LinkHome } from '@/core/exchange/link-home';
-import type { Telling } from '@/core/exchange/telling';
+import type { SessionNote } from '@/core/exchange/session-note';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
 import { keyOf } from './store';
 
@@ -63,8 +63,8 @@ export async function postEvents(
 }
 
 /** Tells what else is said about a session. @returns with what is refused why */
-export async function putTelling(sessionId: string, telling: Telling): Promise<{ outcome: Outcome; why: string }> {
-  const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, telling);
+export async function putSessionNote(sessionId: string, note: SessionNote): Promise<{ outcome: Outcome; why: string }> {
+  const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, note);
   const error = z.object({ error: z.string() }).safeParse(said);
   return { outcome, why: error.success ? error.data.error : 'The server refuses it.' };
 }

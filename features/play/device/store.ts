@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb';
 import type { Bundle } from '@/core/exchange/bundle';
 import type { LinkHome } from '@/core/exchange/link-home';
-import { aboutOf, told, type Telling } from '@/core/exchange/telling';
+import { aboutOf, noted, type SessionNote } from '@/core/exchange/session-note';
 import { projectShots } from '@/core/shot/project';
 import { storedGame } from '@/core/game/stored-game';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
@@ -19,7 +19,13 @@ type StoredBundle = { sessionId: string; bundle: Bundle };
  */
 type StoredEvent = { eventId: string; sessionId: string; order: number; sent: 0 | 1 | 2 | 3; event: ShotEvent; why?: string };
 /** What is still to be told about a session; of each thing only the newest is kept. */
-export type StoredTelling = { id: string; sessionId: string; telling: Telling; made: number; /** Refused, and set aside. */ why?: string };
+export type StoredSessionNote = {
+  id: string;
+  sessionId: string;
+  telling: SessionNote;
+  made: number;
+  /** Refused, and set aside. */ why?: string;
+};
 /** With which personal link a session was opened here; without one it is the coach's sign-in. */
 type Key = { sessionId: string; token: string };
 type Setting = { key: string; value: string | number };
@@ -29,7 +35,7 @@ export type Offer = { sessionId: string; readingId: string; distanceM: number; r
 interface DeviceSchema extends DBSchema {
   bundles: { key: string; value: StoredBundle };
   events: { key: string; value: StoredEvent; indexes: { sent: number; inSession: [string, number] } };
-  tellings: { key: string; value: StoredTelling };
+  tellings: { key: string; value: StoredSessionNote };
   keys: { key: string; value: Key };
   homes: { key: string; value: { token: string; home: LinkHome } };
   settings: { key: string; value: Setting };
@@ -87,7 +93,7 @@ const OWN_FROM = 1e12;
 export async function keepBundle(bundle: Bundle): Promise<void> {
   const tx = (await store()).transaction(['bundles', 'events', 'tellings'], 'readwrite');
   const waiting = (await tx.objectStore('tellings').getAll()).filter((one) => one.sessionId === bundle.sessionId);
-  const current = waiting.reduce<Bundle>((held, one) => told(held, one.telling), { ...bundle, events: [] });
+  const current = waiting.reduce<Bundle>((held, one) => noted(held, one.telling), { ...bundle, events: [] });
   void tx.objectStore('bundles').put({ sessionId: bundle.sessionId, bundle: current });
   for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one, bundle.sessionId));
   await readAgain(tx.objectStore('events'), bundle.sessionId);
@@ -184,10 +190,10 @@ export async function countUnread(): Promise<number> {
   return (await store()).countFromIndex('events', 'sent', 3);
 }
 
-const isWaiting = ({ why }: StoredTelling) => why === undefined;
+const isWaiting = ({ why }: StoredSessionNote) => why === undefined;
 
 /** What the server will never take, of a session or of all: it is kept, and counts nowhere, until somebody decides. */
-export type SetAside = { id: string; sessionId: string; why: string; said: ShotEvent | Telling };
+export type SetAside = { id: string; sessionId: string; why: string; said: ShotEvent | SessionNote };
 
 export async function readAside(sessionId?: string): Promise<SetAside[]> {
   const tx = (await store()).transaction(['events', 'tellings']);
@@ -210,7 +216,7 @@ export async function setAside(refused: ReadonlyMap<string, string>): Promise<vo
 }
 
 /** Sets a telling aside that the server refuses, unless it was said anew meanwhile. */
-export async function setTellingAside(one: StoredTelling, why: string): Promise<void> {
+export async function setSessionNoteAside(one: StoredSessionNote, why: string): Promise<void> {
   const tx = (await store()).transaction('tellings', 'readwrite');
   const held = await tx.store.get(one.id);
   if (held && JSON.stringify(held) === JSON.stringify(one)) void tx.store.put({ ...one, why });
@@ -290,23 +296,23 @@ export async function markSent(eventIds: readonly string[]): Promise<void> {
 }
 
 /** Keeps what is to be told about a session until the server has it; this device goes by it at once. */
-export async function keepTelling(sessionId: string, telling: Telling): Promise<void> {
+export async function keepSessionNote(sessionId: string, note: SessionNote): Promise<void> {
   const tx = (await store()).transaction(['tellings', 'bundles'], 'readwrite');
   const held = await tx.objectStore('bundles').get(sessionId);
-  void tx.objectStore('tellings').put({ id: `${sessionId} ${aboutOf(telling)}`, sessionId, telling, made: now() });
-  if (held) void tx.objectStore('bundles').put({ sessionId, bundle: told(held.bundle, telling) });
+  void tx.objectStore('tellings').put({ id: `${sessionId} ${aboutOf(note)}`, sessionId, telling: note, made: now() });
+  if (held) void tx.objectStore('bundles').put({ sessionId, bundle: noted(held.bundle, note) });
   await tx.done;
   changed();
 }
 
 /** The oldest of what is to be told about a session that is not among these; undefined when all is told. */
-export async function nextTelling(without: ReadonlySet<string> = new Set()): Promise<StoredTelling | undefined> {
+export async function nextSessionNote(without: ReadonlySet<string> = new Set()): Promise<StoredSessionNote | undefined> {
   const waiting = (await (await store()).getAll('tellings')).filter((one) => isWaiting(one) && !without.has(one.sessionId));
   return waiting.sort((a, b) => a.made - b.made)[0];
 }
 
 /** Forgets a telling that the server has, unless it was said anew meanwhile. */
-export async function markTold(one: StoredTelling): Promise<void> {
+export async function markNoted(one: StoredSessionNote): Promise<void> {
   const tx = (await store()).transaction('tellings', 'readwrite');
   const held = await tx.store.get(one.id);
   if (held && JSON.stringify(held) === JSON.stringify(one)) void tx.store.delete(one.id);
@@ -348,8 +354,8 @@ export async function forgetHome(token: string): Promise<void> {
 export async function forgetSent(): Promise<void> {
   const tx = (await store()).transaction(STORES, 'readwrite');
   const waiting = (await tx.objectStore('events').getAll()).filter(({ sent }) => sent === 0 || sent === 2);
-  const telling = await tx.objectStore('tellings').getAll();
-  const kept = new Set([...waiting, ...telling].map((entry) => entry.sessionId));
+  const notes = await tx.objectStore('tellings').getAll();
+  const kept = new Set([...waiting, ...notes].map((entry) => entry.sessionId));
   for (const name of ['bundles', 'events', 'keys'] as const)
     for (const entry of await tx.objectStore(name).getAll())
       if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);

@@ -1,6 +1,6 @@
-import type { Telling } from '@/core/exchange/telling';
-import { postEvents, putTelling, type Outcome } from './server';
-import { keepTelling, markSent, markTold, nextBatch, nextTelling, setAside, setTellingAside } from './store';
+import type { SessionNote } from '@/core/exchange/session-note';
+import { postEvents, putSessionNote, type Outcome } from './server';
+import { keepSessionNote, markSent, markNoted, nextBatch, nextSessionNote, setAside, setSessionNoteAside } from './store';
 
 /** Why balls wait, where they do. */
 export type SyncState = 'idle' | 'sending' | Exclude<Outcome, 'stored'>;
@@ -81,13 +81,13 @@ async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' 
 }
 
 async function sendTellings(failed: Map<string, SyncState>): Promise<'unreachable' | undefined> {
-  const tellingLeft = () => nextTelling(new Set(failed.keys()));
+  const tellingLeft = () => nextSessionNote(new Set(failed.keys()));
   for (let one = await tellingLeft(); one; one = await tellingLeft()) {
     become('sending');
-    const { outcome, why } = await putTelling(one.sessionId, one.telling);
+    const { outcome, why } = await putSessionNote(one.sessionId, one.telling);
     if (outcome === 'unreachable') return outcome;
-    if (outcome === 'stored') await markTold(one);
-    else if (outcome === 'refused') await setTellingAside(one, why);
+    if (outcome === 'stored') await markNoted(one);
+    else if (outcome === 'refused') await setSessionNoteAside(one, why);
     else failed.set(one.sessionId, outcome);
   }
 }
@@ -98,7 +98,7 @@ function retryLater() {
 }
 
 /** Says something about a session: this device goes by it at once, the server hears of it when it can. */
-export async function tell(sessionId: string, telling: Telling): Promise<void> {
-  await keepTelling(sessionId, telling);
+export async function noteSession(sessionId: string, note: SessionNote): Promise<void> {
+  await keepSessionNote(sessionId, note);
   void sendWaiting();
 }

@@ -6,12 +6,12 @@ import type { Bundle } from '@/core/exchange/bundle';
 import { againSchema } from '@/core/exchange/link-home';
 import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/exchange/reading';
-import { mayTell, tellingSchema } from '@/core/exchange/telling';
+import { mayNote, sessionNoteSchema } from '@/core/exchange/session-note';
 import { readEvents } from '@/core/shot/read-event';
 import { shotBatchSchema } from '@/core/shot/shot';
 import { behindMs } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
-import { doorOf, linkHolder, readerOf, type Door, type Refusal } from '@/server/door';
+import { doorOf, linkHolder, readerOf, type Door, type DoorRefusal } from '@/server/door';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
@@ -25,7 +25,7 @@ function refuse(status: number, error: string, headers: HeadersInit = {}): Respo
   return Response.json({ error }, { status, headers });
 }
 
-const REFUSALS: Readonly<Record<Refusal, [number, string]>> = {
+const REFUSALS: Readonly<Record<DoorRefusal, [number, string]>> = {
   'signed out': [401, 'Sign in, or open your link again.'],
   'no such session': [404, 'There is no such session.'],
   'too many tries': [429, 'Too many tries: wait a quarter of an hour.'],
@@ -117,12 +117,12 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
   return atDoor(request, sessionId, async ({ data, only }, id) => {
     const sent = await bodyOf(request);
     if (sent instanceof Response) return sent;
-    const telling = tellingSchema.safeParse(sent.body);
-    if (!telling.success) return refuse(400, sayIssue(telling.error));
+    const note = sessionNoteSchema.safeParse(sent.body);
+    if (!note.success) return refuse(400, sayIssue(note.error));
     const found = await data.getSession(id);
     const players = found?.players.map((player) => player.playerId) ?? [];
-    if (!mayTell(telling.data, only, players)) return refuse(403, 'This is for the coach to say.');
-    const said = telling.data;
+    if (!mayNote(note.data, only, players)) return refuse(403, 'This is for the coach to say.');
+    const said = note.data;
     if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
     else if (said.say === 'station') {
       const stations = found ? stationsCalled(found.session.spec.stations, found.shots) : [];

@@ -1,7 +1,7 @@
 'use client';
 
 import { sayConditions } from '@/core/shot/conditions';
-import { tell } from '../device/sync';
+import { noteSession } from '../device/sync';
 import { DayFields } from '../../session/day-fields';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
@@ -17,7 +17,7 @@ export function DayPanel({ bundle, onClose }: MenuProps) {
         <DayFields
           initial={bundle.conditions}
           onKeep={async (conditions) => {
-            await tell(bundle.sessionId, { say: 'conditions', conditions });
+            await noteSession(bundle.sessionId, { say: 'conditions', conditions });
             onClose();
           }}
         />

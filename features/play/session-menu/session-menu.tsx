@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import type { Rotation } from '@/core/play/whose';
-import { mayTell } from '@/core/exchange/telling';
+import { mayNote } from '@/core/exchange/session-note';
 import { Chips } from '../../session/chips';
-import { tell } from '../device/sync';
+import { noteSession } from '../device/sync';
 import { useAside } from '../device/use-session';
 import { AsidePanel } from './aside-panel';
 import { BallsPanel, toSettle } from './balls-panel';
@@ -42,7 +42,7 @@ export function SessionMenu(props: MenuProps) {
   }
   const alone = bundle.players.length === 1;
   const players = bundle.players.map((player) => player.playerId);
-  const mayAll = mayTell({ say: 'stopped', stopped: true }, bundle.only, players);
+  const mayAll = mayNote({ say: 'stopped', stopped: true }, bundle.only, players);
   return (
     <main className={styles.menu}>
       <Top title="This session" onBack={onClose} />
@@ -90,7 +90,7 @@ export function SessionMenu(props: MenuProps) {
         {mayAll && !table.over && (
           <Entry
             onClick={() => {
-              void tell(bundle.sessionId, { say: 'stopped', stopped: true });
+              void noteSession(bundle.sessionId, { say: 'stopped', stopped: true });
               onClose();
             }}
             title="End here"

@@ -8,7 +8,7 @@ import { sayMeasured } from '@/core/shot/say-shot';
 import { fromMetres, toMetres } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
 import { Chips } from '../../session/chips';
-import { tell } from '../device/sync';
+import { noteSession } from '../device/sync';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
 import { Top } from './top';
@@ -44,7 +44,7 @@ function OneStation({ bundle, station, system }: OneProps) {
       distanceM: typed === null ? undefined : toMetres(typed, unit),
       source,
     });
-    if (read.success) void tell(bundle.sessionId, { say: 'station', station: read.data });
+    if (read.success) void noteSession(bundle.sessionId, { say: 'station', station: read.data });
     else setWrong(read.error.issues[0]!.message);
   };
   return (

@@ -6,7 +6,7 @@ import { shippedReference } from '../golf/reference';
 import { playerOfLevel } from './levels';
 import { quantile } from './outlook';
 import { stopsOf } from './sizes';
-import { informationOf, tellsOf } from './tells';
+import { informationOf, compareInformation } from './information';
 
 const model = modelOf(shippedReference);
 const chips = (scoring: Scoring) => ({ ...game(), stations: [station('a', { distanceM: yd(15), carryM: yd(6) })], scoring });
@@ -56,8 +56,8 @@ test('every library game tells between nothing and all, with its comparisons', (
   for (const { spec } of LIBRARY.filter(({ spec }) => !spec.open)) {
     const player = playerOfLevel(spec, 10, model);
     const half = quantile(stopsOf(spec, player, model, { balls: 4000, seed: 1 }).leftM, 0.5);
-    const { game: own, circle: one, strokes } = tellsOf(spec, player, model, Number.isFinite(half) && half > 0 ? half : 0.3);
-    for (const share of [own, one.tells, strokes]) {
+    const { game: own, circle: one, strokes } = compareInformation(spec, player, model, Number.isFinite(half) && half > 0 ? half : 0.3);
+    for (const share of [own, one.share, strokes]) {
       expect(share).toBeGreaterThanOrEqual(0);
       expect(share).toBeLessThanOrEqual(1);
     }

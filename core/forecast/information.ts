@@ -6,7 +6,7 @@ import type { AnswerKey } from '../game/scoring/answer-keys';
 import type { GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import type { Belief } from '../skill/diagnose';
-import { BINNING, groupOf, type Ball, type Group } from '../skill/groups';
+import { BINNING, groupOf, type RecordedBall, type BallGroup } from '../skill/groups';
 import type { Judge } from '../skill/judge';
 import { itemsOf, likelihood } from '../skill/likelihood';
 import type { SkillModel } from '../skill/model';
@@ -15,7 +15,7 @@ import { SDS, type Prior } from '../skill/prior';
 import { afterMiss } from '../skill/putters';
 import { makeRate } from '../golf/putting';
 import { METRES_PER } from '../units/length';
-import type { Player } from './games';
+import type { ForecastPlayer } from './games';
 import { spotOf } from './spots';
 
 /*
@@ -27,7 +27,7 @@ import { spotOf } from './spots';
  */
 
 /** What one game tells, and the same balls recorded in other ways, each from 0 to 1. */
-export type Tells = { game: number; circle: { radiusM: number; tells: number }; strokes: number };
+export type Information = { game: number; circle: { radiusM: number; share: number }; strokes: number };
 
 /** Where the player stands: the middle of what is believed. */
 type Middle = Parameters;
@@ -42,7 +42,7 @@ function middleOf({ draws }: Belief): Middle {
  * Information per ball of a game about one player, against a measured ball: the mean over its balls.
  * @throws RangeError for a game without stations
  */
-export function informationOf(game: GameSpec, { entrant, belief }: Player, model: SkillModel): number {
+export function informationOf(game: GameSpec, { entrant, belief }: ForecastPlayer, model: SkillModel): number {
   return perBall(gameFor(game, entrant), belief, model);
 }
 
@@ -62,18 +62,18 @@ function perBall(game: GameSpec, belief: Belief, model: SkillModel): number {
 }
 
 /** The same balls, recorded otherwise: in one circle that catches half of them, or by strokes to hole out. */
-export function tellsOf(game: GameSpec, { entrant, belief }: Player, model: SkillModel, circleM: number): Tells {
+export function compareInformation(game: GameSpec, { entrant, belief }: ForecastPlayer, model: SkillModel, circleM: number): Information {
   const own = gameFor(game, entrant);
   const as = (scoring: Scoring) => perBall({ ...own, scoring }, belief, model);
   return {
     game: as(own.scoring),
-    circle: { radiusM: circleM, tells: as(oneCircle(circleM)) },
+    circle: { radiusM: circleM, share: as(oneCircle(circleM)) },
     strokes: as(strokesToHole()),
   };
 }
 
 /** What can be said of a ball, as balls of which just that is known. */
-type Said = Pick<Ball, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'strokes' | 'landed' | 'executed' | 'zone' | 'measured'>;
+type Said = Pick<RecordedBall, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'strokes' | 'landed' | 'executed' | 'zone' | 'measured'>;
 const NOTHING: Said = {
   holed: false,
   leftM: null,
@@ -118,7 +118,7 @@ function measured(station: Station, farM: number): Said[] {
 }
 
 /** An ordinary ball at a hole. */
-const ORDINARY: Pick<Ball, 'counts' | 'target' | 'penalty' | 'finish' | 'nBalls' | 'sumLeftM' | 'landingErrorM' | 'carryM'> = {
+const ORDINARY: Pick<RecordedBall, 'counts' | 'target' | 'penalty' | 'finish' | 'nBalls' | 'sumLeftM' | 'landingErrorM' | 'carryM'> = {
   counts: 'ordinary',
   target: 'hole',
   penalty: 0,
@@ -139,7 +139,7 @@ function placeOf(station: Station, belief: Belief, middle: Middle, model: SkillM
   const ball = { ...ORDINARY, ...asPlayed(station, cell, prior) };
   return {
     gain(said: readonly Said[]): number {
-      const groups = new Map<string, Group>();
+      const groups = new Map<string, BallGroup>();
       for (const one of said) {
         const group = groupOf({ ...ball, ...one });
         if (group) groups.set(JSON.stringify(group), { ...group, n: 1 });

@@ -5,13 +5,13 @@ import styles from './forecast.module.scss';
 import { percent, type Shared } from './shared';
 
 /** How much a ball of the game tells about a player, and how much it would, recorded otherwise. */
-export function HowMuchItTells({ game, units, answer, targetName }: Shared) {
-  const { tells: piece } = answer;
+export function InformationPanel({ game, units, answer, targetName }: Shared) {
+  const { information: piece } = answer;
   if (!piece) return null;
-  const { game: own, circle, strokes } = piece.tells;
+  const { game: own, circle, strokes } = piece.information;
   const lines = [
     { name: 'this game', share: own },
-    { name: `one circle of ${sayRadius(circle.radiusM, game.sizes, units)}`, share: circle.tells },
+    { name: `one circle of ${sayRadius(circle.radiusM, game.sizes, units)}`, share: circle.share },
     { name: 'strokes to hole out', share: strokes },
   ];
   return (
