@@ -15,6 +15,12 @@ export default defineConfig([
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
+  {
+    files: ['{app,cli,db,e2e,features,scripts,server,ui,workers}/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    // A promise that nobody waits for is said to be one, with `void`.
+    rules: { '@typescript-eslint/no-floating-promises': 'error' },
+  },
   // Play is a page of its own beside the framework: it leaves by plain links.
   { files: ['features/play/**'], rules: { '@next/next/no-html-link-for-pages': 'off' } },
   {

@@ -16,7 +16,7 @@ export function projectShot(events: readonly ShotEvent[]): Shot | null {
 }
 
 /** A correction that would leave a contradiction is not applied: the ball stays as it was, and the event stays on record. */
-function applied(shot: Shot, change: Partial<Shot>): Shot {
+function applied(shot: Shot, change: { [Name in keyof Shot]?: Shot[Name] | undefined }): Shot {
   const { shotId, ...record } = shot;
   const next = shotRecordSchema.safeParse({ ...record, ...change });
   return next.success ? { ...shotOf(next.data), shotId } : shot;

@@ -116,7 +116,7 @@ function PaceItOut({ system, paceM, onBegin }: { system: UnitSystem; paceM: numb
                   className="fig"
                   inputMode="decimal"
                   autoComplete="off"
-                  value={walked[i]}
+                  value={walked[i]!}
                   isInvalid={wrong}
                   aria-describedby={wrong ? `walk-${point}-error` : undefined}
                   onChange={(event) => setWalked(walked.map((one, n) => (n === i ? event.target.value : one)))}

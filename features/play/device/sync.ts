@@ -48,7 +48,7 @@ async function send(): Promise<void> {
   while (again) {
     again = false;
     const failed = new Map<string, SyncState>();
-    const outcome = (await sendBalls(failed)) ?? (await sendTellings(failed));
+    const outcome = (await sendBalls(failed)) ?? (await sendNotes(failed));
     if (outcome === 'unreachable') {
       become(outcome);
       retryLater();
@@ -65,7 +65,7 @@ async function send(): Promise<void> {
   become('idle');
 }
 
-async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' | undefined> {
+async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' | null> {
   const batchLeft = () => nextBatch(BATCH, new Set(failed.keys()));
   for (let batch = await batchLeft(); batch; batch = await batchLeft()) {
     become('sending');
@@ -78,11 +78,12 @@ async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' 
       retryMs = RETRY_FIRST_MS;
     }
   }
+  return null;
 }
 
-async function sendTellings(failed: Map<string, SyncState>): Promise<'unreachable' | undefined> {
-  const tellingLeft = () => nextSessionNote(new Set(failed.keys()));
-  for (let one = await tellingLeft(); one; one = await tellingLeft()) {
+async function sendNotes(failed: Map<string, SyncState>): Promise<'unreachable' | null> {
+  const noteLeft = () => nextSessionNote(new Set(failed.keys()));
+  for (let one = await noteLeft(); one; one = await noteLeft()) {
     become('sending');
     const { outcome, why } = await putSessionNote(one.sessionId, one.telling);
     if (outcome === 'unreachable') return outcome;
@@ -90,6 +91,7 @@ async function sendTellings(failed: Map<string, SyncState>): Promise<'unreachabl
     else if (outcome === 'refused') await setSessionNoteAside(one, why);
     else failed.set(one.sessionId, outcome);
   }
+  return null;
 }
 
 function retryLater() {
