@@ -1,10 +1,10 @@
 'use client';
 
 import { isPutt } from '@/core/golf/shot-types';
-import { useState } from 'react';
+import { useReducer, useState } from 'react';
 import { sayAtStation, sayStation, sayStationLie } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
-import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Answers, type Bag, type Question } from '@/core/play/questions';
+import { answered, NO_ANSWERS, nextQuestion, sayAsked, type Bag, type Question } from '@/core/play/questions';
 import { sayKey } from '@/core/game/words/say-key';
 import { schemeOf } from '@/core/game/scoring';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
@@ -13,7 +13,6 @@ import type { Turn } from '@/core/game/turn';
 import { sayMarks } from '@/core/shot/say-shot';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { FromHole } from '@/ui/target';
 import { AnswerKeys, FinishMarks } from './answer-keys';
 import { Card } from './card';
 import { kept, MARK_WORDS, marksShown, QUICK_MARKS, rememberMarks, SAYS_ALL, withDetails } from './details';
@@ -21,6 +20,7 @@ import { DetailsSheet } from './details-sheet';
 import { shake } from './device/device-extras';
 import type { Offer } from './device/store';
 import { Drawn, reachOf } from './drawn';
+import { ballAfter, newBall, type Entry } from './one-ball-state';
 import { PlacePanel } from './place-panel';
 import styles from './play.module.scss';
 import { QuestionPanel } from './question-panel';
@@ -29,9 +29,6 @@ import { ScoreLine } from './score-line';
 import { TypePanel } from './type-panel';
 import { UndoButton } from './undo-button';
 import { useAnswerKeys } from './use-answer-keys';
-
-/** The way in which a ball is being entered: by key, by a tap on the target, or by a typed distance. */
-type Entry = { way: 'keys' } | { way: 'place'; place: FromHole } | { way: 'type' } | { way: 'leave' };
 
 export type BallProps = {
   sitting: Sitting;
@@ -71,9 +68,8 @@ export function OneBall(props: OneProps) {
   const measured = scheme.takesDistance(phase.scoring);
   // Where every distance counts and no ring is asked for, the number pad comes first.
   const typesFirst = measured && scheme.asks(phase, turn.station).every((key) => key.kind !== 'ring' && key.edgeM !== 0);
-  const [entry, setEntry] = useState<Entry>({ way: typesFirst ? 'type' : 'keys' });
-  const [answers, setAnswers] = useState<Answers>(NO_ANSWERS);
-  const [sheet, setSheet] = useState(false);
+  const [{ entry, answers, sheet }, dispatch] = useReducer(ballAfter, typesFirst ? 'type' : 'keys', newBall);
+  const enter = (next: Entry) => dispatch({ do: 'enter', entry: next });
   const [marksOn, setMarksOn] = useState(marksShown);
   const question = nextQuestion(standing, turn, bag, answers);
 
@@ -84,7 +80,7 @@ export function OneBall(props: OneProps) {
     });
   const answer = (asked: Question, key: Pick<AnswerKey, 'result'>) => {
     const more = answered(answers, asked, key);
-    if (nextQuestion(standing, turn, bag, more)) once(async () => setAnswers(more));
+    if (nextQuestion(standing, turn, bag, more)) once(async () => dispatch({ do: 'answer', question: asked, key }));
     else keep(more.given as Result);
   };
   /** A mark that says all ends the ball: its turn is still to be played. */
@@ -106,7 +102,7 @@ export function OneBall(props: OneProps) {
 
   const verdict = (result: Result) => scheme.verdict(ballOf({ ...answers.given, ...result }), turn.station, phase);
   const more = (
-    <button type="button" className="btn btn-outline-dark" onClick={() => setSheet(true)}>
+    <button type="button" className="btn btn-outline-dark" onClick={() => dispatch({ do: 'openSheet' })}>
       More
     </button>
   );
@@ -120,7 +116,7 @@ export function OneBall(props: OneProps) {
           details={details}
           onChange={onDetails}
           onDone={() => {
-            setSheet(false);
+            dispatch({ do: 'closeSheet' });
             if (details.counts && SAYS_ALL.includes(details.counts)) mark(details.counts);
           }}
           marksShown={marksOn}
@@ -146,7 +142,7 @@ export function OneBall(props: OneProps) {
             question={question}
             busy={busy}
             onAnswer={(key) => answer(question, key)}
-            onBack={answers === NO_ANSWERS ? null : () => setAnswers(NO_ANSWERS)}
+            onBack={answers === NO_ANSWERS ? null : () => dispatch({ do: 'back' })}
           />
           {answers === NO_ANSWERS && (
             <div className={styles.two}>
@@ -163,9 +159,9 @@ export function OneBall(props: OneProps) {
           busy={busy}
           onRecord={({ leftM, measured: how }) => {
             onDetails({ ...details, leftM, measured: how });
-            setEntry({ way: 'keys' });
+            enter({ way: 'keys' });
           }}
-          onCancel={() => setEntry({ way: 'keys' })}
+          onCancel={() => enter({ way: 'keys' })}
         />
       ) : entry.way === 'type' ? (
         <>
@@ -173,7 +169,7 @@ export function OneBall(props: OneProps) {
           {typesFirst && (
             <div className={styles.two} style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
               <UndoButton sitting={sitting} disabled={balls === 0} />
-              <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'keys' })}>
+              <button type="button" className="btn btn-outline-dark" onClick={() => enter({ way: 'keys' })}>
                 Target
               </button>
               {more}
@@ -189,7 +185,7 @@ export function OneBall(props: OneProps) {
             onRecord={record}
             quick={typesFirst ? (main?.keys ?? []) : []}
             sayQuick={(key) => sayKey(key, phase.sizes, system, turn.station.target)}
-            onCancel={() => setEntry({ way: 'keys' })}
+            onCancel={() => enter({ way: 'keys' })}
           />
         </>
       ) : (
@@ -200,7 +196,7 @@ export function OneBall(props: OneProps) {
               turn={turn}
               system={system}
               placing={entry.way === 'place' ? entry.place : null}
-              onPlace={(place) => setEntry({ way: 'place', place })}
+              onPlace={(place) => enter({ way: 'place', place })}
             />
           )}
           <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
@@ -212,9 +208,9 @@ export function OneBall(props: OneProps) {
               system={system}
               verdict={verdict}
               busy={busy}
-              onMove={(place) => setEntry({ way: 'place', place })}
+              onMove={(place) => enter({ way: 'place', place })}
               onRecord={record}
-              onCancel={() => setEntry({ way: 'keys' })}
+              onCancel={() => enter({ way: 'keys' })}
             />
           ) : (
             <>
@@ -234,13 +230,13 @@ export function OneBall(props: OneProps) {
                     type="button"
                     className={`btn btn-outline-dark ${offer ? styles.read : ''}`}
                     aria-label={offer ? `The reader says ${formatLeft(offer.distanceM, system)}: look at it` : 'Type distance'}
-                    onClick={() => setEntry({ way: 'type' })}
+                    onClick={() => enter({ way: 'type' })}
                   >
                     {offer ? formatLeft(offer.distanceM, system) : 'Distance'}
                   </button>
                 )}
                 {leaves && (
-                  <button type="button" className="btn btn-outline-dark" onClick={() => setEntry({ way: 'leave' })}>
+                  <button type="button" className="btn btn-outline-dark" onClick={() => enter({ way: 'leave' })}>
                     Leave
                   </button>
                 )}

@@ -30,6 +30,7 @@ import { LengthField, NumberField, TextField, Toggle, usePlainUnit } from './par
 import { RulesFields, SizesFields } from './rules-fields';
 import { ScoringFields } from './scoring-fields';
 import { StationFields } from './station-fields';
+import { usePart } from './values';
 
 type Props = {
   slug: string;
@@ -137,7 +138,7 @@ function openFirstWrong(errors: FieldErrors<GameSpec>, stations: GameSpec['stati
 }
 
 function GoalField() {
-  const scoring = useWatch({ name: 'scoring' }) as GameSpec['scoring'];
+  const scoring = usePart('scoring');
   const plain = usePlainUnit();
   const unit = schemeOf(scoring).unit(scoring);
   const system = plain === 'm' ? 'metric' : 'imperial';

@@ -1,12 +1,13 @@
 'use client';
 
 import { Form } from 'react-bootstrap';
-import { Controller, get, useFormContext, useWatch, type FieldError } from 'react-hook-form';
-import { isBodyMeasure, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
+import { Controller, get, useFormContext, type FieldError } from 'react-hook-form';
+import { isBodyMeasure, saySizeUnit, unitM } from '@/core/game/sizes';
 import type { LengthUnit } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../../form/field';
 import { asNumber } from '../../form/numbers';
+import { usePart, useValue } from './values';
 
 /*
  * The fields of the designer, each by the dotted path of what it changes: the same field serves the game and a phase of
@@ -147,20 +148,20 @@ export function LengthField({ path, label, hint, className, unit }: Common & { u
 
 /** The unit in which the zones of this game are typed: feet, metres, or somebody's stick. */
 export function useZoneUnit(): LengthUnit | { word: string; metres: number } {
-  const sizes = useWatch({ name: 'sizes' }) as Sizes;
+  const sizes = usePart('sizes');
   return isBodyMeasure(sizes.unit) ? { word: saySizeUnit(sizes.unit), metres: unitM(sizes) } : (sizes.unit as 'ft' | 'm');
 }
 
 /** Feet, or metres where the game is in metres: for distances that nobody measures with a stick. */
 export function usePlainUnit(): LengthUnit {
-  const sizes = useWatch({ name: 'sizes' }) as Sizes;
+  const sizes = usePart('sizes');
   return sizes.unit === 'm' ? 'm' : 'ft';
 }
 
 /** The radius of a zone round the hole; 0 is the hole itself where that makes sense. */
 export function ZoneField({ path, label, holeToo = true }: { path: string; label: string; holeToo?: boolean }) {
   const unit = useZoneUnit();
-  const value = useWatch({ name: path }) as number | null;
+  const value = useValue<number | null>(path);
   const hint = !holeToo ? '' : value === 0 ? 'only in the hole counts' : '0 is the hole itself';
   return <LengthField path={path} label={label} unit={unit} hint={hint} />;
 }

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import { SIDES, type Rules } from '@/core/game/rules';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import { saySide } from '@/core/game/words/say-game';
@@ -11,6 +11,7 @@ import { snap, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { LengthInput } from '@/ui/length-input';
 import { ChoiceField, NumberField, Toggle, useFault } from './parts';
+import { usePart, valueOf } from './values';
 
 const ORDER_OPTIONS = {
   blocked: 'station after station',
@@ -34,10 +35,10 @@ function rulesFor(scoring: Scoring, open: boolean, stations: number) {
 /** The rules that combine with the way of scoring: only those that it can have. */
 export function RulesFields() {
   const { setValue } = useFormContext();
-  const scoring = useWatch({ name: 'scoring' }) as Scoring;
-  const open = useWatch({ name: 'open' }) as boolean;
-  const rules = useWatch({ name: 'rules' }) as Rules;
-  const stations = (useWatch({ name: 'stations' }) as unknown[]).length;
+  const scoring = usePart('scoring');
+  const open = usePart('open');
+  const rules = usePart('rules');
+  const stations = usePart('stations').length;
   const has = rulesFor(scoring, open, stations);
   const limitFault = useFault('rules.timeLimitS');
   const [clubs] = useState(rules.clubOnce || rules.clubsApart || rules.favouriteBanned || rules.shotOnce);
@@ -113,10 +114,10 @@ export function RulesFields() {
 /** In what the zones are measured, and whose that is. Another unit keeps the figures: whoever changes it meant those. */
 export function SizesFields({ units }: { units: UnitSystem }) {
   const { setValue, getValues } = useFormContext();
-  const sizes = useWatch({ name: 'sizes' }) as Sizes;
+  const sizes = usePart('sizes');
   const fault = useFault('sizes.fixedM');
   const change = (next: Sizes) => {
-    const before = unitM(getValues('sizes') as Sizes);
+    const before = unitM(valueOf<Sizes>(getValues, 'sizes'));
     const after = unitM(next) || before;
     setValue('sizes', next, { shouldDirty: true });
     if (!Number.isFinite(after)) return;
@@ -125,8 +126,8 @@ export function SizesFields({ units }: { units: UnitSystem }) {
       const value: unknown = getValues(path);
       if (typeof value === 'number' && Number.isFinite(value)) setValue(path, fit(value));
     };
-    for (const prefix of ['scoring', ...(getValues('leadIn') as unknown[]).map((_, i) => `leadIn.${i}.scoring`)]) {
-      const scoring = getValues(prefix) as Scoring;
+    for (const prefix of ['scoring', ...valueOf<unknown[]>(getValues, 'leadIn').map((_, i) => `leadIn.${i}.scoring`)]) {
+      const scoring = valueOf<Scoring>(getValues, prefix);
       for (const { of, path } of schemeOf(scoring).zones(scoring)) if (of !== 'measured') rescale(`${prefix}.${path}`);
     }
   };

@@ -1,12 +1,13 @@
 'use client';
 
 import { Form } from 'react-bootstrap';
-import { useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import type { PlayingOrder } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
 import type { UnitSystem } from '@/core/units/length';
 import { FIELDS } from '../scoring';
 import { idOf, useFault } from './parts';
+import { useValue, valueOf } from './values';
 
 type Props = {
   path: string;
@@ -19,7 +20,7 @@ type Props = {
 /** How it is scored: the way, and what that way needs. */
 export function ScoringFields({ path, units, only, plan }: Props) {
   const { setValue, clearErrors, getValues } = useFormContext();
-  const scheme = useWatch({ name: `${path}.scheme` }) as SchemeKind;
+  const scheme = useValue<SchemeKind>(`${path}.scheme`);
   const fault = useFault(path);
   const Fields = FIELDS[scheme];
   const change = (kind: SchemeKind) => {
@@ -56,7 +57,7 @@ function followScheme(
 ) {
   const scheme = schemeOf(scoring);
   const says = (field: 'carryM' | 'par') => scheme.stationSays.includes(field);
-  const stations = getValues('stations') as { balls: number; carryM: number | null; par: number | null; distanceM: number }[];
+  const stations = valueOf<{ balls: number; carryM: number | null; par: number | null; distanceM: number }[]>(getValues, 'stations');
   stations.forEach((station, i) => {
     if (!scheme.countsBalls) setValue(`stations.${i}.balls`, 1);
     if (says('carryM') && station.carryM === null && Number.isFinite(station.distanceM))
@@ -67,6 +68,6 @@ function followScheme(
   const fewest = scheme.fewestBalls(scoring);
   // So that what is asked can be done: about twice as many as it takes at least.
   if (balls < fewest) stations.forEach((_, i) => setValue(`stations.${i}.balls`, Math.ceil((2 * fewest) / stations.length)));
-  if (!scheme.orders.includes(getValues('order') as PlayingOrder)) setValue('order', 'blocked');
+  if (!scheme.orders.includes(valueOf<PlayingOrder>(getValues, 'order'))) setValue('order', 'blocked');
   setValue('goal', null);
 }

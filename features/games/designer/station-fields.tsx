@@ -7,7 +7,7 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { CSS } from '@dnd-kit/utilities';
 import { useEffect, useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { get, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { get, useFieldArray, useFormContext } from 'react-hook-form';
 import { sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
@@ -20,6 +20,7 @@ import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { nextStation } from './new-game';
 import { ChoiceField, LengthField, NumberField, TextField, useFault } from './parts';
+import { usePart, useValue, valueOf } from './values';
 
 /** The id of the grip of a station on the page. */
 const gripId = (stationKey: string) => `grip-${stationKey}`;
@@ -38,7 +39,7 @@ type Props = {
 export function StationFields({ units, chosen, onChoose, plan }: Props) {
   const { control, getValues, formState } = useFormContext<GameSpec>();
   const { fields, append, insert, remove, move } = useFieldArray({ control, name: 'stations', keyName: 'fieldId' });
-  const open = useWatch({ name: 'open' }) as boolean;
+  const open = usePart('open');
   const fault = useFault('stations');
   const dndId = useId();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
@@ -134,7 +135,7 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
 
 /** Which green the stations stand on, where they differ from its plan, and those of the plan that are not in the game. */
 function OnGreen({ plan, units, onAdd }: { plan: GreenPlan; units: UnitSystem; onAdd: (stations: Station[]) => void }) {
-  const spec = { stations: useWatch({ name: 'stations' }) as Station[] };
+  const spec = { stations: usePart('stations') };
   const missing = missingStations(spec, plan, units, 3);
   return (
     <div className="small-print mb-2">
@@ -170,8 +171,8 @@ type RowProps = {
 
 function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, onStep, onCopy, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
-  const station = useWatch({ name: `stations.${index}` }) as Station | undefined;
-  const scoring = useWatch({ name: 'scoring' }) as Scoring;
+  const station = useValue<Station | undefined>(`stations.${index}`);
+  const scoring = usePart('scoring');
   if (!station) return null;
   const { countsBalls, stationSays } = schemeOf(scoring);
   const known = Number.isFinite(station.distanceM);
@@ -262,7 +263,7 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
 
   /** A putt is on the green and in feet, a bunker shot in sand: what can't be otherwise follows by itself. */
   const followShotType = () => {
-    const { shotType, surface, sit, distanceUnit } = getValues(path) as Station;
+    const { shotType, surface, sit, distanceUnit } = valueOf<Station>(getValues, path);
     if (!surfacesOf(shotType).includes(surface)) setValue(`${path}.surface`, surfacesOf(shotType)[0]!);
     if (distanceUnit !== 'm') followUnit(unitOf(shotType, 'imperial'));
     if (!surfacesOf(shotType).includes('sand') && sit === 'buried') setValue(`${path}.sit`, 'clean');
@@ -271,7 +272,7 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
   };
   /** Another unit for the same figures: whoever changes it meant the figures. */
   const followUnit = (unit: Station['distanceUnit']) => {
-    const { distanceM, carryM, distanceUnit } = getValues(path) as Station;
+    const { distanceM, carryM, distanceUnit } = valueOf<Station>(getValues, path);
     if (unit === distanceUnit) return;
     if (Number.isFinite(distanceM)) setValue(`${path}.distanceM`, toMetres(fromMetres(distanceM, distanceUnit), unit));
     if (carryM !== null && Number.isFinite(carryM)) setValue(`${path}.carryM`, toMetres(fromMetres(carryM, distanceUnit), unit));

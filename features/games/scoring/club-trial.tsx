@@ -1,12 +1,13 @@
 import { Button } from 'react-bootstrap';
-import { useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import styles from '../designer/designer.module.scss';
 import { TextField, useFault } from '../designer/parts';
 import { FarField } from './far-field';
+import { useValue, valueOf } from '../designer/values';
 
 export function ClubTrialFields({ path }: { path: string }) {
   const { setValue, getValues, trigger } = useFormContext();
-  const clubs = useWatch({ name: `${path}.clubs` }) as string[];
+  const clubs = useValue<string[]>(`${path}.clubs`);
   const fault = useFault(`${path}.clubs`);
   const change = (next: string[]) => {
     setValue(`${path}.clubs`, next, { shouldDirty: true });
@@ -22,7 +23,7 @@ export function ClubTrialFields({ path }: { path: string }) {
             <Button
               size="sm"
               variant="outline-dark"
-              onClick={() => change((getValues(`${path}.clubs`) as string[]).filter((_club, at) => at !== i))}
+              onClick={() => change(valueOf<string[]>(getValues, `${path}.clubs`).filter((_club, at) => at !== i))}
             >
               Remove<span className="visually-hidden"> club {i + 1}</span>
             </Button>

@@ -1,5 +1,5 @@
 import { Form } from 'react-bootstrap';
-import { useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import { sayAtStation, sayStation } from '@/core/game/words/say-station';
 import { LANDING_SHAPES, type LandingZone } from '@/core/game/scoring/landing-zone';
 import { sayRadius, sizeStepM } from '@/core/game/sizes';
@@ -9,11 +9,12 @@ import styles from '../designer/designer.module.scss';
 import { ChoiceField, idOf, ZoneField } from '../designer/parts';
 import plan from '../plan.module.scss';
 import { drawable, type DrawingProps } from './zones-plan';
+import { useValue } from '../designer/values';
 
 export function LandingZoneFields({ path }: { path: string }) {
   const { setValue } = useFormContext();
-  const finishM = useWatch({ name: `${path}.finishM` }) as number | null;
-  const shape = useWatch({ name: `${path}.shape` }) as (typeof LANDING_SHAPES)[number];
+  const finishM = useValue<number | null>(`${path}.finishM`);
+  const shape = useValue<(typeof LANDING_SHAPES)[number]>(`${path}.shape`);
   const size = { circle: 'Radius of the circle', strip: 'Half the strip, short and long', peg: 'Tolerance round the peg' }[shape];
   return (
     <>

@@ -5,6 +5,7 @@ import { freshKey } from '@/core/game/spec';
 import { METRES_PER, snap } from '@/core/units/length';
 import styles from '../designer/designer.module.scss';
 import { LengthField, NumberField, useFault, useZoneUnit } from '../designer/parts';
+import { valueOf } from '../designer/values';
 
 /** The rings from the hole outwards, what each is worth, and what holing is worth. */
 export function RingPointsFields({ path }: { path: string }) {
@@ -15,7 +16,7 @@ export function RingPointsFields({ path }: { path: string }) {
   const oneM = typeof unit === 'string' ? METRES_PER[unit] : unit.metres;
 
   const addRing = () => {
-    const rings = getValues(`${path}.rings`) as RingPoints['rings'];
+    const rings = valueOf<RingPoints['rings']>(getValues, `${path}.rings`);
     const last = rings.at(-1);
     const keys = rings.map((ring) => ring.key);
     const wider = oneM * (unit === 'ft' ? 3 : 1);

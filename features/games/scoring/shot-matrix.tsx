@@ -1,16 +1,17 @@
 import { Button } from 'react-bootstrap';
-import { useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import { cellsOf, MATRIX_AXES, valuesOf, type ShotMatrix } from '@/core/game/scoring/shot-matrix';
 import { say } from '@/core/golf/words';
 import styles from '../designer/designer.module.scss';
 import { useFault } from '../designer/parts';
 import plan from '../plan.module.scss';
+import { useValue } from '../designer/values';
 
 const AXIS_WORDS = { trajectory: 'Flight', shape: 'Shape', swingWidth: 'Swing width' } as const;
 
 export function ShotMatrixFields({ path }: { path: string }) {
   const { setValue, clearErrors } = useFormContext();
-  const scoring = useWatch({ name: path }) as ShotMatrix;
+  const scoring = useValue<ShotMatrix>(path);
   const fault = useFault(`${path}.trajectory`);
   return (
     <>

@@ -1,10 +1,9 @@
-import { act, fireEvent, render, renderHook, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { green, standing } from '@/core/testing/make-green';
 import { saveGreenAction } from '../actions';
 import { fitted, panned, toPixels, toPlan, zoomed } from '../plan-view';
 import { GreenEditor } from './editor';
-import { usePlan } from './use-plan';
 
 jest.mock('../actions', () => ({ saveGreenAction: jest.fn() }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
@@ -25,26 +24,6 @@ const editor = (more: Partial<React.ComponentProps<typeof GreenEditor>> = {}) =>
       {...more}
     />,
   );
-
-test('what was typed in one field is one step back; a drag is one too, and a new step ends what could be redone', () => {
-  const { result } = renderHook(() => usePlan(plan));
-  const titled = (title: string) => ({ ...result.current.plan, title });
-  act(() => result.current.change(titled('A'), 'title'));
-  act(() => result.current.change(titled('Ab'), 'title'));
-  act(() => result.current.drag(titled('dragged once')));
-  act(() => result.current.drag(titled('dragged twice')));
-  expect(result.current.dragging).toBe(true);
-  act(() => result.current.drop());
-  act(() => result.current.undo());
-  expect(result.current.plan.title).toBe('Ab');
-  act(() => result.current.redo());
-  expect(result.current.plan.title).toBe('dragged twice');
-  act(() => result.current.undo());
-  act(() => result.current.undo());
-  expect([result.current.plan.title, result.current.canUndo]).toEqual(['Square', false]);
-  act(() => result.current.change(titled('Other'), null));
-  expect(result.current.canRedo).toBe(false);
-});
 
 test('a view goes from metres to pixels and back, keeps the point under a zoom, and fits the plan', () => {
   const view = fitted(plan, 400, 300);

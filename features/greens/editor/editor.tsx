@@ -2,11 +2,10 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useMemo, useReducer, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
-import { faultOf } from '@/core/geometry/polygon';
-import { addArea, addGroup, addHeight, addHole, addStation, placeOf, removeItem, type Item } from '@/core/green/edit';
+import { placeOf } from '@/core/green/edit';
 import { partiesOf } from '@/core/green/parties';
 import { greenPlanSchema, type GreenPlan } from '@/core/green/plan';
 import { counted } from '@/core/units/format';
@@ -20,6 +19,7 @@ import { marks, relevant } from './at-risk';
 import { Canvas } from './canvas';
 import { ConflictsPanel } from './conflicts-panel';
 import { EditingContext, Still, type Editing } from './context';
+import { edited, editOf } from './editing';
 import styles from './editor.module.scss';
 import { GreenPanel } from './green-panel';
 import { AreaPanel, GroupPanel, HeightPanel, HolePanel } from './item-panels';
@@ -27,9 +27,8 @@ import { SavedNote } from './saved-note';
 import { ScatterPanel } from './scatter-panel';
 import { StationPanel } from './station-panel';
 import { ToolBar } from './tool-bar';
-import { isDrawing, puts, sayTool, type Tool } from './tools';
+import { isDrawing, sayTool, type Tool } from './tools';
 import { useFacts } from './use-facts';
-import { usePlan } from './use-plan';
 import { useView } from './use-view';
 
 type Props = {
@@ -48,12 +47,10 @@ type Props = {
 
 /** The plan of a green: drawn, measured, and used to set up games. */
 export function GreenEditor({ slug, greenId, initial, system, paceM, last, games, tools }: Props) {
-  const editing = usePlan(initial);
-  const { plan, change } = editing;
-  const [item, setItem] = useState<Item | null>(null);
-  const [tool, setTool] = useState<Tool>(initial.outline.length === 0 ? { draw: 'green' } : 'choose');
-  const [corners, setCorners] = useState<Point[]>([]);
-  const [notice, setNotice] = useState<string | null>(null);
+  const [edit, dispatch] = useReducer(edited, initial, editOf);
+  const { history, item, tool, corners, notice } = edit;
+  const plan = history.now;
+  const dragging = history.held !== null;
   const [wrong, setWrong] = useState<ReadonlySet<string>>(new Set());
   const [saved, setSaved] = useState({ plan: initial, last });
   const [saying, setSaying] = useState<{ saved: SavedGreen } | { refused: string } | null>(null);
@@ -72,16 +69,21 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
   }, []);
   const chosen = item && placeOf(plan, item) ? item : null;
   const context = useMemo<Editing>(
-    () => ({ plan, system, paceM, dragging: editing.dragging, item: chosen, choose: setItem, change, factsFor, report }),
-    // `change` only dispatches: it is the same whichever render made it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [plan, system, paceM, editing.dragging, item, factsFor, report],
+    () => ({
+      plan,
+      system,
+      paceM,
+      dragging,
+      item: chosen,
+      choose: (next) => dispatch({ do: 'choose', item: next }),
+      change: (next, tag = null) => dispatch({ do: 'change', plan: next, tag }),
+      factsFor,
+      report,
+    }),
+    [plan, system, paceM, dragging, chosen, factsFor, report],
   );
 
-  const problems = useMemo(
-    () => (editing.dragging ? null : (greenPlanSchema.safeParse(plan).error?.issues ?? [])),
-    [plan, editing.dragging],
-  );
+  const problems = useMemo(() => (dragging ? null : (greenPlanSchema.safeParse(plan).error?.issues ?? [])), [plan, dragging]);
   const shape = plan.outline.length >= 3;
   const parties = useMemo(
     () => (shape && plan.stations.length + plan.groups.length > 0 ? partiesOf(plan, factsFor) : []),
@@ -90,55 +92,8 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
   const conflicts = useMemo(() => relevant(parties, plan, chosen), [parties, plan, chosen]);
   const marked = useMemo(() => marks(parties, conflicts, plan, chosen), [parties, conflicts, plan, chosen]);
 
-  const take = (tried: Tool) => {
-    setTool(tried);
-    setCorners([]);
-    setNotice(null);
-    if (puts(tried)) setItem(null);
-  };
-  const close = () => {
-    if (!isDrawing(tool)) return;
-    const fault = faultOf(corners);
-    if (fault) return setNotice(fault);
-    if (tool.draw === 'green') {
-      change({ ...plan, outline: corners });
-      setItem({ kind: 'corner', key: null, index: 0 });
-    } else {
-      const added = addArea(plan, tool.draw, corners);
-      change(added.plan);
-      setItem(added.item);
-    }
-    setTool('choose');
-    setCorners([]);
-    setNotice(null);
-  };
-  const put = (at: Point) => {
-    setNotice(null);
-    if (isDrawing(tool)) {
-      const first = corners[0];
-      if (first && corners.length >= 3 && Math.hypot(first[0] - at[0], first[1] - at[1]) < 1e-6) return close();
-      return setCorners([...corners, at]);
-    }
-    const added =
-      tool === 'hole'
-        ? addHole(plan, at)
-        : tool === 'station'
-          ? addStation(plan, at)
-          : tool === 'group'
-            ? addGroup(plan, at)
-            : tool === 'height'
-              ? addHeight(plan, at, 0)
-              : null;
-    if (!added) return setNotice('Put a hole down first: a station plays to one.');
-    change(added.plan);
-    setItem(added.item);
-    // A height is written down at once; of the others usually several are put down in a row.
-    if (tool === 'height' || tool === 'group') setTool('choose');
-  };
-  const remove = (what: Item) => {
-    change(removeItem(plan, what));
-    setItem(what.kind === 'corner' ? { ...what, index: 0 } : null);
-  };
+  const take = (tried: Tool) => dispatch({ do: 'take', tool: tried });
+  const close = () => dispatch({ do: 'close' });
 
   const save = async (): Promise<boolean> => {
     setBusy(true);
@@ -169,13 +124,9 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
     } else if (typing) return;
     else if (control && event.key.toLowerCase() === 'z') {
       event.preventDefault();
-      if (event.shiftKey) editing.redo();
-      else if (corners.length > 0) setCorners(corners.slice(0, -1));
-      else editing.undo();
-    } else if (event.key === 'Escape') {
-      if (puts(tool)) take('choose');
-      else setItem(null);
-    } else if (event.key === 'Backspace' && corners.length > 0) setCorners(corners.slice(0, -1));
+      dispatch({ do: event.shiftKey ? 'redo' : 'back' });
+    } else if (event.key === 'Escape') dispatch({ do: 'escape' });
+    else if (event.key === 'Backspace' && corners.length > 0) dispatch({ do: 'cornerBack' });
     else if ((event.key === 'c' || event.key === 'C') && isDrawing(tool) && !control) close();
     else if (event.key === '+' || event.key === '=') setView(zoomed(view, 1.25));
     else if (event.key === '-') setView(zoomed(view, 0.8));
@@ -208,11 +159,11 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
               corners={corners}
               cross={cross}
               onCross={setCross}
-              onPut={put}
+              onPut={(at) => dispatch({ do: 'put', at })}
               onClose={close}
-              onDrag={editing.drag}
-              onDrop={editing.drop}
-              onRemove={remove}
+              onDrag={(next) => dispatch({ do: 'drag', plan: next })}
+              onDrop={() => dispatch({ do: 'drop' })}
+              onRemove={(what) => dispatch({ do: 'remove', item: what })}
               fanned={marked.fanned}
               warned={marked.warned}
             />
@@ -229,7 +180,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
             </div>
             {isDrawing(tool) && (
               <div className={styles.drawing}>
-                <Button variant="outline-dark" disabled={corners.length === 0} onClick={() => setCorners(corners.slice(0, -1))}>
+                <Button variant="outline-dark" disabled={corners.length === 0} onClick={() => dispatch({ do: 'cornerBack' })}>
                   Back one
                 </Button>
                 <Button disabled={corners.length < 3} onClick={close}>
@@ -253,10 +204,10 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
             <div className={styles.head}>
               <h1>{plan.title.trim() || 'A green'}</h1>
               <div className={styles.steps}>
-                <button type="button" disabled={!editing.canUndo} onClick={editing.undo}>
+                <button type="button" disabled={history.past.length === 0} onClick={() => dispatch({ do: 'undo' })}>
                   Undo
                 </button>
-                <button type="button" disabled={!editing.canRedo} onClick={editing.redo}>
+                <button type="button" disabled={history.future.length === 0} onClick={() => dispatch({ do: 'redo' })}>
                   Redo
                 </button>
               </div>
@@ -264,7 +215,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
             <p className="small-print mb-2">{sayGreen(plan, saved.last?.version ?? null)}</p>
           </Still>
           {chosen && (
-            <button type="button" className={styles.back} onClick={() => setItem(null)}>
+            <button type="button" className={styles.back} onClick={() => dispatch({ do: 'choose', item: null })}>
               ‹ the whole green
             </button>
           )}
