@@ -1,6 +1,6 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { ask } from './database';
-import { score, startPlay, targetScale } from './steps';
+import { score, startPlay, targetScale, settled } from './steps';
 
 /** What is said about a ball afterwards: corrected, measured, marked, removed, settled. */
 
@@ -15,7 +15,7 @@ async function begin(page: Page, player: string): Promise<string> {
 
 const key = async (page: Page, name: string) => {
   await page.getByRole('button', { name: new RegExp(`^${name}, `) }).click();
-  await page.waitForTimeout(420);
+  await settled(page);
 };
 const sent = (page: Page) => expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 });
 const menu = async (page: Page, entry: RegExp) => {
@@ -68,7 +68,7 @@ test('marks are one tap: a collision scores and is no evidence, a lie taken back
   await page.getByLabel('keep the marks on the screen').check();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'new lie' }).click();
-  await page.waitForTimeout(420);
+  await settled(page);
   await expect(score(page)).toHaveText('0');
   await page.getByRole('button', { name: 'collided' }).click();
   await key(page, '6 ft');
@@ -89,7 +89,7 @@ test('a guess is measured at the collecting, a ball corrected, another removed: 
   const { x, y, perFt } = await targetScale(page, 20);
   await page.mouse.click(x, y + 5 * perFt);
   await page.getByRole('button', { name: /^Record/ }).click();
-  await page.waitForTimeout(420);
+  await settled(page);
   await key(page, '12 ft');
   await key(page, 'out');
   await expect(score(page)).toHaveText('6');

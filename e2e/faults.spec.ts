@@ -1,5 +1,5 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { score, startPlay } from './steps';
+import { score, startPlay, settled } from './steps';
 import { openTestBed, signedIn, type TestBed } from './test-bed';
 
 /** What breaks while people play, and that it costs no ball and doubles none. */
@@ -36,7 +36,7 @@ async function record(page: Page, from: number, balls: number): Promise<number> 
   for (let n = from; n < from + balls; n++) {
     const key = KEYS[n % KEYS.length]!;
     await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
-    await page.waitForTimeout(400);
+    await settled(page);
     sum += WORTH[key];
   }
   return sum;
@@ -77,7 +77,7 @@ test('the program is killed while somebody records, and started again', async ()
   // Maren reads metres: 6, 12 and 20 ft are 1.8, 3.7 and 6.1 m.
   const press = async (key: string) => {
     await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
-    await page.waitForTimeout(400);
+    await settled(page);
   };
   await press('1.8 m');
   await expect(page.getByText('all sent')).toBeVisible();
@@ -131,7 +131,7 @@ test('a device whose clock is two hours slow records beside one that is right', 
     // Both show it before the other device records the next.
     await expect(score(by)).toHaveText(String(sum));
     await expect(score(watching)).toHaveText(String(sum));
-    await by.waitForTimeout(400);
+    await settled(by);
   }
   await other.reload();
   await expect(score(other)).toHaveText(String(sum));
@@ -155,7 +155,6 @@ test('a ball recorded through one instance is on the board of the other within a
   await page.getByRole('button', { name: 'Back' }).click();
   await board.goto(bed.urls[1] + address!);
   await expect(board.getByLabel('Score of Teodor')).toHaveText('0');
-  await board.waitForTimeout(1000);
   const times: number[] = [];
   for (const [n, key] of KEYS.slice(0, 3).entries()) {
     const sum = KEYS.slice(0, n + 1).reduce((all, one) => all + WORTH[one], 0);
@@ -163,7 +162,7 @@ test('a ball recorded through one instance is on the board of the other within a
     await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
     await board.waitForFunction((text) => document.querySelector('output')?.textContent === text, String(sum), { polling: 20 });
     times.push(Date.now() - pressed);
-    await page.waitForTimeout(500);
+    await settled(page);
   }
   console.log(`two instances, one database: on the other board after ${times.join(', ')} ms`);
   // The promise is a second; no other test holds a clock to the program.

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { ask } from './database';
-import { score, startTogether } from './steps';
+import { score, startTogether, settled } from './steps';
 
 /** Personal links: a player's own phone, without an account. */
 
@@ -85,7 +85,7 @@ test('by a link a player plays on an own phone, the coach sees it, and it ends w
   const token = link.split('#')[1]!;
   expect(await asked(own, '/api/v1/link', token)).toBe(401);
   expect(await asked(own, `/api/v1/sessions/${sessionId}/bundle`, token)).toBe(401);
-  await own.waitForTimeout(400);
+  await settled(own);
   await own.getByRole('button', { name: /^6 ft, / }).click();
   await expect(own.getByText(/1 waiting/)).toBeVisible();
   await own.goto(link);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addPlayer, designGame, pressKey, signUp, startPlay } from './steps';
+import { addPlayer, designGame, pressKey, signUp, startPlay, settled } from './steps';
 
 test.use({ storageState: { cookies: [], origins: [] } });
 
@@ -101,7 +101,7 @@ test('the whole way by keyboard: a station added and moved, the game saved, play
   await keysReady();
   await press('u');
   await expect(score).toHaveText('0');
-  await page.waitForTimeout(400);
+  await settled(page);
   await press('1');
   await expect(score).toHaveText('4');
   await expect(page.getByText('all sent')).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
-import { score, startPlay } from './steps';
+import { score, startPlay, settled } from './steps';
 
 /** Play without a network, from the moment a session was opened. */
 
@@ -28,7 +28,7 @@ test('the network is cut, 20 balls are recorded, the page is killed and opened a
     for (let n = from; n < from + balls; n++) {
       const [key, points] = WORTH[n % WORTH.length]!;
       await on.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
-      await on.waitForTimeout(400);
+      await settled(on);
       sum += points;
     }
   };

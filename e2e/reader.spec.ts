@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { expect, test, type Page } from '@playwright/test';
 import { ask } from './database';
-import { score, startPlay } from './steps';
+import { score, startPlay, settled } from './steps';
 
 /** A device that reads distances: it offers, the player takes or does not. */
 
@@ -41,7 +41,7 @@ test('what the reader reads is offered on the pad; taken, it is the ball’s; no
   await offer.click();
   await expect(score(page)).toHaveText('8 ft 2');
   await expect(offer).toHaveCount(0);
-  await page.waitForTimeout(420);
+  await settled(page);
   // The next is offered too, and passed over for a typed one.
   await reader(baseURL!, key, '12 ft');
   await expect(offer).toContainText('12 ft');

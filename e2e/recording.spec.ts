@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
-import { pressKey, score, startPlay } from './steps';
+import { pressKey, score, startPlay, settled } from './steps';
 
 const waitingLine = /waiting|all sent/;
 
@@ -19,7 +19,7 @@ test('a double press is one ball', async ({ page }) => {
   const sessionId = await startHalfMoon(page, 'Bashir');
   await page.getByRole('button', { name: /^6 ft, / }).dblclick();
   await expect(score(page)).toHaveText('4');
-  await page.waitForTimeout(500);
+  await settled(page);
   await expect(score(page)).toHaveText('4');
   await expect(page.getByText('all sent')).toBeVisible();
   expect(await ballsOf(sessionId)).toEqual([0]);

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { ask } from './database';
-import { addPlayer, beginDesign, press, saveDesign, score, signUp, startPlay, startTogether, typeFeet } from './steps';
+import { addPlayer, beginDesign, press, saveDesign, score, signUp, startPlay, startTogether, typeFeet, settled } from './steps';
 
 /*
  * Every way of scoring: designed in the interface, played to its end, and its score checked against values worked out
@@ -67,7 +67,7 @@ test('total left: 4 ft 6, holed, and outside 20 ft, are 24 ft 6 in all', async (
   await page.keyboard.type('4f6');
   await page.keyboard.press('Enter');
   await expect(score(page)).toHaveText('4 ft 6');
-  await page.waitForTimeout(450);
+  await settled(page);
   await typeFeet(page, 'h');
   await press(page, 'outside.20.ft');
   await expect(score(page)).toHaveText('24 ft 6');

@@ -112,13 +112,18 @@ export async function startTogether(page: Page, ...players: string[]): Promise<v
   await page.getByRole('button', { name: 'Ready' }).click();
 }
 
-/** Presses a key of play once it can be pressed: a press right after another is the same press. */
+/** Waits until play takes the next press: one right after another is the same press. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('main[aria-busy=true]')).toHaveCount(0);
+}
+
+/** Presses a key of play once it can be pressed, and waits until it is taken. */
 export async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) {
     const button = page.getByRole('button', { name: new RegExp(`^${key}(, |$)`) });
     await expect(button).toBeEnabled();
     await button.click();
-    await page.waitForTimeout(420);
+    await settled(page);
   }
 }
 
@@ -127,7 +132,7 @@ export async function typeFeet(page: Page, ...feet: string[]): Promise<void> {
   for (const one of feet) {
     await page.keyboard.type(one);
     if (one !== 'h') await page.keyboard.press('Enter');
-    await page.waitForTimeout(450);
+    await settled(page);
   }
 }
 

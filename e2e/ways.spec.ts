@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { examine } from './examine';
+import { settled } from './steps';
 
 /** Every way of scoring, recorded with a thumb on a small phone: nothing below the fold, one or two taps a ball. */
 
@@ -68,7 +69,7 @@ test('at a desk a game is played with keys alone', async ({ page }) => {
     ['u', '12'],
     ['u', '6'],
   ] as const) {
-    await page.waitForTimeout(450);
+    await settled(page);
     await page.keyboard.press(key);
     await expect(score).toHaveText(total);
   }

@@ -36,7 +36,7 @@ export function BallScreen(props: BallProps) {
       setChosen({ turnNo, phase: 0, station, stationNo: game.stations.length + 1, ballNo: 1, asked: {}, attempt: 1 });
     };
     return (
-      <main className={styles.ball}>
+      <main className={styles.ball} aria-busy={busy}>
         <CallStation
           stationKey={freshStationKey(game.stations)}
           system={system}
@@ -49,7 +49,7 @@ export function BallScreen(props: BallProps) {
   if (choice.length > 1 && !open) {
     const left = (turn: Turn) => leftAt(standing, turn);
     return (
-      <main className={styles.ball}>
+      <main className={styles.ball} aria-busy={busy}>
         <ScoreLine standing={standing} system={system} />
         <StationChoice turns={choice} left={left} system={system} onChoose={setChosen} />
         <div className={styles.two}>

@@ -108,7 +108,7 @@ export function OneBall(props: OneProps) {
   );
   if (sheet)
     return (
-      <main className={styles.ball}>
+      <main className={styles.ball} aria-busy={busy}>
         <DetailsSheet
           station={turn.station}
           clubs={bag.clubs}
@@ -133,7 +133,7 @@ export function OneBall(props: OneProps) {
   const leaves = scheme.unit(phase.scoring) === 'strokes' && !isPutt(turn.station.shotType);
   const wantsFinish = phase.rules.offGreenCost !== null || scheme.asksFinish(turn.station);
   return (
-    <main className={styles.ball}>
+    <main className={styles.ball} aria-busy={busy}>
       <BallHead phase={phase} turn={turn} system={system} played={here.length} of={of} />
       {question && question.kind !== 'result' ? (
         <>

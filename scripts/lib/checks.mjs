@@ -49,17 +49,25 @@ export async function runChecks(tally) {
   await Promise.all([work(), work()]);
 }
 
+/** So many files are named with the time they took. */
+const SLOWEST = 10;
+
 /** Adds up what passed and failed over all kinds of tests. */
 export function makeTally() {
   let passed = 0;
   let failed = 0;
+  const files = [];
   return {
     count: (ok) => (ok ? passed++ : failed++),
     add(more) {
       passed += more.passed;
       failed += more.failed;
+      files.push(...(more.files ?? []));
     },
     finish() {
+      const slowest = files.toSorted((a, b) => b.ms - a.ms).slice(0, SLOWEST);
+      if (slowest.length > 0)
+        say(`\nSlowest files:\n${slowest.map(({ file, ms }) => `${(ms / 1000).toFixed(0).padStart(5)} s  ${file}`).join('\n')}`);
       say(`\n${passed} passed, ${failed} failed`);
       process.exitCode = failed === 0 && passed > 0 ? 0 : 1;
     },

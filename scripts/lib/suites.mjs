@@ -1,6 +1,6 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { root } from './install.mjs';
 import { bin, run } from './run.mjs';
 import { say } from './say.mjs';
@@ -29,7 +29,11 @@ export function runJest(databaseUrl, args = []) {
         env,
         stdio: ['ignore', 'ignore', 'inherit'],
       }),
-    (result) => ({ passed: result.numPassedTests, failed: result.numFailedTests + result.numRuntimeErrorTestSuites }),
+    (result) => ({
+      passed: result.numPassedTests,
+      failed: result.numFailedTests + result.numRuntimeErrorTestSuites,
+      files: result.testResults.map(({ name, startTime, endTime }) => ({ file: relative(root, name), ms: endTime - startTime })),
+    }),
   );
 }
 
@@ -41,9 +45,19 @@ export function runPlaywright(url, databaseUrl, args = []) {
         cwd: root,
         env: { E2E_URL: url, E2E_DATABASE_URL: databaseUrl, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       }),
-    ({ stats }) => {
+    ({ stats, suites }) => {
       if (stats.flaky > 0) say(`${stats.flaky} of the browser tests needed a second try`);
-      return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+      return { passed: stats.expected + stats.flaky, failed: stats.unexpected, files: suites.map(timeOf) };
     },
   );
+}
+
+/** How long all tests of a file of browser tests took, one after another. */
+function timeOf({ file, ...suite }) {
+  const ofSuite = ({ specs = [], suites = [] }) =>
+    specs.reduce(
+      (sum, { tests }) => sum + tests.reduce((all, { results }) => all + results.reduce((ms, { duration }) => ms + duration, 0), 0),
+      0,
+    ) + suites.reduce((sum, inner) => sum + ofSuite(inner), 0);
+  return { file: `e2e/${file}`, ms: ofSuite(suite) };
 }
