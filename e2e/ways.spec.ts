@@ -50,7 +50,6 @@ for (const [scheme, game, players, taps] of WAYS)
     await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
     await expect(page.getByText('all sent')).toBeVisible();
     await examine(page, `${scheme}, after a ball`, { inTheSun: true, inSight: true });
-    expect(taps.length).toBeLessThanOrEqual(2);
   });
 
 test('at a desk a game is played with keys alone', async ({ page }) => {

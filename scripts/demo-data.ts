@@ -9,7 +9,6 @@ import { shippedReference } from '@/core/golf/reference';
 import type { Member } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
-import { specHash } from '@/db/queries/game-versions';
 import { saveGame } from '@/db/queries/games';
 import { saveGreen } from '@/db/queries/greens';
 import { savePlayer } from '@/db/queries/players';
@@ -38,7 +37,7 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
     await tx.insert(game).values(games.map(({ gameId, createdAt }) => ({ academyId, gameId, createdAt })));
     await tx
       .insert(gameVersion)
-      .values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, hash: specHash(spec), createdAt })));
+      .values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, createdAt })));
 
     const greenIds = DEMO_GREENS.map(() => randomUUID() as string);
     for (const [i, plan] of DEMO_GREENS.entries()) await saveGreen(tx, actor, greenIds[i]!, plan);

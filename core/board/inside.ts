@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import { isPutt } from '../golf/shot-types';
 import type { Point } from '../geometry/point';
 import { median } from '../math/median';
@@ -75,8 +76,7 @@ export function insideOf(shots: readonly Shot[], level: number, model: SkillMode
   };
 }
 
-const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
-const meanOf = (metres: readonly number[]) => (metres.length === 0 ? null : { balls: metres.length, meanM: mean(metres) });
+const meanOf = (metres: readonly number[]) => (metres.length === 0 ? null : { balls: metres.length, meanM: mean(metres)! });
 
 /** Where a ball stopped, if both distance and direction are known; left-handers see the same picture. */
 export function finishOf({ leftM, bearingDeg, holed }: Pick<Shot, 'leftM' | 'bearingDeg' | 'holed'>): Finish | null {
@@ -96,7 +96,7 @@ function spreadOf(shots: readonly Shot[]): Spread | null {
   const word = missDirection(shots);
   const left = finishes.filter(({ right }) => right < 0).length;
   if (finishes.length < LEAST_SPREAD) return { of: finishes.length, middle, ellipse: null, word, left };
-  const centre: Point = [mean(finishes.map(({ right }) => right)), mean(finishes.map(({ beyond }) => beyond))];
+  const centre: Point = [mean(finishes, ({ right }) => right)!, mean(finishes, ({ beyond }) => beyond)!];
   const n = finishes.length - 1;
   const cov = (a: (f: Finish) => number, b: (f: Finish) => number) => finishes.reduce((sum, f) => sum + a(f) * b(f), 0) / n;
   const [x, y] = [(f: Finish) => f.right - centre[0], (f: Finish) => f.beyond - centre[1]];

@@ -1,3 +1,4 @@
+import { bisectRight } from 'd3-array';
 import type { ShotType, Surface } from '../golf/words';
 import type { Cell } from '../skill/cells';
 
@@ -27,14 +28,6 @@ export function together(lost: readonly ArrayLike<number>[], cells: readonly num
 export function chanceLess(a: Float64Array, b: Float64Array): number {
   const sorted = Float64Array.from(b).sort();
   let less = 0;
-  for (const value of a) {
-    let [low, high] = [0, sorted.length];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (sorted[middle]! <= value) low = middle + 1;
-      else high = middle;
-    }
-    less += sorted.length - low;
-  }
+  for (const value of a) less += sorted.length - bisectRight(sorted, value);
   return a.length === 0 || b.length === 0 ? 0.5 : less / (a.length * b.length);
 }

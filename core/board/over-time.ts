@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import { studentCdf } from '../math/student';
 
 /** So sure it must be before a change is called one: a page shows a dozen of them, and one in twenty would come by chance. */
@@ -41,8 +42,7 @@ export type ScoreChange = { before: number; since: number; of: [number, number];
  */
 export function scoreChange(before: readonly number[], since: readonly number[], better: 'higher' | 'lower'): ScoreChange | null {
   if (before.length < LEAST_SCORES || since.length < LEAST_SCORES) return null;
-  const mean = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
-  const [a, b] = [mean(before), mean(since)];
+  const [a, b] = [mean(before)!, mean(since)!];
   const squares = [before.map((x) => (x - a) ** 2), since.map((x) => (x - b) ** 2)].flat();
   const variance = squares.reduce((x, y) => x + y, 0) / (squares.length - 2);
   if (variance === 0) return null;

@@ -1,3 +1,4 @@
+import { bisectRight } from 'd3-array';
 import { gameFor } from '../game/entrant';
 import { phasesOf } from '../game/phases';
 import { schemeOf, type Scoring } from '../game/scoring';
@@ -54,13 +55,7 @@ export function stopsOf(
 
 /** The share of balls inside a radius. */
 export function rateInside(sortedM: Float64Array, radiusM: number): number {
-  let [low, high] = [0, sortedM.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (sortedM[middle]! <= radiusM) low = middle + 1;
-    else high = middle;
-  }
-  return low / sortedM.length;
+  return bisectRight(sortedM, radiusM) / sortedM.length;
 }
 
 /** A zone of a scoring, by its path in it, as wide as it is drawn, and the share of balls that it catches. */

@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import { METRES_PER } from '../units/length';
 import { puttingOf, SPREAD } from './parameters';
 import type { Draw } from './posterior';
@@ -103,7 +104,7 @@ export class Judge {
     if (!found) {
       const { distanceM } = this.prior.cells[cell]!;
       const own = this.prior.at(cell, distanceM);
-      const anywhere = mean(PLACES, (share) => this.#putts(anywhereAt(share, distanceM) / METRES_PER.ft));
+      const anywhere = mean(PLACES, (share) => this.#putts(anywhereAt(share, distanceM) / METRES_PER.ft))!;
       const table = tableOf(DELTA, SPREADS, (delta, spread) => this.#strokes(own, anywhere, delta, spread));
       this.#cells.set(cell, (found = { table, level: this.#strokes(this.levelCurve(cell), anywhere, 0, 0) }));
     }
@@ -113,7 +114,7 @@ export class Judge {
   /** Over where balls stop that came off: as many places as stand for equal shares of them. */
   #puttsAbout(centre: number, spread: number): number {
     const steep = steepness(spread);
-    return mean(Z_PLACES, (z) => this.#putts(Math.exp(centre + z / steep) / METRES_PER.ft));
+    return mean(Z_PLACES, (z) => this.#putts(Math.exp(centre + z / steep) / METRES_PER.ft))!;
   }
 
   /**
@@ -139,8 +140,4 @@ export class Judge {
       });
     });
   }
-}
-
-function mean<T>(list: readonly T[], of: (one: T) => number): number {
-  return list.reduce((sum, one) => sum + of(one), 0) / list.length;
 }

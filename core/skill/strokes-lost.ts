@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import { isPutt } from '../golf/shot-types';
 import { holedIn, leftInterval, type LeftInterval } from '../shot/evidence';
 import type { RecordedBall } from './groups';
@@ -31,7 +32,7 @@ export function strokesLost(shot: RecordedBall, level: number, reference: Refere
   if (shot.finish === 'out') return 1 + shot.penalty;
   const left = leftInterval(shot);
   if (left === null) return shot.strokes === null ? null : shot.strokes + shot.penalty - expected;
-  const still = mean(looks(left, from, shot.distanceM), (leftM) => stillToCome(shot, leftM, level, reference));
+  const still = mean(looks(left, from, shot.distanceM), (leftM) => stillToCome(shot, leftM, level, reference))!;
   return 1 + shot.penalty + still - expected;
 }
 
@@ -58,8 +59,4 @@ function looks({ from, to }: LeftInterval, spread: ReferenceShot | null, distanc
   const [low, high] = [chance(from), chance(to)];
   if (high - low < 1e-9) return [Number.isFinite(to) ? (from + to) / 2 : from];
   return middles.map((share) => Math.exp(centre + zOf(low + share * (high - low)) / STEEPNESS));
-}
-
-function mean<T>(values: readonly T[], of: (value: T) => number): number {
-  return values.reduce((sum, value) => sum + of(value), 0) / values.length;
 }

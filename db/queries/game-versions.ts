@@ -1,35 +1,20 @@
-import { createHash } from 'node:crypto';
 import type { GameSpec } from '@/core/game/spec';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, gameVersion, session } from '../schema';
+import { same } from './same';
 
 export type GameRow = {
   gameId: string;
   version: number;
   spec: GameSpec;
-  hash: string;
   /** The plan on which its stations stand; null for a game on no green. */
   greenId: string | null;
   greenVersion: number | null;
   createdAt: Date;
   archivedAt: Date | null;
 };
-
-/** A value as JSON with the keys of its objects in order: equal values are equal texts. */
-export function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, part: unknown) =>
-    part !== null && typeof part === 'object' && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).toSorted(([a], [b]) => (a < b ? -1 : 1)))
-      : part,
-  );
-}
-
-/** SHA-256 of a spec, independent of the order of its keys. */
-export function specHash(spec: GameSpec): string {
-  return createHash('sha256').update(canonical(spec)).digest('hex');
-}
 
 /** The newest version of each game of the academy, to be joined. */
 export function newestVersions(db: Db, actor: Actor) {
@@ -72,21 +57,20 @@ export async function writeVersion(
   link: Pick<GameRow, 'greenId' | 'greenVersion'>,
 ): Promise<number> {
   const { academyId } = actor;
-  const hash = specHash(spec);
   const latest = await newestGame(db, actor, gameId);
-  const same = latest !== null && specHash(latest.spec) === hash;
-  if (same && latest.greenId === link.greenId && latest.greenVersion === link.greenVersion) return latest.version;
+  const unchanged = latest !== null && same(latest.spec, spec);
+  if (unchanged && latest.greenId === link.greenId && latest.greenVersion === link.greenVersion) return latest.version;
   const results =
-    latest && !same
+    latest && !unchanged
       ? await db.$count(session, and(eq(session.academyId, academyId), eq(session.gameId, gameId), eq(session.gameVersion, latest.version)))
       : 0;
   const version = latest ? latest.version + (results > 0 ? 1 : 0) : 1;
   await db
     .insert(gameVersion)
-    .values({ academyId, gameId, version, spec, hash, ...link })
+    .values({ academyId, gameId, version, spec, ...link })
     .onConflictDoUpdate({
       target: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],
-      set: { spec, hash, ...link, ...(same ? {} : { createdAt: new Date() }) },
+      set: { spec, ...link, ...(unchanged ? {} : { createdAt: new Date() }) },
     });
   return version;
 }

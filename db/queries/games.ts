@@ -3,7 +3,8 @@ import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, greenVersion, session } from '../schema';
-import { newestGame, newestVersions, specHash, writeVersion, type GameRow } from './game-versions';
+import { newestGame, newestVersions, writeVersion, type GameRow } from './game-versions';
+import { same } from './same';
 
 export { newestGame as getGame, type GameRow } from './game-versions';
 
@@ -24,7 +25,6 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
       gameId: game.gameId,
       version: newest.version,
       spec: newest.spec,
-      hash: newest.hash,
       greenId: newest.greenId,
       greenVersion: newest.greenVersion,
       createdAt: newest.createdAt,
@@ -62,8 +62,8 @@ export async function saveGame(
       .where(and(eq(game.academyId, academyId), eq(game.gameId, gameId)))
       .for('update');
     const latest = await newestGame(tx, actor, gameId);
-    const same = latest !== null && specHash(latest.spec) === specHash(spec);
-    if (basedOn !== undefined && !same && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
+    const unchanged = latest !== null && same(latest.spec, spec);
+    if (basedOn !== undefined && !unchanged && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
     const placed = spec.stations.some((station) => station.place !== null);
     const [green] = placed && greenId ? await newestGreen(tx, actor, greenId) : [];
     const link = { greenId: green?.greenId ?? null, greenVersion: green?.version ?? null };
@@ -90,6 +90,5 @@ export async function archiveGame(db: Db, actor: Actor, gameId: string, archived
 
 /** The game whose newest version is exactly this one and that is in use; null if the academy has none. */
 export async function findGame(db: Db, actor: Actor, spec: GameSpec): Promise<string | null> {
-  const hash = specHash(spec);
-  return (await listGames(db, actor)).find((row) => specHash(row.spec) === hash)?.gameId ?? null;
+  return (await listGames(db, actor)).find((row) => same(row.spec, spec))?.gameId ?? null;
 }

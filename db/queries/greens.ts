@@ -4,7 +4,8 @@ import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, green, greenVersion, session } from '../schema';
-import { canonical, newestGame, newestVersions, writeVersion } from './game-versions';
+import { newestGame, newestVersions, writeVersion } from './game-versions';
+import { same } from './same';
 
 export type GreenRow = { greenId: string; version: number; plan: GreenPlan; createdAt: Date; archivedAt: Date | null };
 
@@ -85,8 +86,7 @@ export async function saveGreen(db: Db, actor: Actor, greenId: string, plan: Gre
       .where(and(eq(green.academyId, academyId), eq(green.greenId, greenId)))
       .for('update');
     const latest = await getGreen(tx, actor, greenId);
-    if (latest && canonical(latest.plan) === canonical(plan))
-      return { version: latest.version, savedAt: latest.createdAt, followed: [], kept: [] };
+    if (latest && same(latest.plan, plan)) return { version: latest.version, savedAt: latest.createdAt, followed: [], kept: [] };
     if (basedOn !== undefined && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
     await tx.insert(green).values({ academyId, greenId }).onConflictDoNothing();
     const played = latest

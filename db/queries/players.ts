@@ -3,7 +3,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, player, shot } from '../schema';
-import { canonical } from './game-versions';
+import { same } from './same';
 
 export type PlayerRow = typeof player.$inferSelect;
 export type ClubRow = typeof club.$inferSelect;
@@ -59,7 +59,7 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
   return db.transaction(async (tx) => {
     await tx.select({ id: player.playerId }).from(player).where(mine(actor, playerId)).for('no key update');
     const held = await getPlayer(tx, actor, playerId);
-    if (held && canonical(formOf(held)) === canonical(form)) return true;
+    if (held && same(formOf(held), form)) return true;
     if (basedOn !== undefined && held?.player.savedAt.getTime() !== basedOn?.getTime()) return false;
     await tx
       .insert(player)

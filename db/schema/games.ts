@@ -47,8 +47,6 @@ export const gameVersion = pgTable(
     gameId: uuid().notNull(),
     version: integer().notNull(),
     spec: document(storedGame).notNull(),
-    /** SHA-256 of the spec with its keys in order, in hexadecimal: equal games have equal hashes. */
-    hash: text().notNull(),
     /** The plan on which its stations stand; null for a game on no green. */
     greenId: uuid(),
     greenVersion: integer(),

@@ -14,7 +14,7 @@ const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;
 const nothing: Props = { academy, now, players: [], games: [], unfinished: [], recent: [], conditions: {} };
 const player = { player: { playerId: 'p1', name: 'Otto' }, balls: 1, lastAt: new Date('2026-05-19T18:00:00Z') } as Props['players'][number];
-const played = { gameId: 'g1', version: 1, spec: game(), hash: '', createdAt: now, sessions: 1 } as Props['games'][number];
+const played = { gameId: 'g1', version: 1, spec: game(), createdAt: now, sessions: 1 } as Props['games'][number];
 
 test('an empty academy is told to begin with who plays, then with a game, then to play', () => {
   const { rerender } = render(<TodayPage {...nothing} />);

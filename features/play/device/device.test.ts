@@ -4,7 +4,7 @@ import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { amendBall, recordBall, removeBall, undoBall } from '../record';
-import { messageOf } from './live';
+import { hear } from './live';
 import { getBundle } from './server';
 import {
   countUnread,
@@ -358,7 +358,20 @@ test('a personal link is the key of its sessions, and of no other', async () => 
   expect([await keyOf(SESSION), await keyOf(idOf(77))]).toEqual(['here.secret', undefined]);
 });
 
-test('a message of the live stream, and what only keeps it open', () => {
-  expect(messageOf('event: facts\ndata: [1]')).toEqual({ event: 'facts', data: '[1]' });
-  expect(messageOf(': still here')).toBeNull();
+test('messages of the live stream come whole and in order, however they are cut; what only keeps it open is none', async () => {
+  const bytes = new TextEncoder().encode(
+    'event: facts\ndata: [1]\n\n: still here\n\nevent: session\ndata: é\n\nevent: facts\ndata: cut off',
+  );
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      for (let at = 0; at < bytes.length; at += 7) controller.enqueue(bytes.slice(at, at + 7));
+      controller.close();
+    },
+  });
+  const heard: [string | undefined, string][] = [];
+  await hear(stream, new AbortController(), async ({ event, data }) => void heard.push([event, data]));
+  expect(heard).toEqual([
+    ['facts', '[1]'],
+    ['session', 'é'],
+  ]);
 });

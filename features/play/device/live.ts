@@ -1,11 +1,12 @@
 import { offeredReadingSchema } from '@/core/exchange/reading';
 import { takenInSchema } from '@/core/shot/shot';
+import { createParser } from 'eventsource-parser';
 import { getBundle, openLive } from './server';
 import { now } from '../../form/ids';
 import { keepBundle, keepEvents, keepOffer, lastSeq } from './store';
 
 /** What the server says on a session's stream. */
-type Message = { event: string; data: string };
+type Message = { event?: string | undefined; data: string };
 
 const AGAIN_FIRST_MS = 1_000;
 const AGAIN_MOST_MS = 30_000;
@@ -63,32 +64,21 @@ export function followSession(sessionId: string): () => void {
   }
 }
 
-/** Reads a stream of server-sent events to its end, one message after another. */
-async function hear(stream: ReadableStream<Uint8Array>, cut: AbortController, take: (message: Message) => Promise<void>): Promise<void> {
+/** Reads a stream of server-sent events to its end, one message after another; one that is silent for too long is cut. */
+export async function hear(
+  stream: ReadableStream<Uint8Array>,
+  cut: AbortController,
+  take: (message: Message) => Promise<void>,
+): Promise<void> {
   const reader = stream.pipeThrough(new TextDecoderStream() as unknown as TransformStream<Uint8Array, string>).getReader();
-  let held = '';
+  const messages: Message[] = [];
+  const parser = createParser({ onEvent: (message) => void messages.push(message) });
   for (;;) {
     const silence = setTimeout(() => cut.abort(), SILENT_MS);
     const { done, value } = await reader.read();
     clearTimeout(silence);
     if (done) return;
-    const parts = (held + value).split('\n\n');
-    held = parts.pop()!;
-    for (const part of parts) {
-      const message = messageOf(part);
-      if (message) await take(message);
-    }
+    parser.feed(value);
+    for (let message = messages.shift(); message; message = messages.shift()) await take(message);
   }
-}
-
-/** One message of the stream; null for what only keeps it open. */
-export function messageOf(part: string): Message | null {
-  const field = (name: string) =>
-    part
-      .split('\n')
-      .filter((line) => line.startsWith(`${name}: `))
-      .map((line) => line.slice(name.length + 2))
-      .join('\n');
-  const event = field('event');
-  return event === '' ? null : { event, data: field('data') };
 }

@@ -1,0 +1,1 @@
+ALTER TABLE "game_version" DROP COLUMN "hash";
