@@ -18,7 +18,7 @@ export type Door = { data: PlayData; academyId: string; academy: { slug: string;
 export type DoorRefusal = 'signed out' | 'no such session' | 'too many tries';
 
 /** Wrong links and keys from one sender. */
-const tries = makeDelays({ free: 30, mostMs: 30_000, forgetMs: 15 * 60_000 });
+const tries = makeDelays('tokens', { free: 30, mostMs: 30_000, forgetMs: 15 * 60_000 });
 /** Hashes of tokens that were right when they were last looked up. */
 const right = new Set<string>();
 const MOST_RIGHT = 10_000;
@@ -41,10 +41,10 @@ export async function readerOf(headers: Headers) {
  * same, so that nobody has to wait for somebody else's guesses on the same network.
  */
 async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | DoorRefusal> {
-  const [sender, now, token] = [senderOf(headers), Date.now(), bearerOf(headers) ?? ''];
+  const [sender, token] = [senderOf(headers), bearerOf(headers) ?? ''];
   const read = readToken(token);
   const name = read?.hash.toString('base64') ?? token;
-  if (!right.has(name) && tries.left(sender, now) > 0) return 'too many tries';
+  if (!right.has(name) && (await tries.left(sender)) > 0) return 'too many tries';
   const found = read && (await find(read.academyId, read.hash));
   if (found) {
     if (right.size >= MOST_RIGHT) right.clear();
@@ -52,7 +52,7 @@ async function withToken<T>(headers: Headers, find: (academyId: string, hash: Bu
     return found;
   }
   right.delete(name);
-  tries.wrong(sender, name, now);
+  await tries.wrong(sender, name);
   return 'signed out';
 }
 

@@ -1,22 +1,14 @@
+import 'server-only';
+import { inDatabase, lazily, takes, type MakeLimiter } from './limiter';
+
 /** Takes so much of somebody's share; false, and nothing is taken, where it is used up. */
-export type Quota = (who: string, count: number, atMs: number) => boolean;
+export type Quota = (who: string, count: number) => Promise<boolean>;
 
 /**
- * So much for each within a window, which begins with the first that is taken. It lives in one instance of the program.
- * @param keep the most holders that are remembered; whose window began longest ago is forgotten first
+ * So much for each within a window, which begins with the first that is taken, over all instances of the program.
+ * @param name under which it is counted
  */
-export function makeQuota({ most, windowMs, keep = 10_000 }: { most: number; windowMs: number; keep?: number }): Quota {
-  const taken = new Map<string, { sinceMs: number; count: number }>();
-  return (who, count, atMs) => {
-    const held = taken.get(who);
-    const now = held && atMs - held.sinceMs < windowMs ? held : { sinceMs: atMs, count: 0 };
-    if (now.count + count > most) return false;
-    now.count += count;
-    if (now !== held) {
-      taken.delete(who);
-      taken.set(who, now);
-      if (taken.size > keep) taken.delete(taken.keys().next().value!);
-    }
-    return true;
-  };
+export function makeQuota(name: string, { most, windowMs }: { most: number; windowMs: number }, make: MakeLimiter = inDatabase): Quota {
+  const limiter = lazily(() => make(name, most, windowMs / 1000));
+  return (who, count) => takes(limiter(), who, count);
 }

@@ -39,10 +39,10 @@ function wait(leftMs: number): Response {
 
 const QUARTER_MS = 15 * 60_000;
 /** Wrong passwords of one account from one sender, and of all accounts from one sender. */
-const ofAccount = makeDelays({ free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
-const ofSender = makeDelays({ free: 30, mostMs: 30_000, forgetMs: QUARTER_MS });
+const ofAccount = makeDelays('account', { free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
+const ofSender = makeDelays('sender', { free: 30, mostMs: 30_000, forgetMs: QUARTER_MS });
 /** Accounts that one sender makes in an hour: a whole club may sit behind one address. */
-const made = makeQuota({ most: 40, windowMs: 60 * 60_000 });
+const made = makeQuota('accounts', { most: 40, windowMs: 60 * 60_000 });
 
 const MOST_BYTES = 10_000;
 async function bodyOf(request: Request): Promise<unknown> {
@@ -59,15 +59,15 @@ const accountSchema = z.object({ email: z.string().max(200), password: z.string(
 async function signIn(request: Request): Promise<Response> {
   const read = accountSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', 'Give your e-mail and your password.');
-  const [sender, now] = [senderOf(request.headers), Date.now()];
+  const sender = senderOf(request.headers);
   const pair = `${sender} ${read.data.email.trim().toLowerCase()}`;
-  const left = Math.max(ofAccount.left(pair, now), ofSender.left(sender, now));
+  const left = Math.max(...(await Promise.all([ofAccount.left(pair), ofSender.left(sender)])));
   if (left > 0) return wait(left);
   const answer = await auth().handler(request);
   if (answer.status === 401) {
-    ofAccount.wrong(pair, read.data.password, now);
-    ofSender.wrong(sender, `${pair} ${read.data.password}`, now);
-  } else if (answer.ok) ofAccount.right(pair);
+    await ofAccount.wrong(pair, read.data.password);
+    await ofSender.wrong(sender, `${pair} ${read.data.password}`);
+  } else if (answer.ok) await ofAccount.right(pair);
   return answer;
 }
 
@@ -75,7 +75,7 @@ async function signUp(request: Request): Promise<Response> {
   const read = signUpSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
   if (isCommon(read.data.password)) return refuse(400, 'COMMON_PASSWORD', COMMON);
-  if (!made(senderOf(request.headers), 1, Date.now()))
+  if (!(await made(senderOf(request.headers), 1)))
     return refuse(429, 'WAIT', 'Too many accounts were made from here. Wait an hour, then try again.', { 'retry-after': '3600' });
   const answer = await auth().handler(request);
   // Whether an address has an account is nobody else's business: it is never said.
@@ -91,7 +91,7 @@ async function signOut(request: Request): Promise<Response> {
 }
 
 /** Wrong passwords of somebody who is signed in and wants another one. */
-const ofUser = makeDelays({ free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
+const ofUser = makeDelays('user', { free: 5, mostMs: 60_000, forgetMs: QUARTER_MS });
 
 /** Gives the account of the signed-in user another password, and ends all its other sign-ins. */
 async function changePassword(request: Request): Promise<Response> {
@@ -100,18 +100,17 @@ async function changePassword(request: Request): Promise<Response> {
   const { current, next } = read.data;
   const user = (await auth().api.getSession({ headers: request.headers }))?.user;
   if (!user) return refuse(401, 'SIGNED_OUT', 'You’re signed out. Sign in again, then carry on here.');
-  const now = Date.now();
-  const left = ofUser.left(user.id, now);
+  const left = await ofUser.left(user.id);
   if (left > 0) return wait(left);
   if (isCommon(next)) return refuse(400, 'COMMON_PASSWORD', COMMON);
   const body = JSON.stringify({ currentPassword: current, newPassword: next, revokeOtherSessions: true });
   const answer = await auth().handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
   if (answer.ok) {
-    ofUser.right(user.id);
+    await ofUser.right(user.id);
     doorsEnded();
     return answer;
   }
   if (answer.status >= 500) return answer;
-  ofUser.wrong(user.id, current, now);
+  await ofUser.wrong(user.id, current);
   return refuse(400, 'INVALID_PASSWORD', 'That’s not your password.');
 }

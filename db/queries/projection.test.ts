@@ -11,7 +11,7 @@ import { saveGame } from './games';
 import { savePlayer } from './players';
 import { rebuildShots } from './projection';
 import { finishedSessions, getSession, saveConditions, saveConditionsToday, saveStationDistance, startSession } from './sessions';
-import { eventsOfSession } from './shots';
+import { eventsOfSession, sessionLog } from './shots';
 import { takeIn, takeInAll } from './take-in';
 
 const { db, pool, academy } = academies('projection', 5000);
@@ -151,6 +151,9 @@ test('what a newer program says of a ball is kept and given on; what this one ca
   expect(said[0]).toEqual(newer);
   expect(said[1]).toMatchObject({ version: 1 });
   expect(said[2]).toMatchObject({ version: 9, kind: 'film' });
+  // At the desk it is an entry of the log that nobody can read yet.
+  const log = await sessionLog(db, at.actor, at.sessionId);
+  expect(log.map(({ event }) => event?.kind ?? null)).toEqual(['record', 'record', null]);
   const { before, after } = await rebuilt(at);
   expect(before.shots).toHaveLength(2);
   expect(withoutLook(after)).toEqual(withoutLook(before));

@@ -37,8 +37,11 @@ function withoutNote(event: Record<string, unknown>): Record<string, unknown> {
   return 'note' in payload ? { ...event, payload: { ...payload, note: null } } : event;
 }
 
-/** Everything said about the balls of a session, with who said it, by name, and when it came in. */
-export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promise<{ event: ShotEvent; by: string; at: Date }[]> {
+/** Something said about a ball, who said it, by name, and when it came in; an event of a newer program that can't be understood is null. */
+export type LogEntry = { event: ShotEvent | null; by: string; at: Date };
+
+/** Everything said about the balls of a session. */
+export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promise<LogEntry[]> {
   const { academyId } = actor;
   const rows = await db
     .select({ row: shotEvent, user: authUser.name, player: player.name })
@@ -48,10 +51,11 @@ export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promi
     .leftJoin(player, and(eq(player.academyId, playerLink.academyId), eq(player.playerId, playerLink.playerId)))
     .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId)))
     .orderBy(asc(shotEvent.serverSeq));
-  return rows.flatMap(({ row, user, player: name }) => {
-    const event = asEvent(row);
-    return event ? [{ event, by: user ?? (name && `${name}, by link`) ?? 'the program', at: row.receivedAt }] : [];
-  });
+  return rows.map(({ row, user, player: name }) => ({
+    event: asEvent(row),
+    by: user ?? (name && `${name}, by link`) ?? 'the program',
+    at: row.receivedAt,
+  }));
 }
 
 /** The balls of sessions, in the order of their turns. */

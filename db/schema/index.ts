@@ -3,3 +3,4 @@ export * from './people';
 export * from './games';
 export * from './shots';
 export * from './skill';
+export * from './limits';

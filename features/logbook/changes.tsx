@@ -1,11 +1,14 @@
 import { changesOf } from '@/core/shot/history';
 import { sayCounts, sayMeasured, sayResult } from '@/core/shot/say-shot';
-import type { Shot } from '@/core/shot/shot';
+import type { Shot, ShotEvent } from '@/core/shot/shot';
 import { counted } from '@/core/units/format';
-import type { Answer } from '@/server/data';
 import { sayMoment } from '@/core/units/say-moment';
 
-type Props = { log: Answer<'sessionLog'>; players: { playerId: string; name: string; units: 'imperial' | 'metric' }[]; timeZone: string };
+type Props = {
+  log: { event: ShotEvent; by: string; at: Date }[];
+  players: { playerId: string; name: string; units: 'imperial' | 'metric' }[];
+  timeZone: string;
+};
 
 /** What was corrected or removed after it was recorded, by whom and when. */
 export function Changes({ log, players, timeZone }: Props) {

@@ -32,8 +32,10 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     ...(session.stoppedAt ? { atMs: session.stoppedAt.getTime() } : {}),
   });
   const doubled = table.standings.reduce((sum, standing) => sum + standing.doubled.length, 0);
+  const read = log.flatMap(({ event, ...rest }) => (event ? [{ event, ...rest }] : []));
+  const unread = log.length - read.length;
   const clock = wrongClock(
-    log.map(({ event }) => event),
+    read.map(({ event }) => event),
     shots,
   );
   const seated = players.map((player, i) => ({
@@ -80,7 +82,13 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
           {clock.balls === 1 ? 'is' : 'are'} dated within this session instead. Check the time on that phone.
         </p>
       )}
-      <Changes log={log} players={players} timeZone={timeZone} />
+      {unread > 0 && (
+        <p role="status" className="fw-semibold">
+          {counted(unread, 'record')} of this session {unread === 1 ? 'comes' : 'come'} from a newer version of the program.{' '}
+          {unread === 1 ? 'It is' : 'They are'} kept, and will count once this version is updated.
+        </p>
+      )}
+      <Changes log={read} players={players} timeZone={timeZone} />
       <div className="d-flex flex-wrap gap-2 no-print">
         {shots.length > 0 && (
           <a className="btn btn-outline-dark" href={`/play#${session.sessionId}`}>

@@ -165,7 +165,7 @@ export async function answerShotEvents(request: Request): Promise<Response> {
   const arrivedAt = new Date();
   const { events, refused: unreadable } = readEvents(batch.data.events);
   return atDoor(request, sessionId, async (door, id) => {
-    if (!mayRecord(door, events.length))
+    if (!(await mayRecord(door, events.length)))
       return refuse(429, 'That’s a lot of balls for one hour. They’re kept on the phone and sent later.', { 'retry-after': '600' });
     const { data } = door;
     const { stored, known, refused: foreign } = await data.takeIn(id, events, behindMs(sentAt, arrivedAt));
@@ -192,7 +192,7 @@ export function answerAgain(request: Request): Promise<Response> {
     if (sent instanceof Response) return sent;
     const again = againSchema.safeParse(sent.body);
     if (!again.success) return refuse(400, sayIssue(again.error));
-    if (!mayStart(holder.actor.academyId, holder.actor.playerId))
+    if (!(await mayStart(holder.actor.academyId, holder.actor.playerId)))
       return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });
     const started = await startAgain(holder, again.data);
     return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');

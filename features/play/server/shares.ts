@@ -8,18 +8,18 @@ export const BALLS_AN_HOUR = 600;
 export const SESSIONS_A_DAY = 20;
 const STREAMS = { link: 6, coach: 100 };
 
-const balls = makeQuota({ most: BALLS_AN_HOUR, windowMs: HOUR_MS });
-const sessions = makeQuota({ most: SESSIONS_A_DAY, windowMs: 24 * HOUR_MS });
+const balls = makeQuota('balls', { most: BALLS_AN_HOUR, windowMs: HOUR_MS });
+const sessions = makeQuota('sessions', { most: SESSIONS_A_DAY, windowMs: 24 * HOUR_MS });
 const streams = new Map<string, number>();
 
 /** Whether so many balls more can be taken from whoever asks; a coach has no limit. */
-export function mayRecord({ academyId, only }: Door, count: number): boolean {
-  return only === null || balls(`${academyId} ${only}`, count, Date.now());
+export async function mayRecord({ academyId, only }: Door, count: number): Promise<boolean> {
+  return only === null || balls(`${academyId} ${only}`, count);
 }
 
 /** Whether the player of a link may start another session. */
-export function mayStart(academyId: string, playerId: string): boolean {
-  return sessions(`${academyId} ${playerId}`, 1, Date.now());
+export function mayStart(academyId: string, playerId: string): Promise<boolean> {
+  return sessions(`${academyId} ${playerId}`, 1);
 }
 
 /**
