@@ -35,9 +35,7 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
       createdAt: new Date(madeAt.getTime() - i * 60_000),
     }));
     await tx.insert(game).values(games.map(({ gameId, createdAt }) => ({ academyId, gameId, createdAt })));
-    await tx
-      .insert(gameVersion)
-      .values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, createdAt })));
+    await tx.insert(gameVersion).values(games.map(({ gameId, spec, createdAt }) => ({ academyId, gameId, version: 1, spec, createdAt })));
 
     const greenIds = DEMO_GREENS.map(() => randomUUID() as string);
     for (const [i, plan] of DEMO_GREENS.entries()) await saveGreen(tx, actor, greenIds[i]!, plan);

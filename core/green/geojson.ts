@@ -1,3 +1,4 @@
+import { counted } from '../units/format';
 import { z } from 'zod';
 import { areaOf, contains } from '../geometry/polygon';
 import { snapPoint, type Point } from '../geometry/point';
@@ -164,7 +165,6 @@ function foreign(features: readonly Feature[]): { input: object | null; notes: s
   const beside = points.filter((at) => !contains(outline, at));
   const stations = holes.length === 0 ? [] : beside.map((at, i) => ({ key: `s${i + 1}`, hole: holes[0]!.key, at }));
   const title = byArea[0]!.feature.properties?.['name'];
-  const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return {
     input: {
       format: 'inch-green',

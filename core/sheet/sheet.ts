@@ -162,7 +162,7 @@ function bringList(spec: GameSpec, balls: number, zones: readonly ZoneLine[], sy
   const clubs = schemeOf(scoring).clubs?.(scoring) ?? [...new Set(stations.flatMap((station) => station.club ?? []))];
   return [
     spec.open ? 'balls' : counted(balls, 'ball'),
-    stations.length > 0 && `${stations.length} ${stations.length === 1 ? 'tee' : 'tees'} to mark the stations`,
+    stations.length > 0 && `${counted(stations.length, 'tee')} to mark the stations`,
     far && 'a tape',
     laid.length > 0 && `a string with ${laid.length === 1 ? 'a knot' : 'knots'} at ${laid.map((zone) => zone.says).join(', ')}, or hoops`,
     laid.length > 0 && !far && `a tape of ${tapeFor(Math.max(...laid.map((zone) => zone.radiusM)), system)} or longer`,

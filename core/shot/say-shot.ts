@@ -1,5 +1,5 @@
 import { say } from '../golf/words';
-import { formatLeft, formatTotal } from '../units/format';
+import { formatLeft, formatTotal, counted } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { sayBearing } from './direction';
 import type { Shot } from './shot';
@@ -7,7 +7,7 @@ import type { Shot } from './shot';
 /** What came of a ball, in a few words: "holed", "4 ft 3, short", "3 ft to 6 ft", "outside 10 ft", "3 strokes, 4 ft left". */
 export function sayResult(shot: Shot, system: UnitSystem): string {
   const words: string[] = [];
-  if (shot.strokes !== null) words.push(shot.strokes === 1 ? '1 stroke' : `${shot.strokes} strokes`);
+  if (shot.strokes !== null) words.push(counted(shot.strokes, 'stroke'));
   const where = sayWhere(shot, system);
   if (where) words.push(shot.strokes === null || shot.holed ? where : `${where} left`);
   if (shot.landed !== null) words.push(shot.landed ? 'landed in the zone' : 'missed the zone');

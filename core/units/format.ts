@@ -35,9 +35,14 @@ export function signed(value: number): string {
   return value < 0 && text !== '0.00' ? `−${text}` : text;
 }
 
-/** "1 ball", "3 balls", "1,012 balls": a count with its noun. */
+/** A noun as it stands beside a count: "ball" of one, "balls" of all others. */
+export function nounOf(count: number, noun: string): string {
+  return count === 1 ? noun : `${noun}s`;
+}
+
+/** "1 ball", "1,260 balls". */
 export function counted(count: number, noun: string): string {
-  return `${count.toLocaleString('en')} ${noun}${count === 1 ? '' : 's'}`;
+  return `${count.toLocaleString('en')} ${nounOf(count, noun)}`;
 }
 
 /** The unit for what is left, for rings and for zones: feet, or metres for metric readers. */

@@ -1,3 +1,4 @@
+import { nounOf } from '@/core/units/format';
 import { sayAtStation, sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
@@ -41,7 +42,7 @@ export function StationLines({ spec, units }: Props) {
             <span className="text-nowrap">
               <b className="fig fs-5">{station.balls}</b>{' '}
               <span className="small-print">
-                {station.balls === 1 ? 'ball' : 'balls'}
+                {nounOf(station.balls, 'ball')}
                 {clubs && ' a club'}
               </span>
             </span>

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
-import { formatLeft } from '@/core/units/format';
+import { formatLeft, counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Offer } from './device/store';
 import { nothingTyped, pressPad, sayPadUnit, sayTyped, typedMetres, typedResult, type PadMeasures, type PadUnit } from './entry';
@@ -112,7 +112,7 @@ export function TypePanel(props: Props) {
         </p>
         {mostBalls > 1 && (
           <button type="button" aria-label={`${balls} at once: change`} onClick={() => setBalls(balls >= mostBalls ? 1 : balls + 1)}>
-            {balls} {balls === 1 ? 'ball' : 'balls'}
+            {counted(balls, 'ball')}
           </button>
         )}
         <button type="button" aria-label={`In ${sayPadUnit(typed.unit)}: change`} onClick={nextUnit}>

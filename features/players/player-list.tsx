@@ -1,3 +1,4 @@
+import { nounOf } from '@/core/units/format';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { Answer } from '@/server/data';
@@ -25,7 +26,7 @@ export function PlayerList({ slug, timeZone, now, players }: Props) {
           </Link>
           <span className="row-counts">
             <span>
-              <b className="fig">{balls.toLocaleString('en')}</b> {balls === 1 ? 'ball' : 'balls'}
+              <b className="fig">{balls.toLocaleString('en')}</b> {nounOf(balls, 'ball')}
             </span>
             <span className="small-print">{lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'}</span>
           </span>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { sayLevel } from '../../golf/level';
-import { inWords } from '../../units/format';
+import { inWords, nounOf } from '../../units/format';
 import { countSchema } from './fields';
 import { holedKey, wordKey } from './answer-keys';
 import type { ScoredBall } from './ball';
@@ -43,7 +43,7 @@ const NO_HOLE = 'A ball is holed out in a hole, not at a peg.';
 function sayEvenly(goal: number, balls: number, what: string): string {
   const low = Math.floor(goal / balls);
   const high = goal - low * balls;
-  const all = `${goal} over ${inWords(balls)} ${what}${balls === 1 ? '' : 's'}`;
+  const all = `${goal} over ${inWords(balls)} ${nounOf(balls, what)}`;
   if (high === 0) return `${all}: each in ${inWords(low)}.`;
   return `${all}: ${inWords(balls - high)} in ${inWords(low)}, ${inWords(high)} in ${inWords(low + 1)}.`;
 }

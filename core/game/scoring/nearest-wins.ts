@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { capital, counted, inWords } from '../../units/format';
+import { capital, counted, inWords, nounOf } from '../../units/format';
 import { ORDERS } from '../rules';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
 import { farKey, holedKey } from './answer-keys';
@@ -51,7 +51,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
   saysGoal(goal, { scoring: { callPoints } }) {
     const points = Math.ceil(goal);
     const times = points === 1 ? 'once' : `${inWords(points)} times`;
-    return `${capital(inWords(points))} ${goal === 1 ? 'point' : 'points'}: nearest ${times}${callPoints === null ? '' : ', or fewer with calls kept'}.`;
+    return `${capital(inWords(points))} ${nounOf(points, 'point')}: nearest ${times}${callPoints === null ? '' : ', or fewer with calls kept'}.`;
   },
   asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
   start: () => ({ points: 0, won: 0, kept: 0 }),

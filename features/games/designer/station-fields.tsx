@@ -15,7 +15,7 @@ import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
 import { elsewhere, missingStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
 import { say, SHAPES, SHOT_TYPES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
-import { counted, formatLength } from '@/core/units/format';
+import { counted, formatLength, nounOf } from '@/core/units/format';
 import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { nextStation } from './new-game';
@@ -216,7 +216,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
           {countsBalls && (
             <span className={styles.stationBalls}>
               <b className="fig">{Number.isFinite(station.balls) ? station.balls : '?'}</b>
-              <small>{station.balls === 1 ? 'ball' : 'balls'}</small>
+              <small>{nounOf(station.balls, 'ball')}</small>
             </span>
           )}
         </button>

@@ -6,7 +6,7 @@ import { oddHole } from '@/core/green/facts';
 import { fallOf, gradientOf, planeThrough } from '@/core/green/slope';
 import type { GreenPlan } from '@/core/green/plan';
 import { FIRMNESSES, say } from '@/core/golf/words';
-import { formatLength } from '@/core/units/format';
+import { formatLength, counted } from '@/core/units/format';
 import { fromMetres, toMetres } from '@/core/units/length';
 import { saySize } from '../say-size';
 import { useEditing } from './context';
@@ -156,7 +156,7 @@ function SlopeFields() {
         <p className="small-print mt-1 mb-0">
           {plane && fall
             ? `${slope.spots.length} heights: falls ${fall.percent.toFixed(1)}% towards ${Math.round(fall.towardsDeg)}°; a plane fits them within ${miss}.`
-            : `${slope.spots.length} ${slope.spots.length === 1 ? 'height' : 'heights'} so far: three that are not in line settle a slope.`}
+            : `${counted(slope.spots.length, 'height')} so far: three that are not in line settle a slope.`}
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/format';
 import type { AreaKind } from '@/core/green/plan';
 
 /** What a tap on the plan does: choose and move, put something down, or draw an outline corner by corner. */
@@ -11,7 +12,7 @@ export const puts = (tool: Tool) => tool !== 'choose' && tool !== 'scatter';
 export function sayTool(tool: Tool, corners: number, holes: number): string {
   if (isDrawing(tool)) {
     if (corners === 0) return 'Tap the corners one after another. With keys: arrows move the cross, Enter sets a corner.';
-    if (corners < 3) return `${corners === 1 ? '1 corner' : '2 corners'} set. Three make a shape.`;
+    if (corners < 3) return `${counted(corners, 'corner')} set. Three make a shape.`;
     return `${corners} corners. Tap the first one, or press “Close it”.`;
   }
   switch (tool) {

@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { LinkDays } from '@/core/people/link';
@@ -70,7 +71,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
       <div className={styles.make}>
         <DaysSelect days={days} onDays={setDays} />
         <Button variant="primary" disabled={busy || chosen.size === 0} onClick={make}>
-          Make {chosen.size} {chosen.size === 1 ? 'card' : 'cards'}
+          Make {counted(chosen.size, 'card')}
         </Button>
       </div>
       {wrong && (
