@@ -2,6 +2,14 @@ import { auth } from '@/server/auth';
 import { answerAuth } from './services';
 
 jest.mock('@/server/live', () => ({ doorsEnded: () => undefined }));
+/** There is no database here: what is counted is counted in memory. */
+jest.mock('@/server/limiter', () => {
+  const { RateLimiterMemory } = jest.requireActual<typeof import('rate-limiter-flexible')>('rate-limiter-flexible');
+  return {
+    ...jest.requireActual<object>('@/server/limiter'),
+    inDatabase: (keyPrefix: string, points: number, duration: number) => new RateLimiterMemory({ keyPrefix, points, duration }),
+  };
+});
 jest.mock('better-auth/next-js', () => ({ nextCookies: () => ({ id: 'next-cookies' }) }));
 
 const OPEN = ['POST /sign-in/email', 'POST /sign-up/email', 'POST /sign-out', 'POST /change-password'];
