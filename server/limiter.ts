@@ -1,22 +1,27 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
+import type { Pool } from 'pg';
 import { RateLimiterPostgres, RateLimiterRes, type RateLimiterAbstract } from 'rate-limiter-flexible';
 import { pool } from './db';
 
 /** Makes what counts under a name: so many points for each in so many seconds. */
 export type MakeLimiter = (name: string, points: number, seconds: number) => RateLimiterAbstract;
 
-/** Counts that stand in the database, so that all instances of the program share them; what is over is deleted by itself. */
-export const inDatabase: MakeLimiter = (keyPrefix, points, duration) =>
-  new RateLimiterPostgres({
-    storeClient: pool(),
-    storeType: 'pool',
-    tableName: 'rate_limit',
-    tableCreated: true,
-    keyPrefix,
-    points,
-    duration,
-  });
+/** Counts that stand in a database, so that all instances of the program share them; what is over is deleted by itself. */
+export const countingIn =
+  (storeClient: () => Pool): MakeLimiter =>
+  (keyPrefix, points, duration) =>
+    new RateLimiterPostgres({
+      storeClient: storeClient(),
+      storeType: 'pool',
+      tableName: 'rate_limit',
+      tableCreated: true,
+      keyPrefix,
+      points,
+      duration,
+    });
+/** Counts in the program's own database. */
+export const inDatabase = countingIn(pool);
 
 /** One that is made when first asked: while the program is built there is no database. */
 export function lazily(make: () => RateLimiterAbstract): () => RateLimiterAbstract {

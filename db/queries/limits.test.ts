@@ -1,6 +1,5 @@
-import { RateLimiterPostgres } from 'rate-limiter-flexible';
 import { makeDelays } from '@/server/delays';
-import type { MakeLimiter } from '@/server/limiter';
+import { countingIn } from '@/server/limiter';
 import { makeQuota } from '@/server/quota';
 import { openDb } from '../client';
 
@@ -9,17 +8,8 @@ jest.mock('@/server/db', () => ({ pool: () => undefined }));
 const { pool } = openDb(process.env.TEST_DATABASE_URL!);
 afterAll(() => pool.end());
 
-/** As the program makes them, one for each of its instances. */
-const instance: MakeLimiter = (keyPrefix, points, duration) =>
-  new RateLimiterPostgres({
-    storeClient: pool,
-    storeType: 'pool',
-    tableName: 'rate_limit',
-    tableCreated: true,
-    keyPrefix,
-    points,
-    duration,
-  });
+/** As each instance of the program makes them. */
+const instance = countingIn(() => pool);
 
 test('two instances count the same wrong guesses, and let the same person go', async () => {
   const rules = { free: 3, mostMs: 60_000, forgetMs: 900_000 };

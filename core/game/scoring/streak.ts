@@ -33,7 +33,8 @@ export const streak: Scheme<Streak, State> = {
   refuses({ scoring: { until, counts }, stations, open }) {
     const found: Refusal[] = [];
     const balls = stations.reduce((sum, station) => sum + station.balls, 0);
-    if (until !== null && until > balls && !open) found.push({ path: ['scoring', 'until'], message: `The game has only ${balls} balls.` });
+    if (until !== null && until > balls && !open)
+      found.push({ path: ['scoring', 'until'], message: `The game has only ${counted(balls, 'ball')}.` });
     if (until === null && counts === 'balls')
       found.push({ path: ['scoring', 'counts'], message: 'To count the balls it took, say how many in a row.' });
     return found;

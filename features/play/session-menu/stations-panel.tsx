@@ -10,6 +10,7 @@ import { readNumber } from '@/ui/length-input';
 import { Chips } from '../../session/chips';
 import { noteSession } from '../device/sync';
 import type { MenuProps } from './menu-props';
+import session from '../../session/session.module.scss';
 import styles from './session-menu.module.scss';
 import { Top } from './top';
 
@@ -54,7 +55,7 @@ function OneStation({ bundle, station, system }: OneProps) {
       </b>
       {before && <span>{sayMeasured(before.source)}, for this session</span>}
       <div className={styles.row}>
-        <div className={styles.field}>
+        <div className={session.field}>
           <label htmlFor={id}>Really, {unit}</label>
           <input
             id={id}
