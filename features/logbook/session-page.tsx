@@ -85,7 +85,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
       {unread > 0 && (
         <p role="status" className="fw-semibold">
           {counted(unread, 'record')} of this session {unread === 1 ? 'comes' : 'come'} from a newer version of the program.{' '}
-          {unread === 1 ? 'It is' : 'They are'} kept, and will count once this version is updated.
+          {unread === 1 ? 'It is' : 'They are'} kept, and will count once the program is updated.
         </p>
       )}
       <Changes log={read} players={players} timeZone={timeZone} />
