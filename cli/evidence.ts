@@ -1,5 +1,5 @@
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Executed } from '@/core/forecast/executes';
 import { eachShot, type TableShot } from '@/core/formats/shot-rows';
 import type { TableProblem } from '@/core/formats/shot-table';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { FINE_GAMES, playRow, SEED } from '@/core/forecast/forecast';
 import { toTheEnd } from '@/core/forecast/games';
 import { goalFor, WANTED_CHANCE } from '@/core/forecast/goal';

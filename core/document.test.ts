@@ -1,4 +1,4 @@
-import { lifted, versionOf, type Step } from './document';
+import { documentKind, lifted, versionOf, type Step } from './document';
 
 const STEPS: Step[] = [
   // In its second version a ball got a colour, in its third the weight was said in grams.
@@ -24,3 +24,10 @@ test.each([
   [{ version: '2' }, 1],
   [null, 1],
 ])('the version of %j is %i', (document, version) => expect(versionOf(document)).toBe(version));
+
+test('a kind of document reads what older programs stored, and says of newer ones that it can’t', () => {
+  const balls = documentKind<{ version: number; colour: string; grams: number }>(STEPS);
+  expect(balls.version).toBe(3);
+  expect(balls.read({ ounces: 1 }).grams).toBe(28);
+  expect([{ ounces: 1 }, { version: 3 }, { version: 4 }, null, 'text'].map(balls.understands)).toEqual([true, true, false, false, false]);
+});

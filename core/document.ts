@@ -23,3 +23,23 @@ export function lifted(document: unknown, steps: readonly Step[]): unknown {
     .slice(from - 1)
     .reduce<Record<string, unknown>>((older, step, i) => ({ ...step(older), version: from + i + 1 }), document as Record<string, unknown>);
 }
+
+/** One kind of document: how it is read, whichever version of the program stored it. */
+export type DocumentKind<T> = {
+  /** The version that this program writes. */
+  version: number;
+  /** Whether a document is of a version that this program can read: a newer one may mean what it does not know. */
+  understands: (document: unknown) => boolean;
+  /** A document that was stored, in the present shape. What shape it had when it came in was looked at then. */
+  read: (document: unknown) => T;
+};
+
+/** @param steps how the shape of this kind changed; its version is one more than there are */
+export function documentKind<T>(steps: readonly Step[]): DocumentKind<T> {
+  const version = steps.length + 1;
+  return {
+    version,
+    understands: (document) => typeof document === 'object' && document !== null && versionOf(document) <= version,
+    read: (document) => lifted(document, steps) as T,
+  };
+}

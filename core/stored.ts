@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /*
  * What can be stored: text, whole numbers and moments, as every schema of what comes from outside has them. What the database

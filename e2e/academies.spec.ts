@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { own, signUp } from './steps';
+import { expect, test } from './test';
 
 type Ids = { player_id: string; game_id: string; session_id: string; shot_id: string };
 
@@ -34,7 +34,6 @@ test.describe('somebody of another academy', () => {
   test.use({ storageState: { cookies: [], origins: [] } });
 
   test('gets nothing of a player, a game or a session by their addresses', async ({ page }) => {
-    test.setTimeout(90_000);
     const ids = await demoIds();
     const home = await signUp(page, { academy: 'Next Door' });
     const paths = [

@@ -1,11 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
 import { DEMO_PLAYERS } from '@/core/demo/people';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/golf/reference';
 import { sayCell } from '@/core/board/say-cell';
 import { shotFileOf } from './shot-file';
 import { addPlayer, designGame, press, signUp, startPlay } from './steps';
+import { expect, test } from './test';
 
 /** The boards: what a player's records say, and that the command line says the same. */
 
@@ -13,7 +13,6 @@ const HOME = '/a/lantern-hollow';
 const cells = cellsOf(shippedReference);
 
 test('each demo player’s planted weakness is named first, or among those that can’t be told apart', async ({ page }) => {
-  test.setTimeout(120_000);
   for (const { form, effects } of DEMO_PLAYERS) {
     await page.goto(`${HOME}/players`);
     await page.getByRole('link', { name: new RegExp(`^${form.name}`) }).click();
@@ -23,7 +22,6 @@ test('each demo player’s planted weakness is named first, or among those that 
 });
 
 test('the command line says of the same balls what the board says', async ({ page }) => {
-  test.setTimeout(90_000);
   const { path, playerId, level } = await shotFileOf('Maren');
   const run = spawnSync('npm', ['run', '-s', 'inch', '--', 'diagnose', path, '--level', String(level)], { encoding: 'utf8' });
   const answer = JSON.parse(run.stdout) as {
@@ -174,6 +172,7 @@ test('over time: a day divides before from since, and the best score is named', 
   await page.goto(`${HOME}/players`);
   await page.getByRole('link', { name: /^Ottilie/ }).click();
   await page.getByRole('link', { name: 'Over time' }).click();
+  await expect(page).toHaveURL(/\/time/);
   await expect(page.getByText(/% sure|no change that could be told|No change that could/).first()).toBeVisible();
   await expect(page.getByText(/^Best \d+ points/).first()).toBeVisible();
   await page.getByLabel('Before and since').fill('2020-01-01');

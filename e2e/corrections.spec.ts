@@ -1,6 +1,7 @@
-import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 import { ask } from './database';
 import { score, startPlay, targetScale, settled } from './steps';
+import { expect, test } from './test';
 
 /** What is said about a ball afterwards: corrected, measured, marked, removed, settled. */
 
@@ -65,7 +66,7 @@ test('all that can be said of a ball is kept with it, and how it is played stays
 test('marks are one tap: a collision scores and is no evidence, a lie taken back is played again', async ({ page }) => {
   const sessionId = await begin(page, 'Inga');
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByLabel('keep the marks on the screen').check();
+  await page.getByRole('group', { name: 'Always show' }).getByRole('button', { name: 'marks' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'new lie' }).click();
   await settled(page);
@@ -84,7 +85,6 @@ test('marks are one tap: a collision scores and is no evidence, a lie taken back
 test('a guess is measured at the collecting, a ball corrected, another removed: score and record follow, with who and when', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   const sessionId = await begin(page, 'Kofi');
   const { x, y, perFt } = await targetScale(page, 20);
   await page.mouse.click(x, y + 5 * perFt);
@@ -165,7 +165,6 @@ test('two devices record the same ball without a network: both stay, and somebod
   context,
   browser,
 }) => {
-  test.setTimeout(90_000);
   const sessionId = await begin(page, 'Ruaridh');
   const second: BrowserContext = await browser.newContext({
     storageState: await context.storageState(),

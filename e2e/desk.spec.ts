@@ -1,10 +1,9 @@
-import { expect, test } from '@playwright/test';
 import { addPlayer, designGame, pressKey, signUp, startPlay } from './steps';
+import { expect, test } from './test';
 
 test.use({ storageState: { cookies: [], origins: [] } });
 
 test('a player alone has an academy of one, and changes clubs, lengths and units', async ({ page }) => {
-  test.setTimeout(90_000);
   const home = await signUp(page, 'alone', 'Zip');
   await expect(page.getByText('Now a game to play.')).toBeVisible();
   await page.getByRole('link', { name: 'Players' }).click();
@@ -15,11 +14,11 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await page.getByLabel('One pace').fill('30');
   await page.getByRole('button', { name: 'Add club' }).click();
   await page.getByLabel('Club', { exact: true }).fill('sand wedge');
-  await page.getByLabel('Loft, degrees').fill('fifty');
+  await page.getByLabel('Loft, °').fill('fifty');
   await page.getByRole('button', { name: 'Save the change' }).click();
-  await expect(page.getByText('Give the loft in degrees.')).toBeVisible();
-  await expect(page.getByLabel('Loft, degrees')).toHaveValue('fifty');
-  await page.getByLabel('Loft, degrees').fill('56');
+  await expect(page.getByText('Give the loft in degrees, or leave it empty.')).toBeVisible();
+  await expect(page.getByLabel('Loft, °')).toHaveValue('fifty');
+  await page.getByLabel('Loft, °').fill('56');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByRole('heading', { name: /left-handed/ })).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();
@@ -35,7 +34,6 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
 });
 
 test('changing a game that has results makes a new version; the old session stays as it was', async ({ page }) => {
-  test.setTimeout(90_000);
   const home = await signUp(page, { academy: 'Versions' });
   await addPlayer(page, home, 'Otto', '12');
   await designGame(page, home, {
@@ -61,7 +59,6 @@ test('changing a game that has results makes a new version; the old session stay
 });
 
 test('signing out forgets what the device had kept', async ({ page }) => {
-  test.setTimeout(90_000);
   const home = await signUp(page, { academy: 'Leaving' });
   await addPlayer(page, home, 'Otto', '12');
   await designGame(page, home, { title: 'Bye', stations: [{ shot: 'putt', distance: '6', balls: '3' }], rings: [['1', '4']], holed: '6' });

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { addPlayer, complaints, designGame, pressKey, score, signUp, startPlay, targetScale } from './steps';
+import { expect, test } from './test';
 
 /*
  * The whole loop as a coach goes it: an account, a player of level 10, a game of two stations, ten balls by all ways

@@ -1,6 +1,7 @@
-import { expect, test, type APIRequestContext, type APIResponse } from '@playwright/test';
+import type { APIRequestContext, APIResponse } from '@playwright/test';
 import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
 import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, answeringFiles, OPEN_PAGES, PAGES, ROUTES, written } from './ways-in';
+import { expect, test } from './test';
 
 /** Every way into the program, tried by people who have no business there. */
 
@@ -65,7 +66,6 @@ function refusedAll(seen: Awaited<ReturnType<typeof walk>>): void {
 }
 
 test('a coach of another academy gets nothing and changes nothing', async ({ playwright }) => {
-  test.setTimeout(120_000);
   const request = await playwright.request.newContext({ baseURL: origin });
   await signInTo(request, stranger);
   const before = await stored(victim.academyId);
@@ -86,7 +86,6 @@ test('a coach of another academy gets nothing and changes nothing', async ({ pla
 });
 
 test('nobody who is not signed in gets in, and a made-up token opens nothing', async ({ playwright }) => {
-  test.setTimeout(120_000);
   const request = await playwright.request.newContext({ baseURL: origin });
   const before = await stored(victim.academyId);
   const tries: Record<string, string>[] = [
@@ -102,7 +101,6 @@ test('nobody who is not signed in gets in, and a made-up token opens nothing', a
 });
 
 test('a personal link of another academy opens nothing of this one', async ({ playwright }) => {
-  test.setTimeout(60_000);
   const request = await playwright.request.newContext({ baseURL: origin });
   const before = await stored(victim.academyId);
   const seen = await walk(request, { authorization: `Bearer ${stranger.linkToken}` });

@@ -1,7 +1,8 @@
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
 import fc from 'fast-check';
 import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
 import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, PAGES, ROUTES, written } from './ways-in';
+import { expect, test } from './test';
 
 /** Two thousand things that nobody would send, to every way of writing; none is stored, none breaks anything. */
 

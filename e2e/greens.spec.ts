@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import { complaints, press, saveDesign } from './steps';
+import { expect, test } from './test';
 
 const base = '/a/lantern-hollow';
 const map = (page: Page) => page.getByRole('application', { name: 'The plan from above' });
@@ -261,14 +262,14 @@ test('the same with keys alone: a green, a bunker, two holes and four stations',
 
 test('outlines that cross themselves, holes off the green and half a walk round it are refused with a sentence', async ({ page }) => {
   await page.goto(`${base}/greens/new`);
-  await page.getByRole('button', { name: 'Begin with this outline' }).click();
+  await page.getByRole('button', { name: 'Use this outline' }).click();
   await expect(page.getByText('8 distances still missing.')).toBeVisible();
   await page.getByLabel('Counted in').selectOption('yards');
   for (const point of ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W']) await page.getByLabel(point, { exact: true }).fill('10');
   await page.getByLabel('NW', { exact: true }).fill('200');
   await expect(page.getByText('From 1 to 80 yd.')).toBeVisible();
   await page.getByLabel('NW', { exact: true }).fill('10');
-  await page.getByRole('button', { name: 'Begin with this outline' }).click();
+  await page.getByRole('button', { name: 'Use this outline' }).click();
   // A circle of 10 yd round hole A.
   await expect(page.getByText('20 by 20 yd, 313 yd²')).toBeVisible();
   await tool(page, 'Bunker').click();
@@ -324,7 +325,7 @@ test('groups at stations are checked against each other, as they are moved; noth
 test('two tabs: what was saved in one is not written over by the other, and what was drawn there stays', async ({ page, context }) => {
   await page.goto(`${base}/greens/new`);
   await page.getByLabel('Name').fill('Two tabs');
-  await page.getByRole('button', { name: 'Begin with this shape' }).click();
+  await page.getByRole('button', { name: 'Use this shape' }).click();
   await page.getByRole('button', { name: 'Save the green' }).click();
   await expect(page.getByText('Saved as version 1.')).toBeVisible();
   // The same page goes on with the same green.

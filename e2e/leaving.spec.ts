@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { makeOwnAcademy, signInTo, type OwnAcademy } from './own-academy';
+import { expect, test } from './test';
 
 /** Who leaves: a player put away or erased, an academy deleted, a sign-in ended. */
 
@@ -22,6 +23,7 @@ test('a player is put away and brought back with everything', async ({ page }) =
   await here.click();
   await page.getByRole('link', { name: /^(Edit|Change)/ }).click();
   await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(page).toHaveURL(new RegExp(`/players/${own.playerId}$`));
   await page.goto(`/a/${own.slug}/players`);
   await expect(here).toBeVisible();
   await expect(page.getByText(/put away/)).toBeHidden();

@@ -1,8 +1,8 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { press, saveDesign, score, startPlay } from './steps';
+import { expect, test } from './test';
 
 const games = '/a/lantern-hollow/games';
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
 import { makeOwnAcademy, signInTo } from './own-academy';
+import { expect, test } from './test';
 
 /** What one sender, one link or one clock may not do to the others. */
 
@@ -39,7 +40,6 @@ test('an account that is there and one that can’t be made are answered alike; 
 });
 
 test('a link has its share: balls an hour, sessions a day, streams; the coach is not held up by it', async ({ request, playwright }) => {
-  test.setTimeout(90_000);
   const own = await makeOwnAcademy('Sedge');
   const headers = { authorization: `Bearer ${own.linkToken}` };
   const mates = own.balls[1]!;

@@ -1,7 +1,8 @@
 import { randomBytes } from 'node:crypto';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { ask } from './database';
 import { score, startTogether, settled } from './steps';
+import { expect, test } from './test';
 
 /** Personal links: a player's own phone, without an account. */
 
@@ -49,7 +50,6 @@ const asked = (page: Page, path: string, token: string) =>
   );
 
 test('by a link a player plays on an own phone, the coach sees it, and it ends when the coach says so', async ({ page, browser }) => {
-  test.setTimeout(90_000);
   const sessionId = await startHalfMoonFor(page, 'Inga', 'Kofi');
   const link = await makeLink(page, 'Inga');
   const own = await phone(browser);
@@ -104,7 +104,6 @@ async function makeLinkPage(page: Page, player: string) {
 }
 
 test('a link opens nobody else’s session, writes no other’s ball, and 200 made-up links open nothing', async ({ page, browser }) => {
-  test.setTimeout(90_000);
   const others = await startHalfMoonFor(page, 'Teodor');
   const token = (await makeLink(page, 'Ottilie')).split('#')[1]!;
   const own = await phone(browser);
@@ -148,7 +147,6 @@ test('a link opens nobody else’s session, writes no other’s ball, and 200 ma
 });
 
 test('an opened link works without a network, and starts a game of one’s own again', async ({ page, browser }) => {
-  test.setTimeout(60_000);
   const link = await makeLink(page, 'Maren');
   const own = await phone(browser);
   await own.goto(link);

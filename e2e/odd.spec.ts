@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { addPlayer, designGame, pressKey, signUp, startPlay, settled } from './steps';
+import { expect, test } from './test';
 
 test.use({ storageState: { cookies: [], origins: [] } });
 
@@ -7,7 +7,6 @@ const LONG_NAME = 'Wilhelmina-Konstantina van der Oberwinterhausen-Brightwater';
 const LONG_TITLE = 'The very long evening ladder of seventeen low chips and one brave lob over the bunker';
 
 test('long names stay in their place on a phone', async ({ page }) => {
-  test.setTimeout(120_000);
   const home = await signUp(page, { academy: 'An academy with a name that does not end where it should' });
   await addPlayer(page, home, LONG_NAME, '12');
   await designGame(page, home, {
@@ -42,7 +41,6 @@ test('long names stay in their place on a phone', async ({ page }) => {
 });
 
 test('starting with a double click makes one session', async ({ page }) => {
-  test.setTimeout(90_000);
   const home = await signUp(page, { academy: 'Twice' });
   await addPlayer(page, home, 'Otto', '12');
   await designGame(page, home, {
@@ -53,12 +51,19 @@ test('starting with a double click makes one session', async ({ page }) => {
   });
   await page.getByRole('button', { name: 'Otto' }).dblclick();
   await expect(page).toHaveURL(/\/play#/);
+  const play = page.url();
+  // Opened and left: nobody has begun anything.
+  await page.goto(home);
+  await expect(page.getByText('Nothing is waiting.')).toBeVisible();
+  await page.goto(play);
+  await page.getByRole('button', { name: 'Ready' }).click();
+  await pressKey(page, 'Holed', 6);
+  await expect(page.getByText('all sent')).toBeVisible();
   await page.goto(home);
   await expect(page.getByRole('link', { name: /^Go on/ })).toHaveCount(1);
 });
 
 test('the whole way by keyboard: a station added and moved, the game saved, played and left', async ({ page }) => {
-  test.setTimeout(120_000);
   const home = await signUp(page, 'alone', 'Zip');
   await page.goto(`${home}/games/new`);
   const press = (...keys: string[]) => keys.reduce((before, key) => before.then(() => page.keyboard.press(key)), Promise.resolve());
@@ -111,7 +116,6 @@ test('the whole way by keyboard: a station added and moved, the game saved, play
 });
 
 test('a player’s page prints as a table without the controls', async ({ page }) => {
-  test.setTimeout(90_000);
   const home = await signUp(page, { academy: 'Paper' });
   await addPlayer(page, home, 'Otto', '12');
   await designGame(page, home, { title: 'One', stations: [{ shot: 'putt', distance: '6', balls: '1' }], rings: [['1', '4']], holed: '6' });

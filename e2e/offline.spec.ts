@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { score, startPlay, settled } from './steps';
+import { expect, test } from './test';
 
 /** Play without a network, from the moment a session was opened. */
 
@@ -15,7 +15,6 @@ test('the network is cut, 20 balls are recorded, the page is killed and opened a
   page,
   context,
 }) => {
-  test.setTimeout(90_000);
   await page.setViewportSize({ width: 360, height: 740 });
   await page.goto('/a/lantern-hollow/games');
   await page.getByRole('link', { name: /Half Moon/ }).click();

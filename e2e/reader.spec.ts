@@ -1,8 +1,9 @@
 import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { ask } from './database';
 import { score, startPlay, settled } from './steps';
+import { expect, test } from './test';
 
 /** A device that reads distances: it offers, the player takes or does not. */
 
@@ -30,7 +31,6 @@ async function keyOf(page: Page): Promise<string> {
 }
 
 test('what the reader reads is offered on the pad; taken, it is the ball’s; not taken, it is nothing', async ({ page, baseURL }) => {
-  test.setTimeout(60_000);
   const sessionId = await begin(page, 'Bashir');
   const key = await keyOf(page);
   expect(await reader(baseURL!, key, '4 ft 3')).toEqual({ code: 0, said: '1.2954 m handed in\n' });
@@ -60,7 +60,6 @@ test('what the reader reads is offered on the pad; taken, it is the ball’s; no
 });
 
 test('late, doubled, absurd and foreign readings change nothing', async ({ page, request }) => {
-  test.setTimeout(60_000);
   const sessionId = await begin(page, 'Inga');
   const key = await keyOf(page);
   const reading = { readingId: randomUUID(), seq: 10, distanceM: 3, ageMs: 0 };

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { pressKey, score, startPlay, settled } from './steps';
+import { expect, test } from './test';
 
 const waitingLine = /waiting|all sent/;
 
@@ -34,6 +34,7 @@ test('two tabs play one game: each shows what the other recorded, and a turn is 
   await expect(score(other)).toHaveText('4');
   // Both press at about the same moment: whether that is one ball or two, no turn is taken twice and both tabs agree.
   await Promise.all([page.getByRole('button', { name: /^12 ft, / }).click(), other.getByRole('button', { name: /^12 ft, / }).click()]);
+  await Promise.all([settled(page), settled(other)]);
   // The line "all sent" may still be that of the ball before, so what is waited for is that the record and both screens say the same.
   let turns: number[] = [];
   await expect(async () => {
@@ -46,6 +47,7 @@ test('two tabs play one game: each shows what the other recorded, and a turn is 
     expect([await score(page).textContent(), await score(other).textContent()]).toEqual([total, total]);
   }).toPass({ timeout: 15_000 });
   const total = 4 + 2 * (turns.length - 1);
+  await settled(other);
   await other.getByRole('button', { name: 'Undo' }).click();
   await expect(score(page)).toHaveText(String(total - 2));
   await expect.poll(() => ballsOf(sessionId)).toEqual(turns.slice(0, -1));
@@ -78,7 +80,7 @@ test('a game left in the middle waits on Today, and can be ended and taken back 
   await line.getByRole('button', { name: /^End/ }).click();
   await expect(page.getByText('Ended Maren, Half Moon. 1 ball kept.')).toBeVisible();
   await expect(line).toBeHidden();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await line.getByRole('link', { name: /^Go on/ }).click();
   await expect(score(page)).toHaveText('4');
 });

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { ask } from './database';
 import { own, pressKey, score, startPlay } from './steps';
+import { expect, test } from './test';
 
 type Batch = { events: { kind: string; payload: { turnNo?: number; note?: string | null } }[] };
 
@@ -32,7 +32,9 @@ test('a ball that can’t be stored is set aside with its reason: the others are
   await expect(aside).toContainText('Kofi, ball 2: 6 ft to 12 ft');
   await expect(aside).toContainText('This has a character that can’t be saved');
   // Sent again as it is, it is refused again.
+  const refusedAgain = page.waitForResponse('**/api/v1/shot-events');
   await aside.getByRole('button', { name: 'Send again' }).click();
+  expect((await refusedAgain).status()).toBe(409);
   await expect(aside).toBeVisible();
   // Once the cause is gone it is taken.
   await page.unroute('**/api/v1/shot-events');

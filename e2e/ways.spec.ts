@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { examine } from './examine';
 import { settled } from './steps';
+import { expect, test } from './test';
 
 /** Every way of scoring, recorded with a thumb on a small phone: nothing below the fold, one or two taps a ball. */
 

@@ -21,6 +21,7 @@ import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { shippedReference } from '@/core/golf/reference';
 import type { Shot } from '@/core/shot/shot';
+import { isPutt } from '@/core/golf/shot-types';
 
 /**
  * Speeds of the game engine, as medians of many runs and as ratios: a ratio says the same on every machine.
@@ -114,7 +115,7 @@ const say = (what: string, ms: number) =>
   console.log(`${what.padEnd(24)} ${ms.toFixed(1).padStart(8)}   ${(ms / once).toFixed(0).padStart(6)}`);
 for (const balls of [1000, 10_000]) {
   // A player plays some of the cells: twenty-four off the green, and all putts.
-  const some = cells.filter(({ shotType }, i) => shotType === 'putt' || i % 5 < 2).slice(-30);
+  const some = cells.filter(({ shotType }, i) => isPutt(shotType) || i % 5 < 2).slice(-30);
   const { groups } = evidenceOf(hits, some, shippedReference, balls, seededRandom(balls));
   const more = evidenceOf(hits, some, shippedReference, 10, seededRandom(balls + 1)).groups;
   const fitted = fit(groups, prior);

@@ -14,6 +14,7 @@ import { evidenceOf, hitterOf, madeUp } from '@/core/made-up/players';
 import { shippedReference as reference } from '@/core/golf/reference';
 import type { PlayerTruth } from '@/core/made-up/simulate';
 import { reallyHits } from '@/core/testing/later-game';
+import { isPutt } from '@/core/golf/shot-types';
 
 /** Library games, every way of scoring that made-up players can play: where a ball stops is all that they know. */
 const GAMES = [
@@ -79,12 +80,12 @@ export function calibration(players: number, balls: number, seed: number): void 
 /** The cells that a made-up player plays: some off the green, and all putts. */
 export function someOf(cells: readonly Cell[], random: Random): Cell[] {
   const chosen = cells
-    .filter((cell) => cell.shotType !== 'putt' && cell.inRound)
+    .filter((cell) => !isPutt(cell.shotType) && cell.inRound)
     .map((cell) => ({ cell, at: random.uniform() }))
     .sort((a, b) => a.at - b.at)
     .slice(0, CELLS)
     .map(({ cell }) => cell);
-  return [...chosen, ...cells.filter((cell) => cell.shotType === 'putt')];
+  return [...chosen, ...cells.filter((cell) => isPutt(cell.shotType))];
 }
 
 /** The tenth of the forecast in which a score lies. */

@@ -5,6 +5,7 @@ import { drawsOf } from '@/core/skill/posterior';
 import { rankOfValues } from '@/core/skill/ranks';
 import { shippedReference as reference } from '@/core/golf/reference';
 import { levelNeeds, makePlayer, type Generator } from './made-up';
+import { isPutt } from '@/core/golf/shot-types';
 
 /*
  * Bias and coverage by the number of balls in a cell and by the kind of record: players who keep one kind only play twelve
@@ -30,7 +31,7 @@ export function coverage(generator: Generator, players: number, seed: number, on
   const model = modelOf(reference);
   const table = new Map(Object.keys(KINDS).map((kind) => [kind, NAMES.map(none)]));
   const putts = new Map(Object.keys(KINDS).map((kind) => [kind, NAMES.map(none)]));
-  const others = model.cells.filter(({ shotType, inRound }) => shotType !== 'putt' && inRound);
+  const others = model.cells.filter(({ shotType, inRound }) => !isPutt(shotType) && inRound);
   for (let p = 0; p < players; p++) {
     const { practising, ordinary, random } = makePlayer(generator, model.cells, seed * 100_003 + 7 * p);
     const chosen = others
@@ -38,7 +39,7 @@ export function coverage(generator: Generator, players: number, seed: number, on
       .sort((a, b) => a.at - b.at)
       .slice(0, 24)
       .map(({ cell }) => cell);
-    const cells = [...chosen, ...model.cells.filter(({ shotType }) => shotType === 'putt')];
+    const cells = [...chosen, ...model.cells.filter(({ shotType }) => isPutt(shotType))];
     const played = cells.slice(12);
     const prior = model.prior(practising.level);
     const judge = model.judge(practising.level, practising.level);
@@ -54,7 +55,7 @@ export function coverage(generator: Generator, players: number, seed: number, on
         if (bin >= NAMES.length) return;
         const { mean, interval80 } = rankOfValues(lost[at]!);
         const truth = needs[c]! - levelNeeds(generator, cell, practising.level);
-        const sum = (cell.shotType === 'putt' ? putts : table).get(kind)![bin]!;
+        const sum = (isPutt(cell.shotType) ? putts : table).get(kind)![bin]!;
         sum.of++;
         if (truth >= interval80[0] && truth <= interval80[1]) sum.covered++;
         sum.gap += mean - truth;

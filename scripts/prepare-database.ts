@@ -1,6 +1,7 @@
 import { sql, type SQL } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { openDb } from '@/db/client';
+import { newerDocuments } from '@/db/newer-documents';
 import { authOrganization } from '@/db/schema';
 import { loadDemo } from './demo-data';
 
@@ -11,6 +12,8 @@ import { loadDemo } from './demo-data';
 const { db, pool } = openDb(process.env.DATABASE_URL ?? '', { patient: true });
 try {
   await migrate(db, { migrationsFolder: new URL('../db/migrations', import.meta.url).pathname });
+  const newer = await newerDocuments(db);
+  if (newer.length > 0) throw new Error(`a newer version of the program made ${newer.join(' and ')} in it. Start that version.`);
   const role = process.argv.find((one) => one.startsWith('--role='))?.slice('--role='.length);
   if (role) for (const grant of grantsTo(role)) await db.execute(grant);
   if (process.argv.includes('--demo') && (await db.$count(authOrganization)) === 0) {

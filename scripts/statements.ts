@@ -1,4 +1,4 @@
-import { familyOf } from '@/core/golf/shot-types';
+import { familyOf, isPutt } from '@/core/golf/shot-types';
 import { rankingOf } from '@/core/board/choices';
 import { chanceLess, together } from '@/core/board/kinds';
 import { dayWeight, LEAST } from '@/core/board/over-time';
@@ -63,7 +63,7 @@ const CLUBS_SDS = [0.05, 0.12, 0.25];
 
 function clubs(generator: Generator, cases: number, seed: number): void {
   const all = new Said();
-  const cells = model.cells.filter(({ shotType, inRound }) => shotType !== 'putt' && inRound);
+  const cells = model.cells.filter(({ shotType, inRound }) => !isPutt(shotType) && inRound);
   for (let n = 0; n < cases; n++) {
     const effects: number[] = [];
     let effect = 0;

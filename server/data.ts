@@ -19,7 +19,7 @@ export type { BallFilter } from '@/db/queries/evidence';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { PlayerRow } from '@/db/queries/players';
-export type { Best, SessionLine } from '@/db/queries/sessions';
+export type { Best, FinishedLine, SessionLine } from '@/db/queries/sessions';
 
 /** What of a change whoever watches has to be told, once it is through. */
 type Announces<Name extends QueryName> = (asked: Parameters<Bound[Name]>, answer: Answer<Name>) => { sessionId: string; change: Change }[];

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** The settings the server needs; `scripts/` sets them all for the demo and the tests. Read when first asked for, never at build time. */
 const envSchema = z.object({

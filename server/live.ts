@@ -1,6 +1,6 @@
 import 'server-only';
 import { Client } from 'pg';
-import { z } from 'zod';
+import * as z from 'zod';
 import { LIVE_CHANNEL, type LiveChange } from '@/db/queries/live';
 import { env } from './env';
 import { log } from './log';

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** An id from an address; what can't be one is answered like one that nothing has. */
 export function uuidOr404(text: string): string {

@@ -82,9 +82,15 @@ export function LandingPlan({ label, distanceM, carryM, shape, sizeM, finishM, f
           <text x={26} y={shape === 'strip' ? y(carryM) - drawnM - 6 : y(carryM) + 5}>
             {figures.carry}
           </text>
-          <text x={MIDDLE + Math.min(drawnM, 120) + 8} y={y(carryM) - Math.min(drawnM, 10)}>
-            {figures.size}
-          </text>
+          {shape === 'strip' ? (
+            <text x={WIDTH - 28} y={y(carryM) + drawnM + 17} textAnchor="end">
+              {figures.size} each side
+            </text>
+          ) : (
+            <text x={MIDDLE + Math.min(drawnM, 120) + 8} y={y(carryM) - Math.min(drawnM, 10)}>
+              {figures.size}
+            </text>
+          )}
           {finishM !== null && figures.finish && (
             <text x={MIDDLE + finishM * k + 6} y={y(distanceM) + 5}>
               {figures.finish}

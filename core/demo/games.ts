@@ -1,5 +1,6 @@
 import { unitOf } from '../golf/shot-types';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
+import { GAME_VERSION } from '../game/stored-games';
 import type { Station } from '../game/station';
 import { toMetres } from '../units/length';
 
@@ -9,7 +10,7 @@ type StationLine = [distance: number, ...kind: [Station['shotType'], Station['su
 function ringGame(title: string, lines: StationLine[], rings: [number, number][], holedPoints: number, goal: number): GameSpec {
   return gameSpecSchema.parse({
     format: 'inch-game',
-    version: 1,
+    version: GAME_VERSION,
     title,
     stations: lines.map(([distance, shotType, surface, balls, more], i) => {
       const distanceUnit = unitOf(shotType, 'imperial');
@@ -47,12 +48,12 @@ export const DEMO_GAMES: readonly GameSpec[] = [
   ringGame(
     'Lantern Six',
     [
-      [8, 'chip', 'fringe', 6, { trajectory: 'low' }],
-      [11, 'chip', 'fairway', 6, { trajectory: 'low', stance: 'downhill' }],
-      [14, 'chip', 'light_rough', 6, { trajectory: 'low', stance: 'uphill' }],
-      [18, 'pitch', 'fairway', 6, { trajectory: 'medium' }],
-      [22, 'pitch', 'light_rough', 6, { trajectory: 'high' }],
-      [27, 'pitch', 'heavy_rough', 6, { trajectory: 'high', stance: 'ball_below' }],
+      [8, 'chip', 'fringe', 6, { trajectory: 'low', hole: 'A', name: 'by the steps', note: 'land it on the first third' }],
+      [11, 'chip', 'fairway', 6, { trajectory: 'low', stance: 'downhill', hole: 'A' }],
+      [14, 'chip', 'light_rough', 6, { trajectory: 'low', stance: 'uphill', hole: 'A' }],
+      [18, 'pitch', 'fairway', 6, { trajectory: 'medium', hole: 'B' }],
+      [22, 'pitch', 'light_rough', 6, { trajectory: 'high', hole: 'B', note: 'land it past the ridge' }],
+      [27, 'pitch', 'heavy_rough', 6, { trajectory: 'high', stance: 'ball_below', hole: 'B', name: 'under the oak' }],
     ],
     CHIP_RINGS,
     6,

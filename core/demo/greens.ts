@@ -1,3 +1,4 @@
+import { GAME_VERSION } from '../game/stored-games';
 import { gameStations } from '../green/game';
 import { greenPlanSchema, type GreenPlan } from '../green/plan';
 import { pacedOutline, startShape } from '../green/shapes';
@@ -68,7 +69,7 @@ export const DEMO_GREENS: readonly GreenPlan[] = [LOW_GREEN, TOP_GREEN];
 /** A game on the practice green: two balls from each place, out and back. */
 export const DEMO_GREEN_GAME: GameSpec = gameSpecSchema.parse({
   format: 'inch-game',
-  version: 1,
+  version: GAME_VERSION,
   title: 'Round the Low Green',
   about: 'A shot of every kind that the practice green has; for everybody.',
   stations: gameStations(LOW_GREEN, 'imperial', 2),

@@ -16,6 +16,7 @@ import { simulateShot, type PlayerTruth, type Stopped } from '../made-up/simulat
 import { snap } from '../units/length';
 import { DEMO_GAMES } from './games';
 import { DEMO_PLAYERS, type DemoPlayer } from './people';
+import { isPutt } from '../golf/shot-types';
 
 export const DEMO_WEEKS = 9;
 const BALLS_EACH = 1000;
@@ -169,7 +170,7 @@ function markedAs(
   result: Result,
   { truth, day, reference, random }: { truth: PlayerTruth; day: number; reference: Reference; random: Random },
 ): Partial<Result> {
-  if (station.shotType === 'putt' || holed) return {};
+  if (isPutt(station.shotType) || holed) return {};
   const [said, finished, where] = [random.uniform() < 0.7, random.uniform() < 0.35, random.uniform()];
   const short = bearingDeg > 90 && bearingDeg < 270;
   const bad = mishit && said ? { mishit: where < 0.06 ? ('shank' as const) : short ? ('fat' as const) : ('thin' as const) } : {};

@@ -1,22 +1,25 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { HANDS } from '../golf/words';
-import { conditionsSchema, stationDistanceSchema } from '../shot/conditions';
+import { sentConditionsSchema, stationDistanceSchema } from '../shot/conditions';
 import { takenInSchema } from '../shot/shot';
 import { UNIT_SYSTEMS } from '../units/length';
 import { entrantSchema } from '../game/entrant';
-import { storedGame, understandsGame } from '../game/stored-game';
-import { lines, openObject } from '../stored';
+import { storedGames } from '../game/stored-games';
+import { documentKind, type Step } from '../document';
+import { lines, openObject, whole } from '../stored';
 
 const note = lines(500);
 /** What was written about a player's session: by the player, and by the coach. */
 export const notesSchema = openObject({ own: note, coach: note });
 export type Notes = z.infer<typeof notesSchema>;
 
-/**
- * All that a device needs to play one session with no network: fetched once, kept on the device, checked by this schema
- * at both ends.
- */
-export const bundleSchema = z.object({
+/** How the shape of bundles changed, step by step. */
+const STEPS: readonly Step[] = [];
+const presentBundle = z.object({
+  /** What is left of a newer one, once what is not known of it is gone, is one of the present version. */
+  version: whole(1)
+    .default(1)
+    .transform(() => STEPS.length + 1),
   academy: z.object({ slug: z.string(), name: z.string() }),
   sessionId: z.uuid(),
   gameId: z.uuid().nullable(),
@@ -24,12 +27,12 @@ export const bundleSchema = z.object({
   /** Whether it was ended before its last ball. */
   stopped: z.boolean(),
   /** As it was stored, however stricter the designer has become since. */
-  spec: z.unknown().refine(understandsGame, 'This game was made with a newer version of the program.').transform(storedGame),
+  spec: z.unknown().refine(storedGames.understands, 'This game was made with a newer version of the program.').transform(storedGames.read),
   /** Opened by a personal link: the one player whose balls may be recorded with it. */
   only: z.uuid().nullable(),
   /** Distances that were corrected for this session. */
   stations: z.array(stationDistanceSchema),
-  conditions: conditionsSchema,
+  conditions: sentConditionsSchema,
   players: z
     .array(
       z.object({
@@ -52,4 +55,10 @@ export const bundleSchema = z.object({
   /** What the server already has, in its order. */
   events: z.array(takenInSchema),
 });
-export type Bundle = z.infer<typeof bundleSchema>;
+export type Bundle = z.infer<typeof presentBundle>;
+
+/** Bundles that a device keeps. */
+export const storedBundles = documentKind<Bundle>(STEPS);
+
+/** All that a device needs to play one session with no network: fetched from a server of any version, and kept on the device. */
+export const bundleSchema = z.preprocess(storedBundles.read, presentBundle);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { UNIT_SYSTEMS } from '../units/length';
 
 /** What a personal link opens: one player's sessions, those that can be gone on with first. */
@@ -23,5 +23,5 @@ export const linkHomeSchema = z.object({
 export type LinkHome = z.infer<typeof linkHomeSchema>;
 
 /** A game that the player has played is started once more, for that player alone, under an id that the device made. */
-export const againSchema = z.strictObject({ sessionId: z.uuid(), gameId: z.uuid() });
+export const againSchema = z.object({ sessionId: z.uuid(), gameId: z.uuid() });
 export type Again = z.infer<typeof againSchema>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { METRES_PER, snap } from '../units/length';
 
 /** A device that reads distances hands in one at a time; what is older than this when it arrives is of a ball long gone. */

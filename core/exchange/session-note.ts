@@ -1,20 +1,31 @@
-import { z } from 'zod';
-import { conditionsSchema, stationDistanceSchema } from '../shot/conditions';
+import * as z from 'zod';
+import { documentKind, type Step } from '../document';
+import { sentConditionsSchema, stationDistanceSchema } from '../shot/conditions';
+import { whole } from '../stored';
 import { notesSchema, type Bundle } from './bundle';
+
+const version = whole(1).optional();
 
 /**
  * What can be said about a session beside its balls. Of each only the newest matters, so it can wait on a device and be
  * said again.
  */
-export const sessionNoteSchema = z.discriminatedUnion('say', [
+const presentNote = z.discriminatedUnion('say', [
   /** It was ended before its last ball, or goes on after all. */
-  z.strictObject({ say: z.literal('stopped'), stopped: z.boolean() }),
-  z.strictObject({ say: z.literal('note'), playerId: z.uuid(), whose: z.enum(['own', 'coach']), text: notesSchema.shape.own }),
+  z.strictObject({ version, say: z.literal('stopped'), stopped: z.boolean() }),
+  z.strictObject({ version, say: z.literal('note'), playerId: z.uuid(), whose: z.enum(['own', 'coach']), text: notesSchema.shape.own }),
   /** How far a station really was: all its balls follow. */
-  z.strictObject({ say: z.literal('station'), station: stationDistanceSchema }),
-  z.strictObject({ say: z.literal('conditions'), conditions: conditionsSchema }),
+  z.strictObject({ version, say: z.literal('station'), station: stationDistanceSchema }),
+  z.strictObject({ version, say: z.literal('conditions'), conditions: sentConditionsSchema }),
 ]);
-export type SessionNote = z.infer<typeof sessionNoteSchema>;
+export type SessionNote = z.infer<typeof presentNote>;
+
+/** How the shape of session notes changed, step by step. */
+const STEPS: readonly Step[] = [];
+/** Notes that wait on a device. */
+export const storedNotes = documentKind<SessionNote>(STEPS);
+/** A note as a device of any version sends it. What is not known of it could be kept nowhere: such a note is refused, and waits on its device. */
+export const sentNoteSchema = z.preprocess(storedNotes.read, presentNote);
 
 /** Names what a note is about: a newer one of the same name takes its place. */
 export function aboutOf(note: SessionNote): string {

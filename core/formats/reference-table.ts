@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod';
 import { bandsOf } from '../golf/bands';
 import { say, shotTypeSchema, surfaceSchema } from '../golf/words';
 import { METRES_PER } from '../units/length';

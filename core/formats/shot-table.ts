@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod';
 import { decimal } from '../units/decimal';
 import {
   COUNTS,

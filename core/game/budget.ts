@@ -89,6 +89,27 @@ export function sayMinutes(seconds: number): string {
 }
 
 /**
+ * What a game takes, in seconds, for so many players.
+ * @returns `apart`: everybody at a station of their own, as far as there are stations; null where that is no other time, or no game
+ */
+export function timesOf(game: GameSpec, players: number): { alone: number; together: number; apart: number | null } {
+  const stations = Math.max(1, game.stations.length);
+  const inRounds = schemeOf(game.scoring).round !== undefined;
+  return {
+    alone: budgetOf(game).totalS,
+    together: budgetOf(game, players).totalS,
+    apart: stations === 1 || inRounds ? null : budgetOf(game, Math.ceil(players / stations)).totalS,
+  };
+}
+
+/** "about 35 min alone; for four about 130 min taking turns, about 35 min with a station each". */
+export function sayTimes(game: GameSpec): string {
+  const { alone, together, apart } = timesOf(game, 4);
+  const own = apart === null || sayMinutes(apart) === sayMinutes(together) ? '' : `, ${sayMinutes(apart)} with a station each`;
+  return `${sayMinutes(alone)} alone; for four ${sayMinutes(together)}${own && ' taking turns'}${own}`;
+}
+
+/**
  * A short version that keeps the mix: as many balls as the minutes allow, shared out as they were (to the nearest ball);
  * with fewer balls than stations, stations from the whole range. The goal shrinks with the balls.
  * @returns null where the game cannot be made so short, or fits as it is

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { ft, game, holed, left, playList, station } from '../testing/make';
 import { shareOut } from '../math/share-out';
-import { budgetOf, sayMinutes, shortened } from './budget';
+import { budgetOf, sayMinutes, sayTimes, shortened, timesOf } from './budget';
 import { gameFileName, readGameFile, writeGameFile } from './file';
 import { goalInWords } from './words/goal-words';
 import { LIBRARY } from './library';
@@ -31,6 +31,16 @@ describe('time and balls', () => {
       expect(four.totalS).toBeLessThan(4 * one.totalS + 1);
       expect(one.balls).toBeGreaterThan(0);
     }
+  });
+
+  test('four at four stations take the time of one, four at one that of four, and who plays in rounds stays together', () => {
+    const four = game({ stations: ['a', 'b', 'c', 'd'].map((key) => station(key)) });
+    expect(timesOf(four, 4)).toMatchObject({ alone: timesOf(four, 4).apart, together: budgetOf(four, 4).totalS });
+    expect(timesOf(four, 8).apart).toBe(budgetOf(four, 2).totalS);
+    expect(timesOf(game({ stations: [station('a')] }), 4).apart).toBeNull();
+    expect(sayTimes(four)).toBe('about 7 min alone; for four about 25 min taking turns, about 7 min with a station each');
+    const rounds = game({ scoring: { scheme: 'nearest_wins', firstTo: 3, ties: 'nobody', callPoints: null, farM: 9 }, order: 'serial' });
+    expect(timesOf(rounds, 4).apart).toBeNull();
   });
 
   test('a short version keeps the proportions to the nearest ball, fits the time and is a valid game', () => {
@@ -151,7 +161,7 @@ describe('game files', () => {
     ['not json', 'This is no game file: it is not JSON.'],
     ['[]', 'a game is one object'],
     ['{"format":"other"}', 'its format is not'],
-    ['{"format":"inch-game","version":2}', 'reads version 1'],
+    ['{"format":"inch-game","version":9}', 'reads files up to version 2'],
     ['"' + 'x'.repeat(600_000) + '"', 'too large'],
   ])('%.30s is refused', (text, reason) => {
     const read = readGameFile(text);

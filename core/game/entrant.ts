@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { shippedReference } from '../golf/reference';
 import { openObject } from '../stored';
 import { METRES_PER } from '../units/length';

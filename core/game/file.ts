@@ -1,6 +1,6 @@
 import { fileStem, sayPath, type Problem } from '../problem';
 import { gameSpecSchema, type GameSpec } from './spec';
-import { GAME_VERSION, storedGame, understandsGame } from './stored-game';
+import { storedGames } from './stored-games';
 
 /** What a game file is called. */
 export const GAME_FILE_ENDING = '.inch-game.json';
@@ -23,9 +23,12 @@ export function readGameFile(text: string): { game: GameSpec } | { problems: Pro
   if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse('', 'This is no game file: a game is one object.');
   const { format, version } = value as Record<string, unknown>;
   if (format !== 'inch-game') return refuse('format', 'This is no game file: its format is not “inch-game”.');
-  if (!Number.isInteger(version) || !understandsGame(value))
-    return refuse('version', `This game file was saved by another version of the program. This one reads version ${GAME_VERSION}.`);
-  const parsed = gameSpecSchema.safeParse(storedGame(value));
+  if (!Number.isInteger(version) || !storedGames.understands(value))
+    return refuse(
+      'version',
+      `This game file was made with a newer version of the program. This one reads files up to version ${storedGames.version}.`,
+    );
+  const parsed = gameSpecSchema.safeParse(storedGames.read(value));
   if (parsed.success) return { game: parsed.data };
   return { problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), message: issue.message })) };
 }

@@ -1,7 +1,8 @@
 import { unitOf } from '../golf/shot-types';
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { toMetres } from '../units/length';
 import { gameSpecSchema, type GameSpec } from './spec';
+import { GAME_VERSION } from './stored-games';
 import type { Station } from './station';
 
 /** For whom a ready game is meant. */
@@ -27,7 +28,7 @@ const rings = (...list: [number, number][]) => list.map(([feet, points], i) => (
 function ready(key: string, audience: Audience, title: string, about: string, lines: readonly Line[], more: Draft): LibraryGame {
   const spec = gameSpecSchema.parse({
     format: 'inch-game',
-    version: 1,
+    version: GAME_VERSION,
     title,
     about,
     stations: stationsOf(lines),

@@ -1,7 +1,7 @@
 import { unitOf } from '../golf/shot-types';
 import type { Shot } from '../shot/shot';
 import { freshKey, type GameSpec } from './spec';
-import type { Station } from './station';
+import { NOWHERE_SAID, type Station } from './station';
 
 /**
  * The stations of an open game: those it began with, and those that were called since, in the order of their first
@@ -17,6 +17,7 @@ export function stationsCalled(begun: readonly Station[], shots: readonly Shot[]
     const distanceUnit = unitOf(shotType, 'imperial');
     stations.push({
       key,
+      ...NOWHERE_SAID,
       place: null,
       shotType,
       surface,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** In which order the stations are played. */
 export const ORDERS = ['blocked', 'serial', 'random', 'choice'] as const;

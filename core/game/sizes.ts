@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { CLUB_M, FLAGSTICK_M, PACE_M, PUTTER_M } from '../measures/sticks';
 import { formatLength } from '../units/format';
 import { METRES_PER, snap, type UnitSystem } from '../units/length';

@@ -1,8 +1,9 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { orderSchema, PLAIN_RULES, rulesSchema } from './rules';
 import { scoringSchema } from './scoring';
 import { refuseNonsense } from './sense';
 import { sizesSchema } from './sizes';
+import { GAME_VERSION } from './stored-games';
 import { ballsSchema, MOST_STATIONS, stationSchema } from './station';
 import { filledLine, line } from '../stored';
 
@@ -18,7 +19,7 @@ export const leadInSchema = z.strictObject({
 export const gameSpecSchema = z
   .strictObject({
     format: z.literal('inch-game'),
-    version: z.literal(1),
+    version: z.literal(GAME_VERSION),
     title: filledLine(80, 'A game needs a title.'),
     /** What it trains and for whom, in a line. */
     about: line(200).default(''),

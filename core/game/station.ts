@@ -1,8 +1,8 @@
 import { isPutt, surfacesOf } from '../golf/shot-types';
-import { z } from 'zod';
+import * as z from 'zod';
 import { longestM } from '../golf/bands';
 import { say, shotTypeSchema, SHAPES, SITS, STANCES, surfaceSchema, TRAJECTORIES } from '../golf/words';
-import { filledLine, key } from '../stored';
+import { filledLine, key, line } from '../stored';
 
 /** Limits that keep a game playable; each is named in the sentence that refuses what lies beyond it. */
 export const MOST_BALLS = 60;
@@ -21,6 +21,12 @@ export const stationSchema = z
   .strictObject({
     /** Stable within a game, whatever the order: results refer to it. */
     key,
+    /** The hole that is played to, as it is called: "B"; empty where there is but one. */
+    hole: line(12).default(''),
+    /** What the spot is called: "behind the bunker". */
+    name: line(30).default(''),
+    /** What to think of there: "land it past the ridge". */
+    note: line(80).default(''),
     /** The station of a green's plan from which this one was taken, by its key; null where it stands on no plan. */
     place: key.nullable().default(null),
     shotType: shotTypeSchema,
@@ -58,6 +64,9 @@ export const stationSchema = z
       refuse('carryM', 'The landing zone is at most a fifth beyond the hole.');
   });
 export type Station = z.infer<typeof stationSchema>;
+
+/** A station of which nobody says where it is. */
+export const NOWHERE_SAID = { hole: '', name: '', note: '' } as const satisfies Partial<Station>;
 
 /** "fringe", "fringe or bare", "fringe, fairway or bare". */
 export function listed(words: readonly string[]): string {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { snap } from '../units/length';
 
 /** A place on a plan: metres to the right and metres up, from the plan's own origin. */

@@ -1,5 +1,5 @@
 import { polygonArea, polygonContains, polygonHull } from 'd3-polygon';
-import { z } from 'zod';
+import * as z from 'zod';
 import { distance, dot, nearestOn, pointSchema, unit, type Point } from './point';
 
 /** A closed outline by its corners, in either direction; the last is joined to the first. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { decimal } from '../units/decimal';
 
 /** The levels that there are: handicaps. The best players' are below 0, and golfers write and say those with a plus. */

@@ -1,6 +1,6 @@
 import { isPutt } from './shot-types';
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod';
 import { bandAt } from './bands';
 import { shotTypeSchema, surfaceSchema, type ShotType, type Surface } from './words';
 import { REFERENCE_CSV } from './reference-data';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /**
  * The vocabulary of the short game. Each list is the order in which a screen offers the words; the schema beside it

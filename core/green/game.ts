@@ -1,13 +1,13 @@
 import { unitOf } from '../golf/shot-types';
 import { freshKey, gameSpecSchema, type GameSpec } from '../game/spec';
-import type { Station } from '../game/station';
+import { NOWHERE_SAID, type Station } from '../game/station';
 import { sayPath } from '../problem';
 import { snap, type UnitSystem } from '../units/length';
 import { factsOf } from './facts';
 import type { GreenPlan, PlanStation } from './plan';
 
 /** What a plan says of a station of a game. */
-type Placed = Pick<Station, 'shotType' | 'surface' | 'sit' | 'stance' | 'target' | 'distanceM'>;
+type Placed = Pick<Station, 'hole' | 'shotType' | 'surface' | 'sit' | 'stance' | 'target' | 'distanceM'>;
 
 /** What a game takes from a plan for one of its stations. */
 function placed(plan: GreenPlan, station: PlanStation): Placed {
@@ -17,6 +17,7 @@ function placed(plan: GreenPlan, station: PlanStation): Placed {
     surface,
     sit: station.sit === 'buried' && surface !== 'sand' ? 'clean' : station.sit,
     stance: station.stance,
+    hole: hole.label,
     target: hole.target,
     distanceM: snap(line.distanceM),
   };
@@ -32,6 +33,7 @@ export function gameStations(plan: GreenPlan, system: UnitSystem, balls: number)
     const distanceUnit = unitOf(facts.shotType, system);
     return {
       key: station.key,
+      ...NOWHERE_SAID,
       place: station.key,
       trajectory: null,
       shape: null,

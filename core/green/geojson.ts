@@ -1,5 +1,5 @@
 import { counted } from '../units/format';
-import { z } from 'zod';
+import * as z from 'zod';
 import { areaOf, contains } from '../geometry/polygon';
 import { snapPoint, type Point } from '../geometry/point';
 import { sayPath, type Problem } from '../problem';

@@ -1,5 +1,5 @@
 import { surfacesOf } from '../golf/shot-types';
-import { z } from 'zod';
+import * as z from 'zod';
 import { contains, outlineSchema } from '../geometry/polygon';
 import { distance, pointSchema } from '../geometry/point';
 import { FIRMNESSES, HANDS, say, SHOT_TYPES, SITS, STANCES, SURFACES } from '../golf/words';

@@ -1,4 +1,4 @@
-import { surfacesOf } from '../golf/shot-types';
+import { surfacesOf, isPutt } from '../golf/shot-types';
 import { bandsOf, OFF_GREEN_BANDS, PUTT_BANDS, type Band } from '../golf/bands';
 import { SHOT_TYPES, type ShotType, type Surface } from '../golf/words';
 import { normalCdf, normalQuantile } from '../math/normal';
@@ -199,7 +199,7 @@ export class LevelPlay {
     const putts = puttsFrom(first, this.#putting);
     return {
       uses: (shotType, surface, band) =>
-        shotType === 'putt'
+        isPutt(shotType)
           ? putts[PUTT_BANDS.indexOf(band)]!
           : (offGreen * (cells.find((cell) => cell.shotType === shotType && cell.surface === surface && cell.band === band)?.share ?? 0)) /
             all,
@@ -299,7 +299,7 @@ const IN_PLAY = (Object.keys(TYPE_SHARES) as (keyof typeof TYPE_SHARES)[]).flatM
 /** The distance that stands for a band, in metres. */
 export function middleM(shotType: ShotType, band: Band): number {
   const at = bandsOf(shotType).indexOf(band);
-  return shotType === 'putt' ? toMetres([2.5, 5, 8, 15, 30, 55][at]!, 'ft') : toMetres([6, 15, 25, 40, 62, 87][at]!, 'yd');
+  return isPutt(shotType) ? toMetres([2.5, 5, 8, 15, 30, 55][at]!, 'ft') : toMetres([6, 15, 25, 40, 62, 87][at]!, 'yd');
 }
 
 /** Putts over distances in feet, log-spaced. */

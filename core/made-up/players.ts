@@ -5,6 +5,7 @@ import { addTo, binOf, BLUR, placeOf, type BallGroup } from '../skill/groups';
 import { expectedPutts, referencePutting } from '../golf/putting';
 import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth } from './simulate';
+import { isPutt } from '../golf/shot-types';
 
 const EFFECT_SDS = { lie: 0.12, type: 0.15, slope: 0.1, lieAndType: 0.1, cell: 0.15 };
 const DAY_SD = 0.1;
@@ -26,7 +27,7 @@ export function madeUp(
     if (!once.has(name)) once.set(name, factor * sd * random.normal());
     return once.get(name)!;
   };
-  const [putts, others] = [true, false].map((putt) => cells.filter(({ shotType }) => (shotType === 'putt') === putt)) as [Cell[], Cell[]];
+  const [putts, others] = [true, false].map((putt) => cells.filter(({ shotType }) => isPutt(shotType) === putt)) as [Cell[], Cell[]];
   /** What distance and the cell itself make of one spread of it, among cells of its kind. */
   const ownOf = (among: readonly Cell[]) => {
     const logs = among.map((cell) => Math.log(cell.distanceM));
@@ -79,7 +80,7 @@ export function trueStrokes(hitter: Hitter, cells: readonly Cell[], balls: numbe
   return cells.map((cell) => {
     let sum = 0;
     for (let n = 0; n < balls; n++) {
-      if (cell.shotType === 'putt') sum += puttsOf(hitter, cell.distanceM, 12);
+      if (isPutt(cell.shotType)) sum += puttsOf(hitter, cell.distanceM, 12);
       else {
         const { holed, leftM } = hitter.hit(cell);
         sum += holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft));
@@ -110,8 +111,7 @@ const SIZED_TO = 10;
 
 /** What is about the middle of what a good player leaves, in whole feet: of putts, of those that are missed. */
 function sizeM({ shotType, surface, distanceM }: Cell, reference: Reference): number {
-  const ft =
-    shotType === 'putt' ? 0.08 * (distanceM / METRES_PER.ft) : reference.shot(SIZED_TO, shotType, surface, distanceM)!.medianLeftFt;
+  const ft = isPutt(shotType) ? 0.08 * (distanceM / METRES_PER.ft) : reference.shot(SIZED_TO, shotType, surface, distanceM)!.medianLeftFt;
   return Math.max(1, Math.round(ft)) * METRES_PER.ft;
 }
 
@@ -143,7 +143,7 @@ export function evidenceOf(
     const { holed } = stopped;
     const leftM = Math.max(NEAREST_M, stopped.leftM);
     const how = random.uniform();
-    const putt = cell.shotType === 'putt';
+    const putt = isPutt(cell.shotType);
     const missed = putt ? ('leave' as const) : ('between' as const);
     const inHole: Omit<BallGroup, 'n'> = putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
     const exact: Omit<BallGroup, 'n'> = { ...base, kind: missed, ...binOf(leftM), blur: BLUR.tape };

@@ -1,6 +1,7 @@
 import { METRES_PER } from '../units/length';
 import { LevelPlay, middleM, TABLE_LEVELS, TABLE_SHOTS } from './level-play';
 import { makeRate, referencePutting } from '../golf/putting';
+import { isPutt } from '../golf/shot-types';
 
 const HEAD =
   'level,shot_type,surface,band_min,band_max,unit,distance,expected_strokes,hole_out_rate,median_left_ft,p90_left_ft,uses_per_round';
@@ -14,7 +15,7 @@ export function referenceRows(level: number): string[] {
     const distance = distanceM / METRES_PER[band.unit];
     const place = [level, shotType, surface, band.min, band.max ?? '', band.unit, +distance.toFixed(3)];
     const often = +uses(shotType, surface, band).toFixed(3);
-    if (shotType === 'putt') {
+    if (isPutt(shotType)) {
       const rate = makeRate(referencePutting(level), distance);
       return [...place, play.putts(distance).toFixed(3), rate.toFixed(4), '', '', often].join(',');
     }

@@ -7,6 +7,7 @@ import { cellKey } from '../skill/cells';
 import { lieCost } from '../skill/groups';
 import { dropsWithin, OVER_FT, TOLERANCE_FT, type PuttingSkill } from '../golf/putting';
 import type { Reference } from '../golf/reference';
+import { isPutt } from '../golf/shot-types';
 
 /** Somebody whose skill is known, because we made them up. Effects are added to the logarithm of the distance left. */
 export type PlayerTruth = {
@@ -94,7 +95,7 @@ export function simulateShot(
   reference: Reference,
   random: Random,
 ): Stopped {
-  if (shot.shotType === 'putt') return simulatePutt(puttingOf(truth, shot.distanceM), shot.distanceM, day, random);
+  if (isPutt(shot.shotType)) return simulatePutt(puttingOf(truth, shot.distanceM), shot.distanceM, day, random);
   const lie = lieCost({ sit: shot.sit ?? 'clean', stance: shot.stance ?? 'flat' });
   const own = lie + (truth.effects[cellKey(shot.shotType, shot.surface, shot.distanceM)] ?? 0);
   const level = reference.shot(truth.level, shot.shotType, shot.surface, shot.distanceM);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A measure of somebody's own, in metres; null where it was never measured. */
 export const ownLength = (name: string, minM: number, maxM: number, range: string) =>

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { ownLength, ownLengths } from '../measures/own-lengths';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';

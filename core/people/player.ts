@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { levelSchema } from '../golf/level';
 import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
@@ -8,7 +8,12 @@ import { filledLine } from '../stored';
 export const clubSchema = z.strictObject({
   clubId: z.uuid(),
   label: filledLine(20, 'Name the club.'),
-  loftDeg: z.number({ error: 'Give the loft in degrees.' }).min(0, 'A loft is 0 to 80 degrees.').max(80, 'A loft is 0 to 80 degrees.'),
+  /** Null where nobody knows it: nothing is reckoned from it. */
+  loftDeg: z
+    .number({ error: 'Give the loft in degrees, or leave it empty.' })
+    .min(0, 'A loft is 0 to 80 degrees.')
+    .max(80, 'A loft is 0 to 80 degrees.')
+    .nullable(),
 });
 
 export const playerSchema = z

@@ -1,3 +1,4 @@
+import { USUAL_BAG } from '../golf/usual-bag';
 import { say, TRAJECTORIES } from '../golf/words';
 import type { Shot } from '../shot/shot';
 import type { Standing } from './play';
@@ -13,10 +14,10 @@ export type BagClub = { clubId: string | null; label: string };
 export type Bag = { clubs: readonly BagClub[]; favourite: string | null };
 
 /** The clubs of somebody of whom no clubs are on record, the longest first. */
-export const PLAIN_CLUBS: readonly BagClub[] = ['7 iron', '8 iron', '9 iron', 'PW', '50°', '54°', '58°', 'putter'].map((label) => ({
-  clubId: null,
-  label,
-}));
+export const PLAIN_CLUBS: readonly BagClub[] = USUAL_BAG.map(({ label }) => ({ clubId: null, label }));
+
+/** The clubs that somebody can choose from. */
+export const clubsOf = ({ clubs }: Bag): readonly BagClub[] => (clubs.length > 0 ? clubs : PLAIN_CLUBS);
 
 /** What is asked of a player, one after another, to record one ball. */
 export type Question = {
@@ -61,7 +62,7 @@ export function choosesClub({ phase: { rules, scoring } }: Pick<Standing, 'phase
 }
 
 function clubQuestion(standing: Standing, turn: Turn, bag: Bag): Question {
-  const clubs = bag.clubs.length > 0 ? bag.clubs : PLAIN_CLUBS;
+  const clubs = clubsOf(bag);
   return {
     kind: 'club',
     title: 'Which club?',

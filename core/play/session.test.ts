@@ -7,7 +7,7 @@ import { readingSchema } from '../exchange/reading';
 import { schemeOf } from '../game/scoring';
 import { stoodOut } from './stood-out';
 import { aboutOf, mayNote, noted, type SessionNote } from '../exchange/session-note';
-import { whoseBall } from './whose';
+import { whoseBall, type Rotation } from './whose';
 
 const totalLeft = game({
   scoring: { scheme: 'total_left', farM: ft(100) },
@@ -44,13 +44,13 @@ describe('several balls entered as one total', () => {
 
 describe('whose ball it is', () => {
   const spec = game({ stations: [station('a', { balls: 2 }), station('b', { balls: 1 })] });
-  const after = (n: number, rotation: 'ball' | 'station') => {
+  const after = (n: number, rotation: Rotation) => {
     const people = entrants(2);
     let events: ReturnType<typeof playList>['events'] = [];
     const seats: number[] = [];
     for (let i = 0; i < n; i++) {
       const table = playSession(spec, people, projectShots(events));
-      const seat = whoseBall(table, rotation)!;
+      const seat = whoseBall(table, rotation, seats.at(-1) ?? null)!;
       seats.push(seat);
       const turn = table.standings[seat]!.next!;
       const event = record(spec, turn.turnNo, holed, i);
@@ -63,6 +63,9 @@ describe('whose ball it is', () => {
   });
   test('a station each, one plays it out before the next player, and all are through before anybody goes on', () => {
     expect(after(6, 'station')).toEqual({ seats: [0, 0, 1, 1, 0, 1], last: null });
+  });
+  test('at their own pace, whoever is at it stays until all their balls are played', () => {
+    expect(after(6, 'own')).toEqual({ seats: [0, 0, 0, 1, 1, 1], last: null });
   });
 });
 
@@ -81,6 +84,12 @@ describe('what stood out', () => {
     expect(of([holed, left(2), left(2), between(6, 10), between(6, 10), left(40)])).toBe(
       'Best from the 15 yd chip (14 points, 3 balls), poorest from the 25 yd pitch (2 points, 3 balls).',
     );
+  });
+  test('of stations that came out the same none is called the poorest, or the best', () => {
+    const three = { stations: ['a', 'b', 'c'].map((key, i) => station(key, { distanceM: yd(10 + i), balls: 2 })) };
+    const nine = left(20);
+    expect(of([holed, holed, nine, nine, nine, nine], three)).toBe('Best from the 10 yd chip (12 points, 2 balls).');
+    expect(of([holed, holed, holed, holed, nine, nine], three)).toBe('Poorest from the 12 yd chip (0 points, 2 balls).');
   });
   test('where nothing else does, how near half of them came; of too few, nothing', () => {
     const one = { stations: [station('a', { balls: 5 })] };

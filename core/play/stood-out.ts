@@ -1,7 +1,7 @@
 import { missDirection } from '../shot/direction';
 import { leftInterval } from '../shot/evidence';
 import { settledMedian } from '../shot/median-left';
-import { counted, formatLeft } from '../units/format';
+import { capital, counted, formatLeft } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { sayStation } from '../game/words/say-station';
 import type { Standing } from './play';
@@ -51,7 +51,12 @@ function stations({ stations: all, game }: Standing, system: UnitSystem): string
   if (!best || !poorest || best.each === poorest.each) return null;
   const say = ({ station, score, balls }: (typeof ranked)[number]) =>
     `${sayStation(station, system)} (${sayScore(score, unit, system)}, ${counted(balls, 'ball')})`;
-  return `Best from the ${say(best)}, poorest from the ${say(poorest)}.`;
+  // Of several that came out the same none is named.
+  const alone = (one: (typeof ranked)[number]) => ranked.filter(({ each }) => each === one.each).length === 1;
+  const said = [alone(best) && `best from the ${say(best)}`, alone(poorest) && `poorest from the ${say(poorest)}`].filter(
+    (one) => one !== false,
+  );
+  return said.length === 0 ? null : `${capital(said.join(', '))}.`;
 }
 
 function half({ played }: Standing, system: UnitSystem): string | null {

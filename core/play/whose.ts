@@ -1,16 +1,21 @@
 import type { Standing, Table } from './play';
 
-/** How several players take turns on one device: ball by ball, or each all balls of a station before the next player. */
-export const ROTATIONS = ['ball', 'station'] as const;
+/**
+ * How several players take turns on one device: ball by ball; each all balls of a station before the next player; or everybody at their
+ * own pace, at stations of their own.
+ */
+export const ROTATIONS = ['ball', 'station', 'own'] as const;
 export type Rotation = (typeof ROTATIONS)[number];
 
 /**
  * Whose ball it is: with `ball` that of the earliest turn; with `station` one player plays out the station before it is
- * the next player's, and all are through with it before anybody goes on.
+ * the next player's, and all are through with it before anybody goes on; with `own` it stays that of whoever is at it.
+ * @param at the place of whoever is at it: of the last ball, or chosen by hand
  * @returns a place in `standings`; null when all is over
  */
-export function whoseBall(table: Table, rotation: Rotation): number | null {
-  if (rotation === 'ball') return table.turn;
+export function whoseBall(table: Table, rotation: Rotation, at: number | null = null): number | null {
+  if (rotation === 'own' && at !== null && table.standings[at]?.next) return at;
+  if (rotation !== 'station') return table.turn;
   const waiting = table.standings.flatMap((standing, seat) => (standing.next ? [{ seat, ...visitOf(standing) }] : []));
   if (waiting.length === 0) return null;
   const first = Math.min(...waiting.map((one) => one.start));

@@ -2,7 +2,7 @@ import { distance, type Point } from '../geometry/point';
 import { factsOf } from '../green/facts';
 import type { GreenPlan } from '../green/plan';
 import { walkingOrder, walkLength } from '../green/walk';
-import { budgetOf, sayMinutes } from '../game/budget';
+import { budgetOf, sayTimes } from '../game/budget';
 import { careLines } from '../game/words/care';
 import { sayAtStation, sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
 import { goalInWords } from '../game/words/goal-words';
@@ -32,10 +32,13 @@ export type StationLine = {
   station: Station;
   name: string;
   lie: string;
+  /** What the spot is called, and what to think of there; empty where nobody says. */
+  called: string;
+  note: string;
   /** From the hole, in the reader's unit and in paces. */
   far: string;
   paces: string;
-  /** The letter of its hole on the plan; null on no green. */
+  /** What its hole is called, as the game or the plan says it; null where neither does. */
   hole: string | null;
   /** From the station before, in paces; null for the first, and on no green. */
   walk: string | null;
@@ -74,11 +77,7 @@ export function setUpSheet(spec: GameSpec, place: PlannedGreen | null, measures:
   const length = (metres: number) => formatLength(metres, unit, unit === 'm' ? 2 : 0);
   return {
     title: spec.title,
-    meta: [
-      schemeOf(spec.scoring).label,
-      ...(place ? [place.title] : []),
-      ...(spec.open ? ['stations called live'] : [`${sayMinutes(alone.totalS)} alone, ${sayMinutes(budgetOf(spec, 4).totalS)} for four`]),
-    ],
+    meta: [schemeOf(spec.scoring).label, ...(place ? [place.title] : []), ...(spec.open ? ['stations called live'] : [sayTimes(spec)])],
     measures: `1 pace = ${length(own.paceM)} · club ${length(own.clubM)} · putter ${length(own.putterM)} · flagstick ${length(own.flagstickM)}`,
     bring: bringList(spec, alone.balls, zones, system),
     zones,
@@ -105,9 +104,11 @@ function stationLines(spec: GameSpec, plan: GreenPlan | null, paceM: number, sys
       station,
       name: sayStation(station, system),
       lie: sayStationLie(station),
+      called: station.name,
+      note: station.note,
       far: formatLength(station.distanceM, stationUnit(station, system), 1),
       paces: sayPaces(station.distanceM, paceM),
-      hole: plan && there ? factsOf(plan, there, system).hole.label : null,
+      hole: station.hole || (plan && there ? factsOf(plan, there, system).hole.label : null),
       walk: here && before ? sayPaces(distance(before, here), paceM) : null,
       more: moreOf(spec, station, paceM, system),
     };

@@ -1,13 +1,15 @@
-import { z } from 'zod';
+import * as z from 'zod';
+import { documentKind, type Step } from '../document';
 import { FIRMNESSES } from '../golf/words';
 import type { Shot } from './shot';
-import { key, line, lines, openObject } from '../stored';
+import { key, line, lines, openObject, whole } from '../stored';
 
 /** How the ball is put down. */
 export const PUT_DOWN = ['drop', 'place'] as const;
 
 /** The day, as far as somebody said it: all of it may be left out. */
 export const conditionsSchema = openObject({
+  version: whole(1).optional(),
   /** The reading of the speed of the green, in feet. */
   stimpFt: z
     .number({ error: 'Give the speed in feet.' })
@@ -21,6 +23,13 @@ export const conditionsSchema = openObject({
   note: lines(200).optional(),
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
+
+/** How the shape of conditions changed, step by step. */
+const STEPS: readonly Step[] = [];
+/** Conditions that were stored. */
+export const storedConditions = documentKind<Conditions>(STEPS);
+/** Conditions as they come in, from whichever version of the program. */
+export const sentConditionsSchema = z.preprocess(storedConditions.read, conditionsSchema);
 
 /** How a distance of a station came about. */
 export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { lifted, versionOf, type Step } from '../document';
 import { sayIssue } from '../stored';
 import { shotEventSchema, type RefusedEvent, type ShotEvent } from './shot';

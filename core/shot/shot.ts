@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import {
   COUNTS,
   FINISHES,
@@ -120,8 +120,11 @@ export type ShotEvent = z.infer<typeof shotEventSchema>;
 export const takenInSchema = z.object({ seq: z.int().min(0), event: z.unknown() });
 export type TakenIn = z.infer<typeof takenInSchema>;
 
-/** One post of a device: what it says about the balls of one session, oldest first. Each event is read by itself. */
-export const shotBatchSchema = z.strictObject({
+/**
+ * One post of a device: what it says about the balls of one session, oldest first. Each event is read by itself, and what a newer program says
+ * beside them keeps none of them waiting.
+ */
+export const shotBatchSchema = z.object({
   sessionId: z.uuid(),
   /** What the device's clock says as it sends this: so that a wrong one is seen. */
   sentAt: moment.optional(),

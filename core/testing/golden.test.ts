@@ -1,12 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { documentKind } from '../document';
+import { bundleSchema, storedBundles, type Bundle } from '../exchange/bundle';
+import { sentNoteSchema, type SessionNote } from '../exchange/session-note';
 import type { Entrant } from '../game/entrant';
 import { playSession } from '../play/play';
 import { SCHEME_KINDS } from '../game/scoring';
 import { gameSpecSchema } from '../game/spec';
-import { GAME_VERSION, storedGame, understandsGame } from '../game/stored-game';
+import { storedGames } from '../game/stored-games';
 import { AREA_KINDS, greenPlanSchema } from '../green/plan';
-import { storedPlan } from '../green/stored-plan';
+import { storedPlans } from '../green/stored-plans';
+import { sentConditionsSchema, type Conditions } from '../shot/conditions';
 import { projectShots } from '../shot/project';
 import { EVENT_VERSION, eventReader, readEvents, storedEvent } from '../shot/read-event';
 
@@ -21,15 +25,18 @@ type Played = {
   scores: number[];
   balls: number[];
 };
+type Exchanged = { bundles: Bundle[]; notes: SessionNote[]; conditions: Conditions[] };
 const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, 'golden', name), 'utf8')) as T;
 
-const games = [1].flatMap((version) => read<Played[]>(`games-${version}.json`));
+const games = [1, 2].flatMap((version) => read<Played[]>(`games-${version}.json`));
 const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-${version}.json`));
+
+const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
 
 test('every way of scoring, every kind of event and every part of a green is among them', () => {
   expect(new Set(games.map(({ spec }) => spec.scoring.scheme))).toEqual(new Set(SCHEME_KINDS));
   expect(new Set(games.flatMap(({ events }) => events.map(({ kind }) => kind)))).toEqual(new Set(['record', 'amend', 'void']));
-  const plans = greens.map(storedPlan);
+  const plans = greens.map(storedPlans.read);
   expect(plans.some(({ areas }) => areas.some(({ kind }) => AREA_KINDS.includes(kind)))).toBe(true);
   for (const part of ['areas', 'holes', 'stations', 'groups'] as const) expect(plans.some((plan) => plan[part].length > 0)).toBe(true);
   expect(new Set(plans.map(({ slope }) => slope?.by))).toEqual(new Set(['fall', 'spots', undefined]));
@@ -38,7 +45,7 @@ test('every way of scoring, every kind of event and every part of a green is amo
 test.each(games.map((one) => [one.spec.scoring.scheme, one] as const))('a session of %s has the score that it had', (_, played) => {
   const events = played.events.map(storedEvent).filter((event) => event !== null);
   expect(events).toHaveLength(played.events.length);
-  const table = playSession(storedGame(played.spec), played.people, projectShots(events));
+  const table = playSession(storedGames.read(played.spec), played.people, projectShots(events));
   expect(table.standings.map(({ score }) => Number(score.toFixed(9)))).toEqual(played.scores.map((score) => Number(score.toFixed(9))));
   expect(table.standings.map((standing) => standing.played.length)).toEqual(played.balls);
 });
@@ -52,14 +59,56 @@ test('what phones sent then is taken in now, nothing of it lost', () => {
 });
 
 test('games and greens of then are games and greens of the present shape', () => {
-  for (const { spec } of games) expect(storedGame(spec)).toMatchObject({ version: GAME_VERSION });
-  for (const plan of greens) expect(greenPlanSchema.parse(storedPlan(plan))).toEqual(storedPlan(plan));
-  expect(gameSpecSchema.safeParse(storedGame(games[0]!.spec)).success).toBe(true);
+  for (const { spec } of games) expect(storedGames.read(spec)).toMatchObject({ version: storedGames.version });
+  // Where a station is was not said before the second version.
+  const where = games.map(({ spec }) => storedGames.read(spec).stations[0]).map((station) => [station!.hole, station!.note]);
+  expect(new Set(where.map(String))).toEqual(new Set([',', 'B,land it past the ridge']));
+  for (const plan of greens) expect(greenPlanSchema.parse(storedPlans.read(plan))).toEqual(storedPlans.read(plan));
+  expect(gameSpecSchema.safeParse(storedGames.read(games[0]!.spec)).success).toBe(true);
+  // What is newly made says the version up to which older ones are brought.
+  expect(gameSpecSchema.shape.version.value).toBe(storedGames.version);
+  expect(greenPlanSchema.shape.version.value).toBe(storedPlans.version);
+});
+
+test('what devices kept and sent then is read now: sessions, notes and the day', () => {
+  const { bundles, notes, conditions } = exchanged[0]!;
+  for (const bundle of bundles) {
+    const present = { ...bundle, version: storedBundles.version, spec: storedGames.read(bundle.spec) };
+    expect(bundleSchema.parse(bundle)).toMatchObject(present);
+  }
+  for (const note of notes) expect(sentNoteSchema.parse(note)).toMatchObject(note);
+  expect(new Set(notes.map(({ say }) => say))).toEqual(new Set(['stopped', 'note', 'station', 'conditions']));
+  for (const day of conditions) expect(sentConditionsSchema.parse(day)).toEqual(day);
+});
+
+test('what is left of a newer session, once what is not known of it is gone, is one of the present version', () => {
+  const [bundle] = exchanged[0]!.bundles;
+  const newer = {
+    ...bundle,
+    version: storedBundles.version + 1,
+    tide: 'low',
+    conditions: { ...bundle!.conditions, version: 9, dew: true },
+  };
+  const read = bundleSchema.parse(newer);
+  expect(read).not.toHaveProperty('tide');
+  expect(read.version).toBe(storedBundles.version);
+  // The day goes back as it came.
+  expect(read.conditions).toEqual(newer.conditions);
+});
+
+test('when the shape of games, greens or conditions changes, what was stored is brought along', () => {
+  const later = documentKind<object>([(older) => older, (older) => ({ ...older, minutes: 20 })]);
+  for (const stored of [...games.map(({ spec }) => spec), ...greens, ...exchanged[0]!.conditions])
+    expect(later.read(stored)).toEqual({ ...stored, version: 3, minutes: 20 });
 });
 
 test('a game of a newer program is not played as if it were understood', () => {
-  expect(understandsGame(games[0]!.spec)).toBe(true);
-  expect([{ ...games[0]!.spec, version: GAME_VERSION + 1 }, null, 'text'].map(understandsGame)).toEqual([false, false, false]);
+  expect(storedGames.understands(games[0]!.spec)).toBe(true);
+  expect([{ ...games[0]!.spec, version: storedGames.version + 1 }, null, 'text'].map(storedGames.understands)).toEqual([
+    false,
+    false,
+    false,
+  ]);
 });
 
 test('when the shape of events changes, what was stored and what old phones send is brought along', () => {

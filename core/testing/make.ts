@@ -1,11 +1,12 @@
 import { projectShots } from '../shot/project';
-import type { Bundle } from '../exchange/bundle';
+import { storedBundles, type Bundle } from '../exchange/bundle';
 import { recordOf } from '../play/record';
 import { plainEntrant, type Entrant } from '../game/entrant';
 import { playSession, type PlayOptions, type Table } from '../play/play';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Result } from '../game/scoring/ball';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
+import { GAME_VERSION } from '../game/stored-games';
 import { stationSchema, type Station } from '../game/station';
 import { EVENT_VERSION } from '../shot/read-event';
 import type { Shot, ShotEvent } from '../shot/shot';
@@ -30,7 +31,7 @@ export function station(key: string, more: Partial<Station> = {}): Station {
 export function game(more: Partial<GameSpec> = {}): GameSpec {
   return gameSpecSchema.parse({
     format: 'inch-game',
-    version: 1,
+    version: GAME_VERSION,
     title: 'Two spots',
     stations: [station('a'), station('b', { shotType: 'pitch', surface: 'light_rough', distanceM: yd(25) })],
     sizes: { unit: 'ft' },
@@ -142,6 +143,7 @@ export function bundlePlayer(name: string, more: Partial<Bundle['players'][numbe
 /** A session as a device gets it, of one player called Otto. */
 export function bundleOf(spec: GameSpec, events: readonly ShotEvent[] = [], more: Partial<Bundle> = {}): Bundle {
   return {
+    version: storedBundles.version,
     academy: { slug: 'here', name: 'Here' },
     sessionId: SESSION,
     gameId: idOf(9),

@@ -1,14 +1,20 @@
+import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { pgTable } from 'drizzle-orm/pg-core';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { documentKind } from '@/core/document';
 import type { Entrant } from '@/core/game/entrant';
 import { playSession } from '@/core/play/play';
+import { game, idOf } from '@/core/testing/make';
 import type { Program } from '../actor';
 import { openDb } from '../client';
+import { newerDocuments } from '../newer-documents';
+import { gameVersion } from '../schema';
 import { document } from '../schema/columns';
+import { academies } from '../testing/academy';
 import { rebuildShots } from './projection';
 import { getSession } from './sessions';
 
@@ -87,17 +93,72 @@ test('a database of the first stored shapes migrates, and every session has the 
   }
 }, 120_000);
 
-test('a document is brought to the present shape as it is read, and stored as it is given', async () => {
+test('a document is brought to the present shape as it is read, and stored with its version', async () => {
   const { db, pool } = openDb(process.env.TEST_DATABASE_URL!);
-  const box = pgTable('box', { inside: document((stored) => ({ ...(stored as { a: number }), read: true })) });
+  const box = pgTable('box', { inside: document(documentKind<{ a: number; read: boolean }>([(older) => ({ ...older, read: true })])) });
   try {
     await db.transaction(async (tx) => {
       await tx.execute(sql`create temp table box (inside jsonb) on commit drop`);
       await tx.insert(box).values({ inside: { a: 1, read: false } });
-      expect((await tx.execute(sql`select inside from box`)).rows).toEqual([{ inside: { a: 1, read: false } }]);
-      expect(await tx.select().from(box)).toEqual([{ inside: { a: 1, read: true } }]);
+      await tx.execute(sql`insert into box values ('{"a": 2}'), ('{"a": 3, "version": 2, "read": false}'), ('{"a": 4, "version": 3}')`);
+      expect((await tx.select().from(box)).map(({ inside }) => inside)).toEqual([
+        { a: 1, read: false, version: 2 },
+        { a: 2, read: true, version: 2 },
+        { a: 3, read: false, version: 2 },
+        { a: 4, version: 3 },
+      ]);
     });
   } finally {
     await pool.end();
   }
 });
+
+test('a database that a newer program used is known by what only that program can read', async () => {
+  const { db, pool, academy } = academies('older', 9000);
+  try {
+    const { actor, gameId } = await academy();
+    await db
+      .transaction(async (tx) => {
+        expect(await newerDocuments(tx)).toEqual([]);
+        await tx
+          .update(gameVersion)
+          .set({ spec: { ...game(), version: 99 as 2 } })
+          .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)));
+        expect(await newerDocuments(tx)).toEqual(['games']);
+        tx.rollback();
+      })
+      .catch((error: Error) => expect(error.message).toBe('Rollback'));
+  } finally {
+    await pool.end();
+  }
+});
+
+test('a database that a newer program used is prepared for no older one, and the command says so', async () => {
+  const server = openDb(process.env.TEST_DATABASE_URL!, { patient: true });
+  const name = `newer_${process.pid}`;
+  await server.db.execute(sql.raw(`create database ${name}`));
+  const url = new URL(process.env.TEST_DATABASE_URL!);
+  url.pathname = `/${name}`;
+  const root = join(__dirname, '../..');
+  const prepare = () =>
+    spawnSync(process.execPath, [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, 'scripts/prepare-database.ts')], {
+      cwd: root,
+      env: { ...process.env, DATABASE_URL: url.href },
+      encoding: 'utf8',
+    });
+  try {
+    expect(prepare()).toMatchObject({ status: 0, stderr: '' });
+    const { db, pool } = openDb(url.href);
+    await db.execute(sql`insert into auth_organization (id, name, slug, created_at) values ('one', 'One', 'one', now())`);
+    await db.execute(sql`insert into session (academy_id, session_id, spec)
+      values ('one', ${idOf(1)}, ${JSON.stringify({ ...game(), version: 99 })}::jsonb)`);
+    await pool.end();
+    expect(prepare()).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('a newer version of the program made sessions in it. Start that version.') as string,
+    });
+  } finally {
+    await server.db.execute(sql.raw(`drop database ${name}`));
+    await server.pool.end();
+  }
+}, 60_000);

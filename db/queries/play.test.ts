@@ -132,11 +132,11 @@ describe('what a session says about all its balls', () => {
     await saveConditionsToday(db, at.actor, { stimpFt: 9, firmness: 'firm' });
     const next = idOf(at.n * 100_000 + 30);
     await startSession(db, at.actor, next, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
-    expect((await getSession(db, at.actor, next))!.session.conditions).toEqual({ stimpFt: 9, firmness: 'firm' });
+    expect((await getSession(db, at.actor, next))!.session.conditions).toEqual({ version: 1, stimpFt: 9, firmness: 'firm' });
     expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ stimpFt: 9, firmness: 'firm', wind: null }]);
     await saveConditions(db, at.actor, at.sessionId, { stimpFt: 10, wind: 'behind' });
     expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ stimpFt: 10, firmness: null, wind: 'behind' }]);
-    expect(await conditionsToday(db, at.actor)).toEqual({ stimpFt: 9, firmness: 'firm' });
+    expect(await conditionsToday(db, at.actor)).toEqual({ version: 1, stimpFt: 9, firmness: 'firm' });
     expect(await conditionsToday(db, (await academy()).actor)).toEqual({});
   });
 

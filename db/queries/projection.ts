@@ -152,10 +152,11 @@ export async function settle(db: Db, actor: Actor, sessionId: string): Promise<n
 }
 
 /** Changes something that a session says about all its balls, and lets them follow. */
-export async function changeSession(db: Db, actor: Actor, sessionId: string, change: (tx: Db) => Promise<void>): Promise<void> {
+export async function changeSession(db: Db, actor: Actor, sessionId: string, change: (tx: Db, held: Held) => Promise<void>): Promise<void> {
   await db.transaction(async (tx) => {
-    if (!(await holdSession(tx, actor, sessionId))) return;
-    await change(tx);
+    const held = await holdSession(tx, actor, sessionId);
+    if (!held) return;
+    await change(tx, held);
     await projectAgain(tx, actor, (await holdSession(tx, actor, sessionId))!);
   });
 }

@@ -71,8 +71,10 @@ test('a session is complete with its last ball, and open again when that is take
   const at = await academy();
   const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
   const open = async () => (await unfinishedSessions(db, at.actor, 10)).length;
+  // Opened, and nobody has hit a ball: that is nothing to go on with.
+  expect([await open(), (await unfinishedSessions(db, at.actor, 10, { withBalls: true })).length]).toEqual([1, 0]);
   await takeIn(db, at.actor, at.sessionId, events.slice(0, 5));
-  expect(await open()).toBe(1);
+  expect([await open(), (await unfinishedSessions(db, at.actor, 10, { withBalls: true })).length]).toEqual([1, 1]);
   await takeIn(db, at.actor, at.sessionId, events.slice(5));
   expect([await open(), (await finishedSessions(db, at.actor, 10))[0]?.balls]).toEqual([0, 6]);
   await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 5, left(5)), 5))]);

@@ -1,6 +1,8 @@
 import { enter, type Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
+import { outcomeOf, type Outcome } from '@/core/play/outcome';
 import { bestScore, playSession } from '@/core/play/play';
+import type { UnitSystem } from '@/core/units/length';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { GreenPlan } from '@/core/green/plan';
@@ -8,7 +10,7 @@ import type { Notes } from '@/core/exchange/bundle';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
@@ -21,7 +23,13 @@ import { shotsOfSessions } from './shots';
 export type SessionRow = typeof session.$inferSelect;
 
 /** A session as a list shows it. */
-export type SessionLine = { session: SessionRow; players: { playerId: string; name: string }[]; balls: number };
+export type SessionLine = {
+  session: SessionRow;
+  players: { playerId: string; name: string; units: UnitSystem }[];
+  balls: number;
+};
+/** One that is over, with how it ended. */
+export type FinishedLine = SessionLine & { outcome: Outcome };
 
 /** The best of a player's earlier sessions of one version of a game, and of how many. */
 export type Best = { score: number; sessions: number };
@@ -111,25 +119,27 @@ export async function saveConditionsToday(db: Db, actor: Actor, conditions: Cond
     .innerJoin(academy, eq(academy.academyId, session.academyId))
     .where(and(eq(session.academyId, academyId), sql`(${session.startedAt} at time zone ${academy.timeZone})::date = ${day}::date`));
   for (const { sessionId } of started)
-    await changeSession(db, actor, sessionId, async (tx) => {
+    await changeSession(db, actor, sessionId, async (tx, held) => {
       // What is laid over it is the day as it is by now: of two who say it at once, all sessions take the same.
-      const now = sql`(select conditions from day_conditions where academy_id = ${academyId} and day = ${day}::date)`;
-      await tx
-        .update(session)
-        .set({ conditions: sql`${session.conditions} || ${now}` })
-        .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+      const [said] = await tx
+        .select({ conditions: dayConditions.conditions })
+        .from(dayConditions)
+        .where(and(eq(dayConditions.academyId, academyId), eq(dayConditions.day, day)));
+      await setConditions(tx, actor, sessionId, { ...held.conditions, ...said?.conditions });
     });
   return started.map(({ sessionId }) => sessionId);
 }
 
 /** Says what the day of one session was like; its balls follow. */
 export async function saveConditions(db: Db, actor: Actor, sessionId: string, conditions: Conditions): Promise<void> {
-  await changeSession(db, actor, sessionId, async (tx) => {
-    await tx
-      .update(session)
-      .set({ conditions })
-      .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
-  });
+  await changeSession(db, actor, sessionId, (tx) => setConditions(tx, actor, sessionId, conditions));
+}
+
+async function setConditions(tx: Db, { academyId }: Actor, sessionId: string, conditions: Conditions): Promise<void> {
+  await tx
+    .update(session)
+    .set({ conditions })
+    .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
 }
 
 /** Corrects how far a station was in a session; all its balls follow. */
@@ -170,14 +180,14 @@ async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Pro
   if (sessions.length === 0) return [];
   const ids = sessions.map((row) => row.sessionId);
   const people = await db
-    .select({ sessionId: sessionPlayer.sessionId, playerId: player.playerId, name: player.name })
+    .select({ sessionId: sessionPlayer.sessionId, playerId: player.playerId, name: player.name, units: player.units })
     .from(sessionPlayer)
     .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
     .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)))
     .orderBy(asc(sessionPlayer.position));
   return sessions.map((row) => ({
     session: row,
-    players: people.filter((person) => person.sessionId === row.sessionId).map(({ playerId, name }) => ({ playerId, name })),
+    players: people.filter((person) => person.sessionId === row.sessionId).map(({ sessionId: _of, ...person }) => person),
     balls: row.balls,
   }));
 }
@@ -195,27 +205,55 @@ function theirs(db: Db, actor: Actor, playerId: string | undefined) {
   return inArray(session.sessionId, db.select({ id: sessionPlayer.sessionId }).from(sessionPlayer).where(of));
 }
 
-/** Sessions that were begun and neither played to the end nor stopped, the newest first; of one player, or of all. */
-export async function unfinishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
+/**
+ * Sessions that were begun and neither played to the end nor stopped, the newest first.
+ * @param of of one player, or of all; `withBalls`: only those that somebody has really begun
+ */
+export async function unfinishedSessions(
+  db: Db,
+  actor: Actor,
+  limit: number,
+  { playerId, withBalls = false }: { playerId?: string; withBalls?: boolean } = {},
+): Promise<SessionLine[]> {
   const rows = await db
     .select()
     .from(session)
-    .where(and(eq(session.academyId, actor.academyId), isNull(session.completedAt), isNull(session.stoppedAt), theirs(db, actor, playerId)))
+    .where(
+      and(
+        eq(session.academyId, actor.academyId),
+        isNull(session.completedAt),
+        isNull(session.stoppedAt),
+        withBalls ? gt(session.balls, 0) : undefined,
+        theirs(db, actor, playerId),
+      ),
+    )
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return lines(db, actor, rows);
 }
 
-/** Sessions that are over, the newest first; of one player, or of all. */
-export async function finishedSessions(db: Db, actor: Actor, limit: number, playerId?: string): Promise<SessionLine[]> {
+/** Sessions that are over, the newest first; of one player, of one game, or of all. */
+export async function finishedSessions(
+  db: Db,
+  actor: Actor,
+  limit: number,
+  { playerId, gameId }: { playerId?: string; gameId?: string } = {},
+): Promise<FinishedLine[]> {
   const over = and(eq(session.academyId, actor.academyId), or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)));
   const rows = await db
     .select()
     .from(session)
-    .where(and(over, theirs(db, actor, playerId)))
+    .where(and(over, theirs(db, actor, playerId), gameId === undefined ? undefined : eq(session.gameId, gameId)))
     .orderBy(desc(session.startedAt))
     .limit(limit);
-  return lines(db, actor, rows);
+  const played = await withShots(db, actor, rows);
+  return (await lines(db, actor, rows)).map((line, i) => {
+    const { entrants, shots } = played[i]!;
+    const { spec, sessionId, stoppedAt } = line.session;
+    const atMs = stoppedAt?.getTime();
+    const table = playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
+    return { ...line, outcome: outcomeOf(spec, table) };
+  });
 }
 
 /** Sessions with who plays in them and their balls, all at once, in the order given. */

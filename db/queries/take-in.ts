@@ -1,10 +1,10 @@
-import type { SessionFacts } from '@/core/shot/conditions';
+import { storedConditions, type SessionFacts } from '@/core/shot/conditions';
 import type { RefusedEvent, ShotEvent, Taken } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
-import { shotEvent } from '../schema';
+import { session, shotEvent } from '../schema';
 import { columnsOf } from './rows';
 import { projectAgain, projectNew, settle, type NewEvent } from './projection';
 
@@ -49,18 +49,20 @@ export async function takeInAll(
   const all = posts.flatMap(({ events }) => events);
   if (all.length === 0) return posts.map(() => ({ stored: 0, known: 0, refused: [] }));
   const name = `${actor.academyId}/${sessionId}`;
-  const remembered = memory.get(name) as Facts | undefined;
+  const remembered = memory.get(name) as Remembered | undefined;
   if (remembered && all.every(({ kind }) => kind === 'record')) {
-    const { taken, first } = sorted(remembered, { before: [], known: [] }, posts);
-    if (first.length > 0 && (await projectNew(db, actor, heldOf(remembered), first, remembered)) !== null) return taken;
+    const { facts, places } = remembered;
+    const { taken, first } = sorted(facts, places, { before: [], known: [] }, posts);
+    if (first.length > 0 && (await projectNew(db, actor, heldOf(facts), first, facts)) !== null) return taken;
   }
   return db.transaction(async (tx) => {
     const found = await holdWithFacts(tx, actor, sessionId, all);
     if (!found) return posts.map(({ events }) => ({ stored: 0, known: 0, refused: events.map(noSession) }));
     const { overFrom, before, known, ...facts } = found;
-    memory.set(name, facts);
+    const places = remembered?.places ?? (await placesOf(tx, actor, sessionId));
+    memory.set(name, { facts, places } satisfies Remembered);
     const held = heldOf(facts);
-    const { taken, first, again } = sorted(facts, { before, known }, posts);
+    const { taken, first, again } = sorted(facts, places, { before, known }, posts);
     if (again.length > 0) await tx.insert(shotEvent).values(again);
     const balls = first.length > 0 ? await projectNew(tx, actor, held, first) : null;
     if (again.length > 0) await projectAgain(tx, actor, held, [...new Set(again.map(({ shotId }) => shotId))]);
@@ -70,13 +72,18 @@ export async function takeInAll(
 }
 
 /** What of several posts is to be stored: events about balls of which nothing was said before, and about others. */
-function sorted(facts: Facts, said: Said, posts: readonly Post[]): { taken: Taken[]; first: NewEvent[]; again: NewEvent[] } {
+function sorted(
+  facts: Facts,
+  places: Places,
+  said: Said,
+  posts: readonly Post[],
+): { taken: Taken[]; first: NewEvent[]; again: NewEvent[] } {
   const receivedAt = new Date();
   const ballsBefore = new Set(said.before.map(({ shotId }) => shotId));
   const stored = new Set(said.known);
   const rows: NewEvent[] = [];
   const taken = posts.map((post) => {
-    const { own, refused } = judge(facts, said, post);
+    const { own, refused } = judge(facts, places, said, post);
     // What two say in the same moment is stored for the first.
     const fresh = own.filter(({ eventId }) => !stored.has(eventId) && stored.add(eventId));
     rows.push(...fresh.map((event) => rowOf(event, post, receivedAt)));
@@ -100,9 +107,12 @@ type Facts = SessionFacts & {
   sessionId: string;
   startedAt: string;
   players: string[];
-  /** The stations of the game; null where they are called while it is played. */
-  places: string[] | null;
 };
+
+/** The keys of the stations of a session's game; open where they are called while it is played. They never change. */
+type Places = ReadonlySet<string> | 'open';
+
+type Remembered = { facts: Facts; places: Places };
 
 type Said = {
   /** What was said before about the same balls; whose ball it is stands in its record. */
@@ -114,7 +124,7 @@ type Said = {
 const heldOf = ({ sessionId, startedAt, conditions, stations }: Facts) => ({
   sessionId,
   startedAt: new Date(startedAt),
-  conditions,
+  conditions: storedConditions.read(conditions),
   stations,
 });
 
@@ -130,12 +140,22 @@ async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, ev
   return held;
 }
 
+async function placesOf(tx: Db, { academyId }: Actor, sessionId: string): Promise<Places> {
+  const [found] = await tx
+    .select({ spec: session.spec })
+    .from(session)
+    .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+  const { open, stations } = found!.spec;
+  return open ? 'open' : new Set(stations.map(({ key }) => key));
+}
+
 /**
  * Balls go to players and stations of the session, nobody speaks about a ball of another session, and a personal link speaks about its own player's
  * balls only. Of a ball whose record is refused, nothing else can be said. What is good is noted in `before`.
  */
 function judge(
-  { sessionId, players, places }: Facts,
+  { sessionId, players }: Facts,
+  places: Places,
   { before }: Said,
   { actor, events }: Post,
 ): { own: ShotEvent[]; refused: RefusedEvent[] } {
@@ -144,12 +164,12 @@ function judge(
   const earlier = group(before, (row) => row.shotId);
   const why = (event: ShotEvent) => {
     const record = event.kind === 'record' ? event.payload : null;
+    const station = event.kind === 'void' ? undefined : event.payload.stationKey;
     const said = earlier.get(event.shotId) ?? [];
     if (event.sessionId !== sessionId || (record && record.sessionId !== sessionId) || said.some((row) => row.sessionId !== sessionId))
       return 'This ball is of another session.';
     if (record && !inSession.has(record.playerId)) return 'Its player is not in this session.';
-    if (places && event.kind !== 'void' && event.payload.stationKey !== undefined && !places.includes(event.payload.stationKey))
-      return 'Its station isn’t in this game.';
+    if (places !== 'open' && station !== undefined && !places.has(station)) return 'Its station isn’t in this game.';
     if (only && (said.some((row) => row.playerId && row.playerId !== only) || (record && record.playerId !== only)))
       return 'This ball is another player’s.';
     return null;

@@ -1,7 +1,8 @@
-import { storedGame } from '@/core/game/stored-game';
-import { storedPlan } from '@/core/green/stored-plan';
-import { DISTANCE_SOURCES, type Conditions } from '@/core/shot/conditions';
-import { date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { storedGames } from '@/core/game/stored-games';
+import { storedPlans } from '@/core/green/stored-plans';
+import { DISTANCE_SOURCES, storedConditions } from '@/core/shot/conditions';
+import { sql } from 'drizzle-orm';
+import { date, doublePrecision, foreignKey, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at, document, metres } from './columns';
 import { player } from './people';
@@ -19,7 +20,7 @@ export const greenVersion = pgTable(
     academyId: academyId(),
     greenId: uuid().notNull(),
     version: integer().notNull(),
-    plan: document(storedPlan).notNull(),
+    plan: document(storedPlans).notNull(),
     createdAt: at().notNull().defaultNow(),
   },
   (t) => [
@@ -46,7 +47,7 @@ export const gameVersion = pgTable(
     academyId: academyId(),
     gameId: uuid().notNull(),
     version: integer().notNull(),
-    spec: document(storedGame).notNull(),
+    spec: document(storedGames).notNull(),
     /** The plan on which its stations stand; null for a game on no green. */
     greenId: uuid(),
     greenVersion: integer(),
@@ -72,10 +73,12 @@ export const session = pgTable(
     /** Null for balls recorded without a game. */
     gameId: uuid(),
     gameVersion: integer(),
-    spec: document(storedGame).notNull(),
+    spec: document(storedGames).notNull(),
     greenId: uuid(),
     greenVersion: integer(),
-    conditions: jsonb().$type<Conditions>().notNull().default({}),
+    conditions: document(storedConditions)
+      .notNull()
+      .default(sql`'{}'::jsonb`),
     startedAt: at().notNull().defaultNow(),
     /** A fact: somebody ended it before its last ball. */
     stoppedAt: at(),
@@ -151,7 +154,7 @@ export const dayConditions = pgTable(
     academyId: academyId(),
     /** As the academy's time zone has it. */
     day: date({ mode: 'string' }).notNull(),
-    conditions: jsonb().$type<Conditions>().notNull(),
+    conditions: document(storedConditions).notNull(),
   },
   (t) => [primaryKey({ columns: [t.academyId, t.day] })],
 );

@@ -64,7 +64,7 @@ export const club = pgTable(
     playerId: uuid().notNull(),
     clubId: uuid().notNull(),
     label: text().notNull(),
-    loftDeg: doublePrecision().notNull(),
+    loftDeg: doublePrecision(),
     position: integer().notNull(),
   },
   (t) => [

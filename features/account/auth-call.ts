@@ -1,23 +1,28 @@
-/** Calls the sign-in service: over its own address, so that it knows who sends. */
+import { refused, type Refused } from '../form/result';
+
+/**
+ * Calls the sign-in service: over its own address, so that it knows who sends.
+ * @param fields beside which field of the form a refusal stands, by its code; without one it is about the form as a whole
+ */
 export async function authCall(
   path: 'sign-in/email' | 'sign-up/email' | 'sign-out' | 'change-password',
   body: object,
-): Promise<{ ok: true } | { ok: false; code: string; message: string }> {
+  fields: Readonly<Record<string, string>> = {},
+): Promise<{ ok: true } | Refused> {
   const response = await fetch(`/api/auth/${path}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   }).catch(() => null);
   if (response?.ok) return { ok: true };
-  return { ok: false, ...(await reason(response)) };
+  if (!response) return refused('The server did not answer. Nothing is lost; try again.');
+  const { code = '', message } = (await response.json().catch(() => ({}))) as { code?: string; message?: string };
+  return { ok: false, fields: { [fields[code] ?? '']: reason(response.status, code, message) } };
 }
 
-async function reason(response: Response | null): Promise<{ code: string; message: string }> {
-  if (!response) return { code: '', message: 'The server did not answer. Nothing is lost; try again.' };
-  const { code = '', message } = (await response.json().catch(() => ({}))) as { code?: string; message?: string };
-  const said = (text: string) => ({ code, message: text });
-  if (code === 'INVALID_EMAIL_OR_PASSWORD') return said('E-mail or password is not right.');
-  if (response.status === 403) return said('The program was started for another address (PUBLIC_URL): open it under that one.');
-  if (response.status >= 500) return said('The server could not do this. Nothing is lost; try again.');
-  return said(message ?? 'This was refused.');
+function reason(status: number, code: string, message: string | undefined): string {
+  if (code === 'INVALID_EMAIL_OR_PASSWORD') return 'E-mail or password is not right.';
+  if (status === 403) return 'The program was started for another address (PUBLIC_URL): open it under that one.';
+  if (status >= 500) return 'The server could not do this. Nothing is lost; try again.';
+  return message ?? 'This was refused.';
 }

@@ -6,26 +6,27 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { passwordSchema } from '@/core/people/account';
 import { FormAlert } from '../form/form-alert';
+import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { PasswordField } from './password-field';
 
 /** Beside which field a refusal stands. */
-const FIELDS: Readonly<Record<string, 'current' | 'next'>> = { INVALID_PASSWORD: 'current', WAIT: 'current', COMMON_PASSWORD: 'next' };
+const FIELDS = { INVALID_PASSWORD: 'current', WAIT: 'current', COMMON_PASSWORD: 'next' } as const;
 
 /** Another password for the account that is signed in. */
 export function PasswordForm() {
-  const { register, handleSubmit, formState, reset, setError } = useForm({
-    resolver: zodResolver(passwordSchema),
-    defaultValues: { current: '', next: '' },
-  });
+  const form = useForm({ resolver: zodResolver(passwordSchema), defaultValues: { current: '', next: '' } });
+  const { register, formState, reset } = form;
   const { errors, isSubmitting } = formState;
   const [done, setDone] = useState(false);
-  const submit = handleSubmit(async (passwords) => {
-    const answer = await authCall('change-password', passwords);
-    if (!answer.ok) return setError(FIELDS[answer.code] ?? 'root', { message: answer.message });
-    reset();
-    setDone(true);
-  });
+  const submit = useSave(
+    form,
+    (passwords) => authCall('change-password', passwords, FIELDS),
+    () => {
+      reset();
+      setDone(true);
+    },
+  );
   return (
     <section className="mt-4" aria-labelledby="password-heading">
       <h2 id="password-heading" className="mb-3">

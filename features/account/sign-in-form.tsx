@@ -8,21 +8,20 @@ import { signInSchema } from '@/core/people/account';
 import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { goTo } from '../form/go';
+import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
 export function SignInForm({ next }: { next: string }) {
-  const { register, handleSubmit, setError, formState } = useForm({
-    resolver: zodResolver(signInSchema),
-    defaultValues: { email: '', password: '' },
-  });
+  const form = useForm({ resolver: zodResolver(signInSchema), defaultValues: { email: '', password: '' } });
+  const { register, formState } = form;
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async (form) => {
-    const answer = await authCall('sign-in/email', form);
-    if (answer.ok) goTo(next);
-    else setError('root', { message: answer.message });
-  });
+  const submit = useSave(
+    form,
+    (account) => authCall('sign-in/email', account),
+    () => goTo(next),
+  );
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />

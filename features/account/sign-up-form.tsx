@@ -8,20 +8,19 @@ import { signUpSchema } from '@/core/people/account';
 import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { goTo } from '../form/go';
+import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { PasswordField } from './password-field';
 
 export function SignUpForm() {
-  const { register, handleSubmit, setError, formState } = useForm({
-    resolver: zodResolver(signUpSchema),
-    defaultValues: { name: '', email: '', password: '' },
-  });
+  const form = useForm({ resolver: zodResolver(signUpSchema), defaultValues: { name: '', email: '', password: '' } });
+  const { register, formState } = form;
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async (form) => {
-    const answer = await authCall('sign-up/email', form);
-    if (answer.ok) goTo('/begin');
-    else setError(answer.code === 'COMMON_PASSWORD' ? 'password' : 'root', { message: answer.message });
-  });
+  const submit = useSave(
+    form,
+    (account) => authCall('sign-up/email', account, { COMMON_PASSWORD: 'password' }),
+    () => goTo('/begin'),
+  );
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
       <Field id="name" label="Your name" autoComplete="name" register={register('name')} error={errors.name?.message} />

@@ -1,6 +1,6 @@
 import 'server-only';
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
+import * as z from 'zod';
 import { requireCoach, requireOwner } from '@/server/actor';
 import { faults, type Refused } from './result';
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** What an action answers to a form: done, or what is wrong and where. Nothing typed is lost: the form keeps it. */
 export type Refused = { ok: false; fields: Record<string, string> };

@@ -1,9 +1,10 @@
 'use client';
 
-import { useState, useTransition, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
 import type { Refused } from './result';
-import { NOT_SENT } from './use-save';
+import { useSave } from './use-save';
 
 type Props = {
   id: string;
@@ -22,17 +23,11 @@ type Props = {
 
 /** Asks for a name to be typed before something is done that can't be undone. */
 export function TypedName({ id, name, purpose, button, act, onDone, onBack, className, children }: Props) {
-  const [typed, setTyped] = useState('');
-  const [wrong, setWrong] = useState('');
-  const [busy, begin] = useTransition();
-  const submit = (event: React.FormEvent) => {
-    event.preventDefault();
-    begin(async () => {
-      const done = await act(typed).catch(() => null);
-      if (done?.ok) onDone();
-      else setWrong(done?.fields[''] ?? NOT_SENT);
-    });
-  };
+  const form = useForm({ defaultValues: { typed: '' } });
+  const { errors, isSubmitting } = form.formState;
+  const submit = useSave(form, ({ typed }) => act(typed), onDone);
+  // Whatever is refused is about the one field there is.
+  const wrong = errors.root?.message;
   return (
     <Form noValidate onSubmit={submit} className={className}>
       {children}
@@ -41,10 +36,9 @@ export function TypedName({ id, name, purpose, button, act, onDone, onBack, clas
           Type <b>{name}</b> {purpose}
         </Form.Label>
         <Form.Control
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          {...form.register('typed')}
           autoComplete="off"
-          isInvalid={wrong !== ''}
+          isInvalid={wrong !== undefined}
           aria-describedby={wrong ? `${id}-error` : undefined}
         />
         <Form.Control.Feedback type="invalid" id={`${id}-error`}>
@@ -52,7 +46,7 @@ export function TypedName({ id, name, purpose, button, act, onDone, onBack, clas
         </Form.Control.Feedback>
       </Form.Group>
       <div className="d-flex gap-2">
-        <Button type="submit" variant="dark" disabled={busy}>
+        <Button type="submit" variant="dark" disabled={isSubmitting}>
           {button}
         </Button>
         <Button variant="outline-dark" onClick={onBack}>

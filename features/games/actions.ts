@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod';
 import { readGameFile } from '@/core/game/file';
 import { MOST_ALLOWANCE } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';

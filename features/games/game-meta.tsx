@@ -1,6 +1,6 @@
 import { budgetOf, sayMinutes } from '@/core/game/budget';
 import { ballsOf } from '@/core/game/phases';
-import { sayScore } from '@/core/game/words/say-score';
+import { sayGoal } from '@/core/game/words/goal-words';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
@@ -16,7 +16,7 @@ export function sayGame(spec: GameSpec, units: UnitSystem): string {
     spec.open
       ? 'stations called live'
       : `${counted(spec.stations.length, 'station')} · ${most}${counted(ballsOf(spec), 'ball')} · ${sayMinutes(budgetOf(spec).totalS)}`,
-    spec.goal !== null && `goal ${sayScore(spec.goal, scheme.unit(spec.scoring), units)}`,
+    sayGoal(spec, units),
   ]
     .filter(Boolean)
     .join(' · ');

@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import type { GreenPlan } from '@/core/green/plan';
 import type { UnitSystem } from '@/core/units/length';
-import type { GameRow } from '@/server/data';
+import type { FinishedLine, GameRow } from '@/server/data';
+import { SessionLines } from '../session/session-lines';
 import { PlanPicture } from '../greens/plan-picture';
 import { GameTools } from './game-tools';
 import { HowItIsPlayed, StationLines } from './game-sheet';
@@ -22,10 +23,16 @@ type Props = {
   players: Candidate[];
   coach: OwnLengths;
   shortId: string;
+  /** What came of it lately. */
+  results: FinishedLine[];
+  timeZone: string;
+  now: Date;
+  /** Who played it last, where it is to be played again. */
+  again: readonly string[];
 };
 
 /** A game as it will be played: what to set up, what it is worth, and who plays it now. */
-export function GamePage({ slug, game, green, units, players, coach, shortId }: Props) {
+export function GamePage({ slug, game, green, units, players, coach, shortId, results, timeZone, now, again }: Props) {
   const { spec, gameId } = game;
   return (
     <div className="desk" style={SIDE}>
@@ -52,7 +59,7 @@ export function GamePage({ slug, game, green, units, players, coach, shortId }: 
           {game.archivedAt && ' · put away'}
         </p>
         {spec.about && <p className="mb-3">{spec.about}</p>}
-        <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} coach={coach} />
+        <StartPlay slug={slug} source={{ gameId }} spec={spec} players={players} coach={coach} again={again} />
         <h2 className="mt-4 mb-1">Stations</h2>
         {green && (
           <div className="mb-2" style={{ maxWidth: '35rem' }}>
@@ -67,7 +74,13 @@ export function GamePage({ slug, game, green, units, players, coach, shortId }: 
           </div>
         )}
         <StationLines spec={spec} units={units} />
-        <ShortVersion slug={slug} gameId={shortId} spec={spec} />
+        {results.length > 0 && (
+          <section className="no-print">
+            <h2 className="mt-4 mb-1">Results</h2>
+            <SessionLines slug={slug} lines={results} timeZone={timeZone} now={now} withTitle={false} />
+          </section>
+        )}
+        <ShortVersion slug={slug} gameId={shortId} spec={spec} units={units} />
         <GameTools slug={slug} gameId={gameId} archived={game.archivedAt !== null} />
       </section>
       <section>

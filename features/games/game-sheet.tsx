@@ -1,5 +1,5 @@
 import { nounOf } from '@/core/units/format';
-import { sayAtStation, sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { sayAtStation, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
@@ -25,12 +25,13 @@ export function StationLines({ spec, units }: Props) {
               <b className={styles.stationName}>{sayStation(station, units)}</b>
               <br />
               <span className="small-print">
-                {sayStationLie(station)}
+                {[saySpot(station), sayStationLie(station)].filter(Boolean).join(' · ')}
                 {station.shape && ` · ${station.shape}`}
                 {station.club && ` · with the ${station.club}`}
                 {station.target === 'peg' && ' · to a peg'}
                 {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
               </span>
+              {station.note && <span className={styles.stationNote}>{station.note}</span>}
             </span>
           </span>
           {stationSays.includes('par') && (

@@ -88,13 +88,36 @@ export async function NewGameRoom({ slug, start }: { slug: string; start: Start 
   return <Designer {...shared} gameId={randomUUID()} initial={begun.initial} savedAt={null} />;
 }
 
-export async function GameRoom({ slug, gameId }: { slug: string; gameId: string }) {
+/** So many of its last sessions stand on a game's page. */
+const RESULTS = 10;
+
+/** @param again who played it last, by their ids, where it is to be played again */
+export async function GameRoom({ slug, gameId, again }: { slug: string; gameId: string; again?: string | string[] | undefined }) {
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  const [players, green] = await Promise.all([candidates(data), greenOf(data, game.greenId, game.greenVersion)]);
+  const [players, green, results] = await Promise.all([
+    candidates(data),
+    greenOf(data, game.greenId, game.greenVersion),
+    data.finishedSessions(RESULTS, { gameId: game.gameId }),
+  ]);
   const coach = measuresOf(academy);
-  return <GamePage slug={slug} game={game} green={green} units={academy.units} players={players} coach={coach} shortId={randomUUID()} />;
+  const known = new Set(players.map((player) => player.playerId));
+  return (
+    <GamePage
+      slug={slug}
+      game={game}
+      green={green}
+      units={academy.units}
+      players={players}
+      coach={coach}
+      shortId={randomUUID()}
+      results={results}
+      timeZone={academy.timeZone}
+      now={new Date()}
+      again={[again ?? []].flat().filter((id) => known.has(id))}
+    />
+  );
 }
 
 export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: string }) {

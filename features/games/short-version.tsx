@@ -6,16 +6,18 @@ import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
 import { ballsOf } from '@/core/game/phases';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
+import { sayGoal } from '@/core/game/words/goal-words';
 import { counted } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
 import { NOT_SENT } from '../form/use-save';
 import { goTo } from '../form/go';
 import { saveGameAction } from './actions';
 import styles from './games.module.scss';
 
-type Props = { slug: string; gameId: string; spec: GameSpec };
+type Props = { slug: string; gameId: string; spec: GameSpec; units: UnitSystem };
 
 /** A version for fewer minutes that keeps the mix, saved as a game of its own: its scores are not those of the long one. */
-export function ShortVersion({ slug, gameId, spec }: Props) {
+export function ShortVersion({ slug, gameId, spec, units }: Props) {
   const [minutes, setMinutes] = useState(10);
   const [players, setPlayers] = useState(1);
   const [state, setState] = useState<'idle' | 'saving' | 'failed'>('idle');
@@ -47,7 +49,7 @@ export function ShortVersion({ slug, gameId, spec }: Props) {
             <>
               <b>{counted(ballsOf(short), 'ball')}</b>
               {schemeOf(spec.scoring).most && ' at most'} of {ballsOf(spec)}, {sayMinutes(budgetOf(short, players).totalS)}: the same mix
-              {short.goal !== null && `, goal ${short.goal}`}
+              {short.goal !== null && `, ${sayGoal(short, units)}`}
             </>
           ) : full <= minutes * 60 ? (
             `It fits as it is: ${sayMinutes(full)}.`

@@ -42,6 +42,17 @@ test('one tap on a name starts', async () => {
   expect(goTo).toHaveBeenCalledWith(expect.stringMatching(/^\/play#/));
 });
 
+test('played again, whoever played it last comes first; several are chosen already', async () => {
+  const show = (again: string[]) =>
+    render(<StartPlay slug="here" source={{ gameId: 'g' }} spec={specOf('doorstep')} players={players} coach={coach} again={again} />);
+  const alone = show(['id-Bo']);
+  expect(screen.getAllByRole('button').map((button) => button.textContent)).toEqual(['Bo', 'Otto', 'Mia']);
+  alone.unmount();
+  show(['id-Mia', 'id-Otto']);
+  await userEvent.setup().click(screen.getByRole('button', { name: 'Start with 2' }));
+  expect(started.mock.lastCall![3]).toMatchObject([{ playerId: 'id-Mia' }, { playerId: 'id-Otto' }]);
+});
+
 test('several are chosen in their order, and can be unchosen', async () => {
   const user = show('doorstep');
   await user.click(screen.getByLabelText('several'));

@@ -26,19 +26,23 @@ type Props = {
   coach: OwnLengths;
   /** The station at which it is begun, by its key; without it, as the game says. */
   at?: string;
+  /** Who played it last, in their order: they are offered first. */
+  again?: readonly string[];
 };
 
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
-export function StartPlay({ slug, source, spec, players, coach, at }: Props) {
+export function StartPlay({ slug, source, spec, players, coach, at, again = [] }: Props) {
   const fewest = schemeOf(spec.scoring).players;
   const [sessionId] = useState(newId);
-  const [several, setSeveral] = useState(fewest > 1);
-  const [chosen, setChosen] = useState<string[]>([]);
+  const [several, setSeveral] = useState(fewest > 1 || again.length > 1);
+  const [chosen, setChosen] = useState<readonly string[]>(again.length > 1 ? again : []);
   const [allowances, setAllowances] = useState<Record<string, string>>({});
-  const [state, setState] = useState<{ starting: string[] } | { refused: string } | null>(null);
+  const [state, setState] = useState<{ starting: readonly string[] } | { refused: string } | null>(null);
+  const [last] = again.length === 1 ? again : [];
+  const inOrder = players.toSorted((a, b) => Number(b.playerId === last) - Number(a.playerId === last));
   const starting = state && 'starting' in state ? state.starting : null;
 
-  const start = async (playerIds: string[]) => {
+  const start = async (playerIds: readonly string[]) => {
     const entrants = playerIds.map((playerId) => ({ playerId, allowance: several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0 }));
     setState({ starting: playerIds });
     const result = await startAction(slug, sessionId, source, entrants).catch(() => null);
@@ -64,12 +68,14 @@ export function StartPlay({ slug, source, spec, players, coach, at }: Props) {
         )}
       </div>
       <div className={styles.people}>
-        {players.map(({ playerId, name }) => {
+        {inOrder.map(({ playerId, name }) => {
           const place = chosen.indexOf(playerId);
           return (
             <Button
               key={playerId}
-              variant={several ? (place >= 0 ? 'dark' : 'outline-dark') : players.length === 1 ? 'primary' : 'outline-dark'}
+              variant={
+                several ? (place >= 0 ? 'dark' : 'outline-dark') : players.length === 1 || playerId === last ? 'primary' : 'outline-dark'
+              }
               disabled={starting !== null}
               {...(several ? { 'aria-pressed': place >= 0 } : {})}
               onClick={() => (several ? toggle(playerId) : void start([playerId]))}

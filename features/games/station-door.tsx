@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { phasesOf } from '@/core/game/phases';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
@@ -38,7 +38,8 @@ export function StationDoor({ slug, game, at, stationKey, units, players, coach,
           <span className={`${styles.number} fig`}>{at + 1}</span>
           <span>
             <h1 className="fs-3">{sayStation(station, units)}</h1>
-            <span className="small-print">{sayStationLie(station)}</span>
+            <span className="small-print">{[saySpot(station), sayStationLie(station)].filter(Boolean).join(' · ')}</span>
+            {station.note && <span className={styles.stationNote}>{station.note}</span>}
           </span>
         </div>
       ) : (

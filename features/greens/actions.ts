@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod';
 import { readGeoJson } from '@/core/green/geojson';
 import { greenPlanSchema } from '@/core/green/plan';
 import { atDesk, basedOn, DONE, fileText, id } from '../form/at-desk';

@@ -1,14 +1,18 @@
 'use client';
 
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { useForm, useWatch } from 'react-hook-form';
+import * as z from 'zod';
 import { faultOf, type Outline } from '@/core/geometry/polygon';
 import { COMPASS, pacedOutline, START_SHAPES, startShape, type StartShape } from '@/core/green/shapes';
 import { greenPlanSchema, type GreenPlan } from '@/core/green/plan';
 import { PACE_M } from '@/core/measures/sticks';
 import { counted } from '@/core/units/format';
 import { METRES_PER, toMetres, type UnitSystem } from '@/core/units/length';
-import { readNumber } from '@/ui/length-input';
+import { Choice, Field } from '../form/field';
+import { asNumber } from '../form/numbers';
 import { GreenEditor } from './editor/editor';
 import styles from './greens.module.scss';
 
@@ -68,83 +72,92 @@ export function StartGreen({ slug, greenId: offered, system, paceM, openFile }: 
   );
 }
 
-/** The figure that was typed, or what is wrong with it, between two bounds. */
-function read(text: string, least: number, most: number, unit: string): { figure: number; fault: null } | { figure: null; fault: string } {
-  const figure = readNumber(text);
-  if (figure === null || Number.isNaN(figure)) return { figure: null, fault: 'Give a number.' };
-  return figure < least || figure > most ? { figure: null, fault: `From ${least} to ${most} ${unit}.` } : { figure, fault: null };
-}
+/** A number between two bounds. */
+const between = (least: number, most: number, unit: string) => {
+  const bounds = `From ${least} to ${most} ${unit}.`;
+  return z.number({ error: 'Give a number.' }).min(least, bounds).max(most, bounds);
+};
+
+const WALK_UNITS = { pace: 'paces', yd: 'yd', m: 'm' } as const;
+type WalkUnit = keyof typeof WALK_UNITS;
+const walked = (unit: WalkUnit) =>
+  z.object({ unit: z.literal(unit), walked: z.array(between(1, 80, WALK_UNITS[unit])).length(COMPASS.length) });
+const walkSchema = z.discriminatedUnion('unit', [walked('pace'), walked('yd'), walked('m')]);
+type Walk = z.infer<typeof walkSchema>;
 
 /** The outline from distances walked at eight compass points round a hole. */
 function PaceItOut({ system, paceM, onBegin }: { system: UnitSystem; paceM: number | null; onBegin: (outline: Outline) => void }) {
-  const [walked, setWalked] = useState<string[]>(() => COMPASS.map(() => ''));
-  const [unit, setUnit] = useState<'pace' | 'yd' | 'm'>(system === 'metric' ? 'm' : 'pace');
-  const [tried, setTried] = useState(false);
-  const unitM = unit === 'pace' ? (paceM ?? PACE_M) : METRES_PER[unit];
-  const figures = walked.map((text) => read(text, 1, 80, unit === 'pace' ? 'paces' : unit));
-  const done = figures.every((one) => one.fault === null);
-  const outline = done ? pacedOutline(figures.map((one) => one.figure! * unitM)) : null;
-  const fault = outline && faultOf(outline);
-  const missing = figures.filter((one) => one.fault !== null).length;
+  const form = useForm<Walk>({
+    resolver: zodResolver(walkSchema),
+    defaultValues: { unit: system === 'metric' ? 'm' : 'pace', walked: [] },
+    mode: 'onChange',
+  });
+  const { register, control, formState, handleSubmit, getValues, setError, trigger } = form;
+  const { errors, isSubmitted } = formState;
+  const typed = useWatch({ control });
+  const unitM = (unit: WalkUnit) => (unit === 'pace' ? (paceM ?? PACE_M) : METRES_PER[unit]);
+  const read = walkSchema.safeParse({ ...typed, walked: typed.walked?.map((one) => asNumber(one)) });
+  const outlineOf = (walk: Walk) => pacedOutline(walk.walked.map((figure) => figure * unitM(walk.unit)));
+  const unit = typed.unit ?? 'pace';
+  const missing = COMPASS.filter((_, i) => !asNumber(getValues(`walked.${i}`) ?? null)).length;
+  const begin = handleSubmit((walk) => {
+    const outline = outlineOf(walk);
+    const fault = faultOf(outline);
+    if (fault) setError('root', { message: fault });
+    else onBegin(outline);
+  });
   return (
-    <section className="panel">
+    <Form noValidate onSubmit={begin} className="panel">
       <h2 className="mb-2">Pace it out</h2>
       <p>Stand at a hole and walk to the edge in eight directions. North is up the plan; any fixed direction will do.</p>
-      <Form.Group controlId="pace-unit" className="mb-2" style={{ maxWidth: '13rem' }}>
-        <Form.Label>Counted in</Form.Label>
-        <Form.Select value={unit} onChange={(event) => setUnit(event.target.value as typeof unit)}>
-          <option value="pace">paces</option>
-          <option value="yd">yards</option>
-          <option value="m">metres</option>
-        </Form.Select>
-        {unit === 'pace' && (
-          <p className="small-print mt-1 mb-0">
-            {paceM === null
-              ? 'Your pace was never measured: a yard each. Measure it in the settings.'
-              : `Yours: ${system === 'metric' ? `${paceM.toFixed(2)} m` : `${Math.round(paceM / METRES_PER.in)} in`} each.`}
-          </p>
-        )}
-      </Form.Group>
+      <div className="mb-2" style={{ maxWidth: '13rem' }}>
+        <Choice
+          id="pace-unit"
+          label="Counted in"
+          // What was typed is held to the bounds of another unit now.
+          register={register('unit', { onChange: () => isSubmitted && void trigger() })}
+          options={[
+            ['pace', 'paces'],
+            ['yd', 'yards'],
+            ['m', 'metres'],
+          ]}
+        />
+      </div>
+      {unit === 'pace' && (
+        <p className="small-print">
+          {paceM === null
+            ? 'Your pace hasn’t been measured, so one pace counts as a yard. Measure it in Settings.'
+            : `Yours: ${system === 'metric' ? `${paceM.toFixed(2)} m` : `${Math.round(paceM / METRES_PER.in)} in`} each.`}
+        </p>
+      )}
       <div className={styles.paces}>
         <div className={styles.compass}>
-          {COMPASS.map((point, i) => {
-            const wrong = (tried || walked[i] !== '') && figures[i]!.fault !== null;
-            return (
-              <Form.Group key={point} controlId={`walk-${point}`}>
-                <Form.Label>{point}</Form.Label>
-                <Form.Control
-                  className="fig"
-                  inputMode="decimal"
-                  autoComplete="off"
-                  value={walked[i]!}
-                  isInvalid={wrong}
-                  aria-describedby={wrong ? `walk-${point}-error` : undefined}
-                  onChange={(event) => setWalked(walked.map((one, n) => (n === i ? event.target.value : one)))}
-                />
-                <Form.Control.Feedback type="invalid" id={`walk-${point}-error`}>
-                  {figures[i]!.fault}
-                </Form.Control.Feedback>
-              </Form.Group>
-            );
-          })}
+          {COMPASS.map((point, i) => (
+            <Field
+              key={point}
+              id={`walk-${point}`}
+              label={point}
+              className="fig"
+              inputMode="decimal"
+              autoComplete="off"
+              register={register(`walked.${i}`, { setValueAs: asNumber })}
+              error={errors.walked?.[i]?.message}
+            />
+          ))}
         </div>
-        <Rose outline={outline} walked={figures.map((one) => (one.figure ?? 0) * unitM)} />
+        <Rose
+          outline={read.success ? outlineOf(read.data) : null}
+          walked={COMPASS.map((_, i) => (asNumber(typed.walked?.[i] ?? null) || 0) * unitM(unit))}
+        />
       </div>
-      {fault && <p className="text-danger fw-semibold">{fault}</p>}
-      <Button
-        onClick={() => {
-          setTried(true);
-          if (outline && !fault) onBegin(outline);
-        }}
-      >
-        Begin with this outline
-      </Button>
-      {tried && missing > 0 && (
+      {errors.root && <p className="text-danger fw-semibold">{errors.root.message}</p>}
+      <Button type="submit">Use this outline</Button>
+      {isSubmitted && missing > 0 && (
         <p role="alert" className="text-danger fw-semibold mt-2 mb-0">
           {counted(missing, 'distance')} still missing.
         </p>
       )}
-    </section>
+    </Form>
   );
 }
 
@@ -187,27 +200,40 @@ function Rose({ outline, walked }: { outline: Outline | null; walked: readonly n
   );
 }
 
+/** Shapes that are as wide as they are long. */
+const isEven = (shape: StartShape) => shape === 'round' || shape === 'square';
+
 /** A simple shape of a given size. */
 function FromShape({ system, onBegin }: { system: UnitSystem; onBegin: (outline: Outline) => void }) {
-  const [shape, setShape] = useState<StartShape>('kidney');
-  const [length, setLength] = useState('26');
-  const [width, setWidth] = useState('18');
   const unit = system === 'metric' ? 'm' : 'yd';
-  const [long, wide] = [read(length, 3, 90, unit), read(width, 3, 90, unit)];
-  const even = shape === 'round' || shape === 'square';
-  const fault = long.fault ?? (even ? null : wide.fault);
+  const size = between(3, 90, unit);
+  const form = useForm({
+    resolver: zodResolver(z.object({ shape: z.enum(START_SHAPES), length: size, width: size })),
+    defaultValues: { shape: 'kidney' as StartShape, length: 26, width: 18 },
+    mode: 'onChange',
+  });
+  const { register, control, formState, handleSubmit } = form;
+  const { errors } = formState;
+  const even = isEven(useWatch({ control, name: 'shape' }));
+  const begin = handleSubmit(({ shape, length, width }) => onBegin(startShape(shape, toMetres(length, unit), toMetres(width, unit))));
+  const field = { className: 'fig', inputMode: 'decimal', autoComplete: 'off' } as const;
+  const withUnit = (label: string) => (
+    <>
+      {label} <span className="small-print">{unit}</span>
+    </>
+  );
   return (
-    <section className="panel">
+    <Form noValidate onSubmit={begin} className="panel">
       <h2 className="mb-2">From a shape</h2>
       <fieldset>
         <legend className="visually-hidden">Shape</legend>
         <div className={styles.shapes}>
           {START_SHAPES.map((one) => (
             <label key={one}>
-              <input type="radio" name="shape" checked={shape === one} onChange={() => setShape(one)} />
+              <input type="radio" value={one} defaultChecked={one === 'kidney'} {...register('shape')} />
               <svg viewBox="-16 -12 32 24" width="100%" height={38} aria-hidden="true">
                 <path
-                  d={`M${startShape(one, one === 'round' || one === 'square' ? 18 : 27, 18)
+                  d={`M${startShape(one, isEven(one) ? 18 : 27, 18)
                     .map(([x, y]) => `${x},${-y}`)
                     .join('L')}Z`}
                   fill="var(--green)"
@@ -221,40 +247,24 @@ function FromShape({ system, onBegin }: { system: UnitSystem; onBegin: (outline:
         </div>
       </fieldset>
       <div className={styles.sizes}>
-        {(
-          [
-            ['shape-length', 'Across', length, setLength, long.fault],
-            ['shape-width', 'Up and down', width, setWidth, even ? null : wide.fault],
-          ] as const
-        ).map(([id, label, text, set, wrong], i) => (
-          <Form.Group key={id} controlId={id}>
-            <Form.Label>
-              {label} <span className="small-print">{unit}</span>
-            </Form.Label>
-            <Form.Control
-              className="fig"
-              inputMode="decimal"
-              autoComplete="off"
-              disabled={i === 1 && even}
-              value={i === 1 && even ? length : text}
-              isInvalid={wrong !== null}
-              aria-describedby={wrong ? `${id}-error` : undefined}
-              onChange={(event) => set(event.target.value)}
-            />
-            <Form.Control.Feedback type="invalid" id={`${id}-error`}>
-              {wrong}
-            </Form.Control.Feedback>
-          </Form.Group>
-        ))}
+        <Field
+          id="shape-length"
+          label={withUnit('Across')}
+          {...field}
+          register={register('length', { setValueAs: asNumber })}
+          error={errors.length?.message}
+        />
+        {!even && (
+          <Field
+            id="shape-width"
+            label={withUnit('Up and down')}
+            {...field}
+            register={register('width', { setValueAs: asNumber })}
+            error={errors.width?.message}
+          />
+        )}
       </div>
-      <Button
-        disabled={fault !== null}
-        onClick={() =>
-          long.figure !== null && onBegin(startShape(shape, toMetres(long.figure, unit), toMetres(wide.figure ?? long.figure, unit)))
-        }
-      >
-        Begin with this shape
-      </Button>
-    </section>
+      <Button type="submit">Use this shape</Button>
+    </Form>
   );
 }

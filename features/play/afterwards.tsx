@@ -4,12 +4,15 @@ import { useState } from 'react';
 import type { Bundle } from '@/core/exchange/bundle';
 import type { Table } from '@/core/play/play';
 import { sayConditions } from '@/core/shot/conditions';
+import type { Shot } from '@/core/shot/shot';
 import { Board } from '../session/board';
 import { noteSession } from './device/sync';
 import { NoteFields } from '../session/notes';
 import styles from './play.module.scss';
 import { Summary } from '../session/summary';
+import { undoBall } from './record';
 import { UndoButton } from './undo-button';
+import { useOneAtATime } from './use-one-at-a-time';
 
 type Props = {
   bundle: Bundle;
@@ -18,13 +21,16 @@ type Props = {
   home: string;
   /** Goes on with a game that was ended by hand. */
   onBack: (() => void) | null;
+  /** Hears which balls were taken back, so that they can be put back. */
+  onRemoved: (balls: Shot[]) => void;
 };
 
 /** After the last ball: who won, what came of it for each, and where to go from here. */
-export function Afterwards({ bundle, table, home, onBack }: Props) {
+export function Afterwards({ bundle, table, home, onBack, onRemoved }: Props) {
   const { players, academy, gameId, spec, only } = bundle;
   const mine = players.findIndex((player) => player.playerId === only);
   const [shown, setShown] = useState(mine >= 0 ? mine : (table.ahead[0] ?? 0));
+  const [busy, once] = useOneAtATime();
   const player = players[shown]!;
   const standing = table.standings[shown]!;
   const day = sayConditions(bundle.conditions);
@@ -53,7 +59,7 @@ export function Afterwards({ bundle, table, home, onBack }: Props) {
             Go on
           </button>
         ) : (
-          <UndoButton sitting={bundle} disabled={false} />
+          <UndoButton disabled={busy} onUndo={() => once(async () => onRemoved(await undoBall(bundle)))} />
         )}
         {only === null && (
           <>
@@ -65,7 +71,10 @@ export function Afterwards({ bundle, table, home, onBack }: Props) {
                 Keep as a game
               </a>
             ) : (
-              <a className="btn btn-outline-dark" href={`/a/${academy.slug}/games/${gameId}`}>
+              <a
+                className="btn btn-outline-dark"
+                href={`/a/${academy.slug}/games/${gameId}?${players.map((one) => `with=${one.playerId}`).join('&')}`}
+              >
                 Again
               </a>
             )}

@@ -4,10 +4,10 @@ import { play } from '@/core/play/play';
 import { projectShots } from '@/core/shot/project';
 import type { UnitSystem } from '@/core/units/length';
 import { bundlePlayer, ft, game, left, record, SESSION } from '@/core/testing/make';
-import { BallScreen } from './ball-screen';
+import { CountingScreen } from './counting-screen-in-test';
 import { recordBall, undoBall, type Sitting } from './record';
 
-jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => true) }));
+jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => []) }));
 const recorded = () => jest.mocked(recordBall).mock.calls.at(-1)![3];
 
 function show(system: UnitSystem = 'imperial', balls = 1) {
@@ -16,7 +16,7 @@ function show(system: UnitSystem = 'imperial', balls = 1) {
   const standing = play(spec, projectShots(events));
   const player = bundlePlayer('Otto', { entrant: standing.entrant, units: system });
   const sitting: Sitting = { sessionId: SESSION, only: null, spec, players: [player] };
-  render(<BallScreen sitting={sitting} seat={0} standing={standing} bag={player} system={system} balls={balls} />);
+  render(<CountingScreen sitting={sitting} seat={0} standing={standing} bag={player} system={system} balls={balls} />);
   return userEvent.setup();
 }
 

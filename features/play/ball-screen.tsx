@@ -1,34 +1,77 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { freshStationKey } from '@/core/game/open';
 import type { Standing } from '@/core/play/play';
+import { takesTurn } from '@/core/play/verdict';
 import type { Details } from '@/core/game/scoring/ball';
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';
+import { sayResult } from '@/core/shot/say-shot';
+import { counted } from '@/core/units/format';
 import { CallStation } from './call-station';
 import { kept } from './details';
+import { NextPhase } from './next-phase';
 import { OneBall, type BallProps } from './one-ball';
+import { putBackBalls, undoBall } from './record';
 import styles from './play.module.scss';
 import { ScoreLine } from './score-line';
 import { StationChoice } from './station-choice';
 import { UndoButton } from './undo-button';
-import { useOneAtATime } from './use-one-at-a-time';
+import { usePad } from './type-panel';
+import { usePresses, type Press, type Presses, type Taken } from './use-presses';
 
 /** One ball after another: where it is played from, where it stopped, how it stands. */
 export function BallScreen(props: BallProps) {
-  const { standing, system } = props;
+  const { standing, system, removed = [], onRemoved = () => {} } = props;
   const [chosen, setChosen] = useState<Turn | null>(null);
   const [at, setAt] = useState(props.startAt ?? null);
   const [calling, setCalling] = useState(false);
   // How a ball is played stays for the next one of the same player at the same station.
   const [marked, setMarked] = useState<{ at: string; details: Details }>({ at: '', details: {} });
-  // Outlives the ball: a press right after another one is the same press, whichever ball is on screen by then.
-  const [busy, once] = useOneAtATime();
+  // These outlive the ball: what is pressed and typed for the next one finds its place before it is on the screen.
+  const presses = usePresses(props.balls);
+  const [pad, setPad] = usePad(system);
+  const [again, setAgain] = useState(false);
+  const { busy } = presses;
+  // By the places of the players: up to which phase each was told what to do. Somebody in the middle of one knows.
+  const [told, setTold] = useState<Readonly<Record<number, number>>>({});
   const { next, choice, game } = standing;
   const there = next && next.attempt === 1 ? standing.open.find((turn) => turn.station.key === at) : undefined;
   const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : (there ?? null);
 
+  /** What was chosen for the ball at hand goes first, then the ball before it. */
+  const undo = async (): Promise<Taken> => {
+    if (chosen) {
+      setChosen(null);
+      return 'choice';
+    }
+    const gone = await undoBall(props.sitting);
+    setAgain(false);
+    onRemoved(gone);
+    return gone.length > 0 ? 'ball' : 'nothing';
+  };
+  const putBack = async () => {
+    if (await putBackBalls(props.sitting, removed)) onRemoved([]);
+  };
+  const said = (
+    <Said
+      note={presses.note || (again ? 'Stored. Play it again.' : '')}
+      removed={removed.length > 1 ? counted(removed.length, 'ball') : removed.map((ball) => sayResult(ball, system)).join('')}
+      onPutBack={() => void putBack()}
+    />
+  );
+
+  const noBall = <Takes presses={presses} take={async (one) => (one.do === 'undo' ? undo() : 'nothing')} />;
+
+  const { index } = standing.phase;
+  if (next && index > (told[props.seat] ?? 0) && standing.phases[index]!.balls === 0)
+    return (
+      <>
+        <NextPhase standing={standing} system={system} said={said} onReady={() => setTold({ ...told, [props.seat]: index })} />
+        {noBall}
+      </>
+    );
   if (game.open && (calling || (!next && !open))) {
     const turnNo = next?.turnNo ?? 0;
     const call = (station: Station) => {
@@ -51,10 +94,12 @@ export function BallScreen(props: BallProps) {
     return (
       <main className={styles.ball} aria-busy={busy}>
         <ScoreLine standing={standing} system={system} />
-        <StationChoice turns={choice} left={left} system={system} onChoose={setChosen} />
+        {said}
+        <StationChoice turns={choice} stations={standing.phase.stations.length} left={left} system={system} onChoose={setChosen} />
         <div className={styles.two}>
-          <UndoButton sitting={props.sitting} disabled={props.balls === 0} />
+          <UndoButton disabled={props.balls === 0} onUndo={() => presses.press({ do: 'undo' })} />
         </div>
+        {noBall}
       </main>
     );
   }
@@ -63,17 +108,22 @@ export function BallScreen(props: BallProps) {
   const details = marked.at === place ? marked.details : {};
   return (
     <OneBall
-      key={`${turn.turnNo}|${turn.station.key}|${turn.ballNo}|${turn.attempt}|${props.seat}`}
       {...props}
       turn={turn}
       outOfTurn={turn === there}
-      busy={busy}
-      once={once}
+      presses={presses}
+      pad={pad}
+      onPad={setPad}
+      onUndo={undo}
+      said={said}
       details={details}
       onDetails={(next) => setMarked({ at: place, details: next })}
-      onRecorded={() => {
+      onRecorded={(counts) => {
         setMarked({ at: place, details: kept(details) });
-        setChosen(null);
+        const stillOpen = counts !== null && !takesTurn({ counts });
+        onRemoved([]);
+        setAgain(stillOpen);
+        if (!stillOpen) setChosen(null);
         // Station after station, the balls of the one at hand are played out; any other order goes on by itself.
         if (standing.phase.order !== 'blocked') setAt(null);
       }}
@@ -88,6 +138,29 @@ export function BallScreen(props: BallProps) {
             : null
       }
     />
+  );
+}
+
+/** Takes presses where no ball is on the screen. */
+function Takes({ presses: { takenBy }, take }: { presses: Presses; take: (one: Press) => Promise<Taken> }) {
+  useEffect(() => takenBy(take));
+  return null;
+}
+
+type SaidProps = { note: string; /** What was removed last, in words. */ removed: string; onPutBack: () => void };
+
+/** What has to be said of the last press: that it was not taken, or what it removed. */
+function Said({ note, removed, onPutBack }: SaidProps) {
+  if (!note && !removed) return null;
+  return (
+    <p className={styles.marked} role="status">
+      {note || `Removed: ${removed}`}
+      {!note && (
+        <button type="button" onClick={onPutBack}>
+          put it back
+        </button>
+      )}
+    </p>
   );
 }
 

@@ -12,7 +12,7 @@ import { leftUnit } from '@/core/units/format';
 import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
 import { Chips } from '../session/chips';
-import { MARKS } from './details';
+import { MARKS, ROW_WORDS, ROWS, type Row } from './details';
 import styles from './play.module.scss';
 
 type Props = {
@@ -22,13 +22,13 @@ type Props = {
   details: Details;
   onChange: (details: Details) => void;
   onDone: () => void;
-  /** Whether the marks stand on the screen of every ball. */
-  marksShown: boolean;
-  onMarksShown: (shown: boolean) => void;
+  /** What stands on the screen of every ball. */
+  rows: readonly Row[];
+  onRows: (rows: Row[]) => void;
 };
 
 /** All that can be said of a ball beside where it stopped. Nothing of it has to be. */
-export function DetailsSheet({ station, clubs, system, details, onChange, onDone, marksShown, onMarksShown }: Props) {
+export function DetailsSheet({ station, clubs, system, details, onChange, onDone, rows, onRows }: Props) {
   const set = (change: Details) => onChange({ ...details, ...change });
   /** A choice that can be taken back. */
   const pick = <K extends keyof Details>(field: K) => ({
@@ -106,10 +106,19 @@ export function DetailsSheet({ station, clubs, system, details, onChange, onDone
           )}
           <TextField label="Note" value={details.note ?? ''} most={500} onChange={(text) => set({ note: text || null })} />
         </div>
-        <label className={styles.switch}>
-          <input type="checkbox" checked={marksShown} onChange={(event) => onMarksShown(event.target.checked)} /> keep the marks on the
-          screen
-        </label>
+        <div className={styles.keep} role="group" aria-label="Always show">
+          <span aria-hidden>Always show</span>
+          {ROWS.filter((row) => row === 'marks' || row === 'side' || !putt).map((row) => (
+            <button
+              key={row}
+              type="button"
+              aria-pressed={rows.includes(row)}
+              onClick={() => onRows(ROWS.filter((one) => (one === row ? !rows.includes(row) : rows.includes(one))))}
+            >
+              {ROW_WORDS[row]}
+            </button>
+          ))}
+        </div>
       </div>
     </section>
   );

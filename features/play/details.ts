@@ -22,22 +22,44 @@ export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intended
 }
 
 /** A result with what is marked beside it: what the game asked for is not overruled by a mark, and a holed ball has nothing left. */
-export function withDetails(result: Result, { leftM, measured, ...details }: Details): Result {
+export function withDetails(result: Result, { leftM, measured, bearingDeg, ...details }: Details): Result {
   const said = Object.entries(result).filter(([name, value]) => value !== (UNKNOWN as Record<string, unknown>)[name] && value != null);
   const known = result.holed || result.leftM !== null || result.leftMinM !== null;
   const leave = leftM != null && !known ? { leftM, measured: measured ?? 'eye' } : {};
+  const side = bearingDeg != null && !result.holed && result.bearingDeg === null ? { bearingDeg } : {};
   // A club that was asked for comes with its own id, or with none.
   const club = result.clubLabel == null ? {} : { clubId: result.clubId ?? null };
-  return { ...result, ...details, ...Object.fromEntries(said), ...leave, ...club };
+  return { ...result, ...details, ...Object.fromEntries(said), ...leave, ...side, ...club };
 }
 
+/** What can be kept on the screen of every ball, one row each. */
+export const ROWS = ['marks', 'club', 'flight', 'side'] as const;
+export type Row = (typeof ROWS)[number];
+export const ROW_WORDS: Readonly<Record<Row, string>> = { marks: 'marks', club: 'club', flight: 'flight', side: 'short or long' };
+
+const ROWS_SHOWN = 'inch-rows-shown';
+/** What an older program kept: whether the marks were shown. */
 const MARKS_SHOWN = 'inch-marks-shown';
 
-/** Whether the marks stand on the screen of every ball: a switch of this device that stays as it was set. */
-export function marksShown(): boolean {
-  return window.localStorage.getItem(MARKS_SHOWN) === 'yes';
+/** Which rows stand on the screen of every ball: a switch of this device that stays as it was set. */
+export function rowsShown(): Row[] {
+  const kept = window.localStorage.getItem(ROWS_SHOWN)?.split(',');
+  if (kept) return ROWS.filter((row) => kept.includes(row));
+  return window.localStorage.getItem(MARKS_SHOWN) === 'yes' ? ['marks'] : [];
 }
 
-export function rememberMarks(shown: boolean): void {
-  window.localStorage.setItem(MARKS_SHOWN, shown ? 'yes' : 'no');
+export function rememberRows(shown: readonly Row[]): void {
+  window.localStorage.setItem(ROWS_SHOWN, shown.join(','));
+}
+
+/** What is marked and stands on no row that is shown. */
+export function unseen(details: Details, rows: readonly Row[]): Details {
+  const seen: Readonly<Record<Row, readonly (keyof Details)[]>> = {
+    marks: [],
+    club: ['clubId', 'clubLabel'],
+    flight: ['trajectory'],
+    side: ['bearingDeg'],
+  };
+  const hidden = rows.flatMap((row) => seen[row]);
+  return Object.fromEntries(Object.entries(details).filter(([name]) => !hidden.includes(name as keyof Details)));
 }

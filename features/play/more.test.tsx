@@ -2,13 +2,17 @@ import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { playSession, type Table } from '@/core/play/play';
 import type { GameSpec } from '@/core/game/spec';
-import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, playList, station } from '@/core/testing/make';
-import { BallScreen } from './ball-screen';
+import { bundleOf, bundlePlayer, entrants, ft, game, holed, left, playList, station, yd } from '@/core/testing/make';
+import { CountingScreen } from './counting-screen-in-test';
 import { PlayHeader } from './play-header';
-import { recordBall } from './record';
+import { recordBall, recordSet } from './record';
 import { Summary } from '../session/summary';
 
-jest.mock('./record', () => ({ recordBall: jest.fn(async () => true), undoBall: jest.fn(async () => true) }));
+jest.mock('./record', () => ({
+  recordBall: jest.fn(async () => true),
+  recordSet: jest.fn(async () => true),
+  undoBall: jest.fn(async () => []),
+}));
 jest.mock('./device/use-session', () => ({ useWaiting: () => ({ waiting: 0, why: 'idle' }) }));
 const recorded = () => jest.mocked(recordBall).mock.calls.at(-1)![3];
 beforeEach(() => {
@@ -17,12 +21,12 @@ beforeEach(() => {
   Element.prototype.scrollIntoView = jest.fn();
 });
 
-function show(spec: GameSpec, more: Partial<React.ComponentProps<typeof BallScreen>> = {}) {
+function show(spec: GameSpec, more: Partial<React.ComponentProps<typeof CountingScreen>> = {}) {
   const people = entrants(1);
   const standing = playSession(spec, people, []).standings[0]!;
   const one = bundlePlayer('Otto', { entrant: people[0]!, measures: { paceM: 0.75, clubM: 0.9 } });
   const sitting = bundleOf(spec, [], { players: [one] });
-  render(<BallScreen sitting={sitting} seat={0} standing={standing} bag={one} system="imperial" balls={0} {...more} />);
+  render(<CountingScreen sitting={sitting} seat={0} standing={standing} bag={one} system="imperial" balls={0} {...more} />);
   return userEvent.setup();
 }
 const press = async (user: ReturnType<typeof userEvent.setup>, ...names: (string | RegExp)[]) => {
@@ -57,6 +61,91 @@ describe('the number pad', () => {
   });
 });
 
+describe('a set that is counted together', () => {
+  const set = game({ stations: [station('a', { balls: 10 })] });
+  const tally = async (user: ReturnType<typeof userEvent.setup>, ...names: string[]) => {
+    for (const name of names) await user.click(screen.getByRole('button', { name }));
+  };
+
+  test('is held to the balls that were hit, and says what it earns', async () => {
+    const user = show(set);
+    await press(user, 'Tally');
+    await tally(user, 'Holed: one more', '3 ft: one more', '3 ft: one more', '6 ft: one more');
+    expect(screen.getByText('6 balls to count')).toBeVisible();
+    await press(user, 'Record 10 balls');
+    expect(screen.getByRole('alert')).toHaveTextContent('Count 6 more balls, or take some off the balls hit.');
+    expect(recordSet).not.toHaveBeenCalled();
+    await tally(user, 'out: the rest');
+    await user.click(screen.getByRole('radio', { name: 'all short' }));
+    // 6 + 4 + 4 + 2.
+    expect(screen.getByText('all counted · 16 points')).toBeVisible();
+    expect(screen.getByRole('button', { name: '3 ft: one more' })).toBeDisabled();
+  });
+
+  test('counts fewer than the station has, where fewer were hit', async () => {
+    const user = show(set);
+    await press(user, 'Tally');
+    await tally(user, ...Array<string>(7).fill('balls hit: one less'), '3 ft: the rest');
+    await press(user, 'Record 3 balls');
+    const [, , turns, results] = jest.mocked(recordSet).mock.calls.at(-1)!;
+    expect([turns.map((turn) => turn.ballNo).slice(0, 3), results.map((result) => result.leftMaxM)]).toEqual([
+      [1, 2, 3],
+      [ft(3), ft(3), ft(3)],
+    ]);
+  });
+});
+
+describe('what is kept on the screen', () => {
+  const keep = async (user: ReturnType<typeof userEvent.setup>, ...rows: string[]) => {
+    await press(user, 'More');
+    const choice = within(screen.getByRole('group', { name: 'Always show' }));
+    for (const row of rows) await user.click(choice.getByRole('button', { name: row }));
+    await press(user, 'Done');
+  };
+
+  test('a club, a flight and a side are one press each; the side is for one ball, how it is played stays', async () => {
+    const user = show(totalLeft);
+    await keep(user, 'club', 'flight', 'short or long');
+    await press(user, '54°', 'low', 'short', '7', /^Record/);
+    expect(recorded()).toMatchObject({ leftM: ft(7), clubLabel: '54°', trajectory: 'low', bearingDeg: 180 });
+    expect(screen.getByRole('button', { name: 'low' })).toHaveAttribute('aria-pressed', 'true');
+    expect(screen.getByRole('button', { name: 'short' })).toHaveAttribute('aria-pressed', 'false');
+    // What stands on its row isn't said a second time.
+    expect(screen.queryByRole('button', { name: 'clear' })).toBeNull();
+    await press(user, 'low', 'long', '3', /^Record/);
+    expect(recorded()).toMatchObject({ clubLabel: '54°', bearingDeg: 0 });
+    expect(recorded()).not.toHaveProperty('trajectory');
+  });
+
+  test('a holed ball stopped on no side; what was kept is kept on this device', async () => {
+    const user = show(game());
+    await keep(user, 'short or long');
+    await press(user, 'long', /^Holed, /);
+    expect(recorded()).toMatchObject({ holed: true, bearingDeg: null });
+    await press(user, 'short', /^6 ft, /);
+    expect(recorded()).toMatchObject({ leftMaxM: ft(6), bearingDeg: 180 });
+    expect(window.localStorage.getItem('inch-rows-shown')).toBe('side');
+  });
+});
+
+describe('where a ball lands', () => {
+  const zone = { scheme: 'landing_zone', shape: 'strip', sizeM: ft(4), finishM: ft(8) } as const;
+  const at = station('a', { distanceM: yd(24), carryM: yd(15), hole: 'B', note: 'land it past the ridge' });
+
+  test('is drawn with its size, and with what near the hole means; what to think of stands beside it', () => {
+    show(game({ scoring: zone, stations: [at, station('b', { carryM: yd(9) })] }));
+    expect(screen.getByRole('group', { name: 'From above: land at 15 yd, within 4 ft; near the hole is within 8 ft' })).toBeVisible();
+    expect(screen.getByText('Station 1 · hole B')).toBeVisible();
+    expect(screen.getByText('land it past the ridge')).toBeVisible();
+  });
+
+  test('is not drawn where landing counts for nothing', () => {
+    show(game({ stations: [at] }));
+    expect(screen.queryByRole('group', { name: /^From above/ })).toBeNull();
+    expect(screen.getByText('hole B')).toBeVisible();
+  });
+});
+
 describe('strokes to hole out', () => {
   const spec = game({
     scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null },
@@ -73,7 +162,7 @@ describe('strokes to hole out', () => {
 
   test('a holed one has no leave, whatever was typed before', async () => {
     const user = show(spec);
-    await press(user, 'Leave', '4', /^Record/, 'Holed');
+    await press(user, 'Leave', '4', /^Record/, '1 · holed it');
     expect(recorded()).toMatchObject({ holed: true, leftM: null });
   });
 });

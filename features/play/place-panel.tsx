@@ -15,7 +15,6 @@ type Props = {
   reachM: number;
   system: UnitSystem;
   verdict: (result: Result) => string;
-  busy: boolean;
   onMove: (place: FromHole) => void;
   onRecord: (result: Result) => void;
   onCancel: () => void;
@@ -30,7 +29,7 @@ const NUDGES = [
 ] as const;
 
 /** A ball tapped on the target: what that says, big, and small steps to put it right, since a fingertip hides feet. */
-export function PlacePanel({ place, reachM, system, verdict, busy, onMove, onRecord, onCancel }: Props) {
+export function PlacePanel({ place, reachM, system, verdict, onMove, onRecord, onCancel }: Props) {
   const result = tappedResult(place);
   const step = STEP_M[system];
   const limit = (value: number) => Math.max(-reachM, Math.min(reachM, value));
@@ -68,7 +67,7 @@ export function PlacePanel({ place, reachM, system, verdict, busy, onMove, onRec
           </button>
         ))}
       </div>
-      <FinishKeys record={formatLeft(result.leftM!, system)} busy={busy} onRecord={() => onRecord(result)} onCancel={onCancel} />
+      <FinishKeys record={formatLeft(result.leftM!, system)} onRecord={() => onRecord(result)} onCancel={onCancel} />
     </div>
   );
 }

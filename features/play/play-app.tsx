@@ -1,16 +1,18 @@
 'use client';
 
-import { useEffect, useState, useSyncExternalStore } from 'react';
-import { z } from 'zod';
+import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import * as z from 'zod';
 import { careLines } from '@/core/game/words/care';
 import type { Bundle } from '@/core/exchange/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
+import { schemeOf } from '@/core/game/scoring';
 import { mayNote } from '@/core/exchange/session-note';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
 import { playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
+import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';
 import { now } from '../form/ids';
 import { noteSession } from './device/sync';
@@ -22,6 +24,7 @@ import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
 import { tableOf, toBeat } from './record';
 import { SessionMenu } from './session-menu/session-menu';
+import { WhoIsNext } from './who-is-next';
 
 const onHash = (listener: () => void) => {
   window.addEventListener('hashchange', listener);
@@ -74,12 +77,16 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
   const [picked, setPicked] = useState<{ seat: number; balls: number } | null>(null);
-  // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
-  const own = picked && picked.balls === shots.length && table.standings[picked.seat]!.next ? picked.seat : null;
-  const mine = bundle.only === null ? null : bundle.players.findIndex((player) => player.playerId === bundle.only);
   const [rotation, setRotation] = useRotation();
+  // A player who was picked by hand stays until a ball is recorded; then it is whoever's turn it is.
+  const stays = picked && (picked.balls === shots.length || rotation === 'own');
+  const own = stays && table.standings[picked.seat]!.next ? picked.seat : null;
+  const last = shots.at(-1)?.playerId;
+  const lastSeat = last === undefined ? null : bundle.players.findIndex((player) => player.playerId === last);
+  const mine = bundle.only === null ? null : bundle.players.findIndex((player) => player.playerId === bundle.only);
   const [menu, setMenu] = useState(false);
-  const seat = mine ?? own ?? whoseBall(table, rotation) ?? 0;
+  const [removed, setRemoved] = useState<Shot[]>([]);
+  const seat = mine ?? own ?? whoseBall(table, rotation, lastSeat) ?? 0;
   const player = bundle.players[seat]!;
   const standing = table.standings[seat]!;
   const over = table.over || bundle.stopped;
@@ -124,14 +131,21 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
           onClose={() => setMenu(false)}
         />
       ) : over ? (
-        <Afterwards bundle={bundle} table={table} home={home} onBack={table.over ? null : () => void goOn()} />
+        <Afterwards bundle={bundle} table={table} home={home} onBack={table.over ? null : () => void goOn()} onRemoved={setRemoved} />
       ) : !ready && shots.length === 0 ? (
         <Care
           lines={careLines(bundle.spec)}
           title={bundle.spec.title}
-          rules={[scoringInWords(bundle.spec.scoring, standing.game.sizes, player.units), ...rulesInWords(bundle.spec, player.units)]}
+          rules={[scoringInWords(standing.game.scoring, standing.game.sizes, player.units), ...rulesInWords(standing.game, player.units)]}
           onReady={() => setReady(true)}
-        />
+        >
+          {bundle.players.length > 1 && mine === null && !schemeOf(bundle.spec.scoring).round && (
+            <div>
+              <h2>Taking turns</h2>
+              <WhoIsNext rotation={rotation} onRotation={setRotation} />
+            </div>
+          )}
+        </Care>
       ) : (
         <>
           <BallScreen
@@ -143,6 +157,8 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
             balls={shots.length}
             toBeatM={toBeat(table, seat)}
             startAt={stationKey}
+            removed={removed}
+            onRemoved={setRemoved}
             offer={fresh(offer, shots)}
           />
           {bundle.spec.open && shots.length > 0 && (
@@ -198,21 +214,16 @@ function useClock(running: boolean): number | null {
   return running ? atMs : null;
 }
 
+type CareProps = { lines: string[]; title: string; rules: string[]; onReady: () => void; children: ReactNode };
+
 /** The cautions, before anybody swings. */
-function Care({ lines, title, rules, onReady }: { lines: string[]; title: string; rules: string[]; onReady: () => void }) {
+function Care({ lines, title, rules, onReady, children }: CareProps) {
   return (
-    <main className={styles.care}>
+    <Briefing lines={lines} onReady={onReady}>
       <h1>{title}</h1>
       <p className={styles.rules}>{rules.join(' ')}</p>
+      {children}
       <h2>Before the first ball</h2>
-      <ul>
-        {lines.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </ul>
-      <button type="button" className="btn btn-primary btn-lg" onClick={onReady}>
-        Ready
-      </button>
-    </main>
+    </Briefing>
   );
 }

@@ -7,7 +7,7 @@ import { farM, type Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { shotRecordSchema, type Shot, type ShotAmend } from '@/core/shot/shot';
 import { now } from '../form/ids';
-import { sayAboutShot } from './device/store';
+import { sayAboutShots } from './device/store';
 import { sendWaiting } from './device/sync';
 
 /** A session as play needs it: the game, and who plays. */
@@ -44,27 +44,92 @@ function isOpen(standing: Standing, turn: Turn, outOfTurn: boolean): boolean {
  * @param outOfTurn whether the ball was asked for by its station, and not by whose turn it is
  * @returns whether the ball was recorded
  */
-export async function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result, outOfTurn = false): Promise<boolean> {
+export function recordBall(sitting: Sitting, seat: number, turn: Turn, result: Result, outOfTurn = false): Promise<boolean> {
+  return recordAll(sitting, seat, [{ turn, result }], outOfTurn);
+}
+
+/**
+ * Records a set of balls that were counted together: all of them, or none where a turn is taken already.
+ * @param turns of the set, one for each result
+ * @returns whether they were recorded
+ */
+export function recordSet(sitting: Sitting, seat: number, turns: readonly Turn[], results: readonly Result[]): Promise<boolean> {
+  return recordAll(
+    sitting,
+    seat,
+    results.map((result, i) => ({ turn: turns[i]!, result })),
+    true,
+  );
+}
+
+async function recordAll(
+  sitting: Sitting,
+  seat: number,
+  balls: readonly { turn: Turn; result: Result }[],
+  outOfTurn: boolean,
+): Promise<boolean> {
   const { sessionId, players } = sitting;
   const who = { sessionId, playerId: players[seat]!.playerId };
+  const playedAt = nextMoment();
   // What could not be sent is not kept either: a ball that contradicts itself would hold up all others.
-  const record = shotRecordSchema.safeParse(recordOf(turn, result, who, new Date(now())));
-  if (!record.success) return false;
-  const stored = await sayAboutShot(sessionId, (shots) =>
-    isOpen(tableOf(sitting, shots).standings[seat]!, turn, outOfTurn) ? { kind: 'record', payload: record.data } : null,
-  );
+  const records = balls.map(({ turn, result }) => shotRecordSchema.safeParse(recordOf(turn, result, who, playedAt)).data);
+  const payloads = records.filter((record) => record !== undefined);
+  if (payloads.length < balls.length) return false;
+  const stored = await sayAboutShots(sessionId, (shots) => {
+    const standing = tableOf(sitting, shots).standings[seat]!;
+    return balls.every(({ turn }) => isOpen(standing, turn, outOfTurn)) ? payloads.map((payload) => ({ kind: 'record', payload })) : [];
+  });
   void sendWaiting();
   return stored;
 }
 
+let lastMs = 0;
+/** Now, and never the moment of what was recorded before: balls of one moment are a set. */
+function nextMoment(): Date {
+  lastMs = Math.max(now(), lastMs + 1);
+  return new Date(lastMs);
+}
+
+/** Balls of one player at one station that were recorded in one moment: a set that was counted together. */
+function setOf(last: Shot, shots: readonly Shot[]): Shot[] {
+  const { playerId, stationKey, phase, playedAt } = last;
+  return shots.filter(
+    (shot) => shot.playerId === playerId && shot.stationKey === stationKey && shot.phase === phase && shot.playedAt === playedAt,
+  );
+}
+
 /**
- * Takes the last recorded ball back, whoever's it was; by a personal link, its player's last. With none, nothing happens.
- * The removal is a fact like any other.
+ * Takes what was recorded last back, whoever's it was: a ball, or a set that was counted together; by a personal link, its player's
+ * last. The removal is a fact like any other.
+ * @returns the balls that were removed; none where there was none
  */
-export async function undoBall({ sessionId, only }: Sitting): Promise<boolean> {
-  const stored = await sayAboutShot(sessionId, (shots) => {
+export async function undoBall({ sessionId, only }: Sitting): Promise<Shot[]> {
+  let gone: Shot[] = [];
+  await sayAboutShots(sessionId, (shots) => {
     const last = shots.findLast((shot) => only === null || shot.playerId === only);
-    return last ? { kind: 'void', shotId: last.shotId } : null;
+    gone = last ? setOf(last, shots) : [];
+    return gone.map(({ shotId }) => ({ kind: 'void', shotId }));
+  });
+  void sendWaiting();
+  return gone;
+}
+
+/**
+ * Puts balls back that were removed: what was said of them is said anew, as balls of their own.
+ * @returns whether they are back; not where the turn of one was taken by another ball meanwhile
+ */
+export async function putBackBalls(sitting: Sitting, gone: readonly Shot[]): Promise<boolean> {
+  const stored = await sayAboutShots(sitting.sessionId, (shots) => {
+    const table = tableOf(sitting, shots);
+    const fits = gone.every((ball) => {
+      const seat = sitting.players.findIndex((player) => player.playerId === ball.playerId);
+      if (seat < 0) return false;
+      const { next, open, choice } = table.standings[seat]!;
+      return [next, ...open, ...choice].some(
+        (turn) => turn !== null && turn.turnNo === ball.turnNo && turn.station.key === ball.stationKey && turn.ballNo === ball.ballNo,
+      );
+    });
+    return fits ? gone.map(({ shotId: _gone, ...payload }) => ({ kind: 'record', payload })) : [];
   });
   void sendWaiting();
   return stored;
@@ -72,8 +137,8 @@ export async function undoBall({ sessionId, only }: Sitting): Promise<boolean> {
 
 /** Corrects a ball: what was said before stays on record. A ball that is gone meanwhile stays gone. */
 export async function amendBall({ sessionId, only }: Sitting, shotId: string, change: ShotAmend): Promise<boolean> {
-  const stored = await sayAboutShot(sessionId, (shots) =>
-    mayChange(shots, shotId, only) ? { kind: 'amend', shotId, payload: change } : null,
+  const stored = await sayAboutShots(sessionId, (shots) =>
+    mayChange(shots, shotId, only) ? [{ kind: 'amend', shotId, payload: change }] : [],
   );
   void sendWaiting();
   return stored;
@@ -81,7 +146,7 @@ export async function amendBall({ sessionId, only }: Sitting, shotId: string, ch
 
 /** Takes one ball out of the record, whichever it is; that it was there stays on record. */
 export async function removeBall({ sessionId, only }: Sitting, shotId: string): Promise<boolean> {
-  const stored = await sayAboutShot(sessionId, (shots) => (mayChange(shots, shotId, only) ? { kind: 'void', shotId } : null));
+  const stored = await sayAboutShots(sessionId, (shots) => (mayChange(shots, shotId, only) ? [{ kind: 'void', shotId }] : []));
   void sendWaiting();
   return stored;
 }

@@ -7,7 +7,17 @@ import type { Measure } from '@/core/golf/words';
 import { formatLeft, counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { Offer } from './device/store';
-import { nothingTyped, pressPad, sayPadUnit, sayTyped, typedMetres, typedResult, type PadMeasures, type PadUnit } from './entry';
+import {
+  nothingTyped,
+  pressPad,
+  sayPadUnit,
+  sayTyped,
+  typedMetres,
+  typedResult,
+  type PadMeasures,
+  type PadUnit,
+  type Typed,
+} from './entry';
 import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
 
@@ -23,7 +33,9 @@ type Props = {
   /** Keys beside the pad, in place of the way back to the keys. */
   quick?: readonly AnswerKey[];
   sayQuick?: (key: AnswerKey) => string;
-  busy: boolean;
+  /** What is typed so far: it is kept outside, so that a digit for the next ball finds its place before the screen is drawn anew. */
+  pad: Typed;
+  onPad: (change: (now: Typed) => Typed) => void;
   onRecord: (result: Result) => void;
   onCancel: () => void;
 };
@@ -54,26 +66,48 @@ function keepFocus(event: React.MouseEvent) {
   event.preventDefault();
 }
 
+/** The pad of somebody at the green, empty, in the unit in which was typed last. */
+export function usePad(system: UnitSystem): [Typed, (change: (now: Typed) => Typed) => void] {
+  return useState(() => nothingTyped(lastUnit(system)));
+}
+
 /** A number pad for the distance left, and how it was measured. */
 export function TypePanel(props: Props) {
-  const { system, measures, mostBalls = 1, offer = null, verdict, quick = [], sayQuick, busy, onRecord, onCancel } = props;
-  const [typed, setTyped] = useState(() => nothingTyped(lastUnit(system)));
+  const {
+    system,
+    measures,
+    mostBalls = 1,
+    offer = null,
+    verdict,
+    quick = [],
+    sayQuick,
+    pad: typed,
+    onPad: setTyped,
+    onRecord,
+    onCancel,
+  } = props;
   const [measured, setMeasured] = useState<Measure>(lastWay);
-  const [balls, setBalls] = useState(1);
+  const [wantedBalls, setBalls] = useState(1);
+  const balls = Math.min(wantedBalls, mostBalls);
   const [tried, setTried] = useState(false);
   const units = unitsOf(system);
   const usual = typed.unit === 'ft' ? 'ft' : '.';
   const read = typedMetres(typed, measures, balls);
   const result = 'leftM' in read ? typedResult(read.leftM, measured, balls) : null;
   const press = (key: string) => setTyped((now) => pressPad(now, key));
-  const finish = () => (result ? onRecord(result) : setTried(true));
+  const keep = (said: Result) => {
+    setTyped(({ unit }) => nothingTyped(unit));
+    setTried(false);
+    onRecord(said);
+  };
+  const finish = () => (result ? keep(result) : setTried(true));
   const measure = (way: Measure) => {
     setMeasured(way);
     window.localStorage.setItem(REMEMBERED.measured, way);
   };
   const nextUnit = () => {
     const unit = units[(units.indexOf(typed.unit) + 1) % units.length]!;
-    setTyped(nothingTyped(unit));
+    setTyped(() => nothingTyped(unit));
     window.localStorage.setItem(REMEMBERED.unit, unit);
     if (unit === 'pace') measure('pace');
   };
@@ -87,7 +121,7 @@ export function TypePanel(props: Props) {
       else if (event.key === 'Backspace') press('back');
       else if (event.key === 'Escape') onCancel();
       else if (event.key.toLowerCase() === 'h' && quick.some((key) => key.kind === 'holed'))
-        onRecord(quick.find((key) => key.kind === 'holed')!.result);
+        keep(quick.find((key) => key.kind === 'holed')!.result);
       else if (event.key === 'Enter' && (event.target as HTMLElement).tagName !== 'BUTTON') finish();
     };
     window.addEventListener('keydown', onKey);
@@ -120,7 +154,7 @@ export function TypePanel(props: Props) {
         </button>
       </div>
       {offer && balls === 1 ? (
-        <button type="button" className={styles.offer} disabled={busy} onClick={() => onRecord(typedResult(offer.distanceM, 'laser'))}>
+        <button type="button" className={styles.offer} onClick={() => keep(typedResult(offer.distanceM, 'laser'))}>
           The reader says <b className="fig">{formatLeft(offer.distanceM, system)}</b> · take it
         </button>
       ) : (
@@ -154,19 +188,18 @@ export function TypePanel(props: Props) {
             <button
               key={key.key}
               type="button"
-              disabled={busy}
               className={key.kind === 'holed' ? styles.holed : undefined}
-              onClick={() => onRecord(key.result)}
+              onClick={() => keep(key.result)}
             >
               {sayQuick?.(key)}
             </button>
           ))}
-          <button type="button" className="btn btn-primary" disabled={busy} onClick={finish}>
+          <button type="button" className="btn btn-primary" onClick={finish}>
             Record {result ? sayTyped(typed) : ''}
           </button>
         </div>
       ) : (
-        <FinishKeys record={result ? sayTyped(typed) : ''} busy={busy} onRecord={finish} onCancel={onCancel} />
+        <FinishKeys record={result ? sayTyped(typed) : ''} onRecord={finish} onCancel={onCancel} />
       )}
     </div>
   );

@@ -1,13 +1,9 @@
 'use client';
 
-import { undoBall, type Sitting } from './record';
-import { useOneAtATime } from './use-one-at-a-time';
-
-/** Takes the last ball back. Always in sight. */
-export function UndoButton({ sitting, disabled }: { sitting: Sitting; disabled: boolean }) {
-  const [busy, once] = useOneAtATime();
+/** Takes the last thing back. Always in sight. */
+export function UndoButton({ disabled, onUndo }: { disabled: boolean; onUndo: () => void }) {
   return (
-    <button type="button" className="btn btn-outline-dark" disabled={disabled || busy} onClick={() => once(() => undoBall(sitting))}>
+    <button type="button" className="btn btn-outline-dark" disabled={disabled} onClick={onUndo}>
       Undo
     </button>
   );

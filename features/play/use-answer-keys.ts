@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 
-/** At a desk: H holed, 1 to 8 the keys that stand for a ring or a word, 0 outside, U undo. */
+/** At a desk: H holed, 0 outside, U undo; 1 to 9 the key on which that figure stands, where figures do, else that ring or word from the left. */
 export function useAnswerKeys(active: boolean, keys: AnswerKey[], press: (key: AnswerKey) => void, undo: () => void) {
   useEffect(() => {
     if (!active) return;
@@ -13,11 +13,18 @@ export function useAnswerKeys(active: boolean, keys: AnswerKey[], press: (key: A
           ? keys.find(({ kind }) => kind === 'holed')
           : letter === '0'
             ? keys.find(({ kind }) => kind === 'outside')
-            : keys.filter(({ kind }) => kind === 'ring' || kind === 'word')[Number(letter) - 1];
+            : numbered(keys)[Number(letter) - 1];
       if (key) press(key);
       else if (letter === 'u') undo();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
+}
+
+/** The keys in the order of the figures by which they are pressed. */
+function numbered(keys: readonly AnswerKey[]): (AnswerKey | undefined)[] {
+  const figures = keys.map(({ text }) => Number.parseInt(text ?? '', 10));
+  if (!figures.some(Number.isFinite)) return keys.filter(({ kind }) => kind === 'ring' || kind === 'word');
+  return Array.from({ length: 9 }, (_, i) => keys[figures.indexOf(i + 1)]);
 }

@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod';
 import { playerSchema } from '@/core/people/player';
 import { atDesk, basedOn, DONE, id } from '../form/at-desk';
 import { changedElsewhere, refused } from '../form/result';

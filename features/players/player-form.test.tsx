@@ -48,7 +48,6 @@ test('what is wrong is said beside its field and nothing is sent', async () => {
   expect(beside('Level').getByText('Enter a level such as 18, or +2 for better than scratch.')).toBeVisible();
   expect(beside(/^One pace/).getByText(/A pace is 12 to 60 in/)).toBeVisible();
   expect(beside('Club').getByText('Name the club.')).toBeVisible();
-  expect(beside('Loft, degrees').getByText('Give the loft in degrees.')).toBeVisible();
   expect(screen.getByLabelText('Level')).toHaveValue('good');
   expect(savePlayerAction).not.toHaveBeenCalled();
 });
@@ -58,11 +57,36 @@ test('clubs are added and taken out', async () => {
   for (const [i, label] of ['lob', 'gap'].entries()) {
     await user.click(screen.getByRole('button', { name: 'Add club' }));
     await user.type(screen.getAllByLabelText('Club')[i]!, label);
-    await user.type(screen.getAllByLabelText('Loft, degrees')[i]!, String(60 - 9 * i));
+    await user.type(screen.getAllByLabelText(/^Loft/)[i]!, String(60 - 9 * i));
   }
   await user.click(screen.getByRole('button', { name: 'Remove club 1' }));
   await user.click(screen.getByRole('button', { name: 'Add the player' }));
   expect(sent().clubs).toEqual([{ clubId: expect.any(String), label: 'gap', loftDeg: 51 }]);
+});
+
+test('a standard set is one press, and a loft may stay unknown', async () => {
+  const user = show(newPlayer('Zip', 'imperial'));
+  await user.click(screen.getByRole('button', { name: 'Add a standard set' }));
+  expect(screen.queryByRole('button', { name: 'Add a standard set' })).toBeNull();
+  await user.clear(screen.getAllByLabelText(/^Loft/)[1]!);
+  await user.click(screen.getByRole('button', { name: 'Add the player' }));
+  expect(sent().clubs.map(({ label, loftDeg }) => [label, loftDeg])).toEqual([
+    ['7 iron', 34],
+    ['8 iron', null],
+    ['9 iron', 42],
+    ['PW', 46],
+    ['50°', 50],
+    ['54°', 54],
+    ['58°', 58],
+    ['putter', 3],
+  ]);
+});
+
+test('nothing is red before somebody wants to save', async () => {
+  const user = show();
+  await user.click(screen.getByLabelText('Name or nickname'));
+  await user.click(screen.getByLabelText('Level'));
+  expect(screen.queryByText('Give a name or a nickname.')).toBeNull();
 });
 
 test('a level better than scratch stands with its plus, and stays what it is when something else is changed', async () => {

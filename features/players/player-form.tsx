@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { Button, Form } from 'react-bootstrap';
 import { Controller, FormProvider, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { sayLevel } from '@/core/golf/level';
+import { USUAL_BAG } from '@/core/golf/usual-bag';
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../form/field';
@@ -38,7 +39,8 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
     resolver: zodResolver(playerSchema),
     // The best levels are below 0, and written with a plus.
     defaultValues: { ...initial, level: sayLevel(initial.level) as unknown as number },
-    mode: 'onTouched',
+    // Nothing is red before somebody wants to save; then each field follows what is typed.
+    mode: 'onSubmit',
   });
   const { register, control, formState } = form;
   const { errors, isSubmitting } = formState;
@@ -127,7 +129,9 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
         </fieldset>
         <fieldset>
           <legend>Clubs</legend>
-          {fields.length === 0 && <p className="small-print">None yet. They are needed to compare clubs, not to play.</p>}
+          {fields.length === 0 && (
+            <p className="small-print">None yet. You only need them to compare clubs; until then a standard set is offered at the green.</p>
+          )}
           {fields.map((club, i) => (
             <div key={club.fieldId} className={styles.club}>
               <Field
@@ -139,7 +143,7 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
               />
               <Field
                 id={`club-${i}-loft`}
-                label="Loft, degrees"
+                label="Loft, °"
                 inputMode="decimal"
                 autoComplete="off"
                 register={register(`clubs.${i}.loftDeg`, { setValueAs: asNumber })}
@@ -153,10 +157,15 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
           <Button
             variant="outline-dark"
             disabled={fields.length >= 20}
-            onClick={() => append({ clubId: newId(), label: '', loftDeg: null as unknown as number })}
+            onClick={() => append({ clubId: newId(), label: '', loftDeg: null })}
           >
             Add club
           </Button>
+          {fields.length === 0 && (
+            <Button variant="outline-dark" className="ms-2" onClick={() => append(USUAL_BAG.map((club) => ({ clubId: newId(), ...club })))}>
+              Add a standard set
+            </Button>
+          )}
         </fieldset>
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-2">

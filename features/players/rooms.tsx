@@ -85,7 +85,10 @@ export async function SessionsRoom({ slug, playerId }: { slug: string; playerId:
   if (!found) notFound();
   const { player } = found;
   const now = new Date();
-  const [sessions, links] = await Promise.all([data.finishedSessions(SHOWN, player.playerId), data.linksOf(player.playerId, now)]);
+  const [sessions, links] = await Promise.all([
+    data.finishedSessions(SHOWN, { playerId: player.playerId }),
+    data.linksOf(player.playerId, now),
+  ]);
   const day = (moment: Date) => sayDay(moment, academy.timeZone, now);
   return (
     <SessionsPage

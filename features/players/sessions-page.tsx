@@ -1,13 +1,13 @@
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
-import type { PlayerRow, SessionLine } from '@/server/data';
+import type { FinishedLine, PlayerRow } from '@/server/data';
 import { SessionLines } from '../session/session-lines';
 import { PlayerHead } from '../skill/player-head';
 
 type Props = {
   slug: string;
   player: PlayerRow;
-  sessions: SessionLine[];
+  sessions: FinishedLine[];
   timeZone: string;
   now: Date;
   /** What hands the player the key to their own sessions. */

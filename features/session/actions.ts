@@ -1,8 +1,8 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod';
 import { notesSchema } from '@/core/exchange/bundle';
-import { conditionsSchema } from '@/core/shot/conditions';
+import { sentConditionsSchema } from '@/core/shot/conditions';
 import { atDesk, DONE, id } from '../form/at-desk';
 
 /** Keeps a note about a player's session. */
@@ -15,7 +15,7 @@ export const saveNoteAction = atDesk(
 );
 
 /** Says what today is like, for every session of the day. */
-export const saveTodayAction = atDesk([conditionsSchema], async ({ data }, conditions) => {
+export const saveTodayAction = atDesk([sentConditionsSchema], async ({ data }, conditions) => {
   await data.saveConditionsToday(conditions);
   return DONE;
 });

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { FIRMNESSES } from '@/core/golf/words';
-import { conditionsSchema, PUT_DOWN, type Conditions } from '@/core/shot/conditions';
+import { conditionsSchema, PUT_DOWN, storedConditions, type Conditions } from '@/core/shot/conditions';
 import { readNumber } from '@/ui/length-input';
 import { Chips } from './chips';
 import styles from './session.module.scss';
@@ -20,7 +20,7 @@ export function DayFields({ initial, onKeep }: Props) {
   const keep = async () => {
     const { stimpFt: _before, ...rest } = said;
     const stimpFt = readNumber(speed);
-    const read = conditionsSchema.safeParse({ ...rest, ...(stimpFt === null ? {} : { stimpFt }) });
+    const read = conditionsSchema.safeParse({ version: storedConditions.version, ...rest, ...(stimpFt === null ? {} : { stimpFt }) });
     if (!read.success) return setWrong(Object.fromEntries(read.error.issues.map((issue) => [String(issue.path[0]), issue.message])));
     setBusy(true);
     await onKeep(read.data);

@@ -1,4 +1,4 @@
-import { sayStation } from '@/core/game/words/say-station';
+import { saySpot, sayStation } from '@/core/game/words/say-station';
 import { goalMet, type Standing } from '@/core/play/play';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
@@ -155,9 +155,13 @@ function Stations({ standing: { stations, game }, system }: { standing: Standing
         </tr>
       </thead>
       <tbody>
-        {stations.map(({ station, score, balls }) => (
+        {stations.map(({ station, score, balls }, i) => (
           <tr key={station.key}>
-            <th scope="row">{sayStation(station, system)}</th>
+            <th scope="row">
+              {stations.length > 1 && <span className="small-print">{i + 1}. </span>}
+              {sayStation(station, system)}
+              {saySpot(station) && <span className="small-print"> {saySpot(station)}</span>}
+            </th>
             <td className={styles.bar}>
               <span style={{ width: `${(100 * Math.max(0, score)) / most}%` }} />
             </td>

@@ -1,7 +1,7 @@
 'use server';
 
 import { addDays } from 'date-fns';
-import { z } from 'zod';
+import * as z from 'zod';
 import { readReferenceTable } from '@/core/formats/reference-table';
 import { settingsSchema } from '@/core/people/account';
 import { cellsOf } from '@/core/skill/cells';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { FIRMNESSES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
 import { day as storedDay, filledLine } from '@/core/stored';

@@ -2,6 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { Alert, Button, Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
 import type { Finding } from '@/core/skill/diagnose';
 import { kindsOf } from '@/core/board/kinds';
 import { sayShots } from '@/core/board/say-cell';
@@ -24,6 +25,7 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
   const kinds = kindsOf(
     findings.map((row) => ({ ...row, key: '', distanceM: 0, inRound: true, band: { min: 0, max: null, unit: 'ft' as const } })),
   );
+  const { register, handleSubmit } = useForm({ defaultValues: { shots: kinds[0]?.key ?? '', rating: '5' } });
   const keep = (next: Record<string, number>) => {
     const before = kept;
     setKept(next);
@@ -63,20 +65,16 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
       ))}
       <Form
         className="d-flex gap-2 mt-2 no-print"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const fields = new FormData(event.currentTarget);
-          keep({ ...kept, [String(fields.get('shots'))]: Number(fields.get('rating')) });
-        }}
+        onSubmit={handleSubmit(({ shots, rating }) => keep({ ...kept, [shots]: Number(rating) }))}
       >
-        <Form.Select name="shots" aria-label="Shots" size="sm">
+        <Form.Select {...register('shots')} aria-label="Shots" size="sm">
           {kinds.map(({ key, shotType, surface }) => (
             <option key={key} value={key}>
               {sayShots({ shotType, surface })}
             </option>
           ))}
         </Form.Select>
-        <Form.Select name="rating" aria-label="Rating" size="sm" defaultValue={5} style={{ width: '8rem' }}>
+        <Form.Select {...register('rating')} aria-label="Rating" size="sm" style={{ width: '8rem' }}>
           {WORDS.slice(1).map((word, i) => (
             <option key={word} value={i + 1}>
               {word}

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { writeReferenceTable } from '@/core/formats/reference-table';
 import { requireCoach } from '@/server/actor';
 import { ownPar } from '@/server/known/yardsticks';

@@ -2,16 +2,22 @@
 
 import { FAMILIES, familyOf, saysSurface } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
+import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { Alert, Button, Form } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
+import { useForm, useWatch } from 'react-hook-form';
 import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
 import { say } from '@/core/golf/words';
+import { roundMixSchema } from '@/core/people/player';
 import type { Cell } from '@/core/skill/cells';
 import { kindsOf } from '@/core/board/kinds';
 import { GROUNDS, onGround, type CourseGround } from '@/core/board/ground';
 import { sayShot } from '@/core/board/say-cell';
+import { FormAlert } from '../form/form-alert';
+import { asNumber } from '../form/numbers';
+import { useSave } from '../form/use-save';
 import { saveRoundMixAction } from './actions';
 import styles from './skill.module.scss';
 
@@ -26,51 +32,36 @@ type Props = {
   own: Record<string, number> | null;
 };
 
-const asText = (mix: Record<string, number>) =>
-  Object.fromEntries(Object.entries(mix).map(([key, uses]) => [key, String(Number(uses.toFixed(3)))]));
+/** Times as they are shown and typed. */
+const rounded = (mix: Record<string, number>) =>
+  Object.fromEntries(Object.entries(mix).map(([key, uses]) => [key, Number(uses.toFixed(3))]));
 
 /** How often each kind of shot comes up in 18 holes, cell by cell, from a preset on. */
 export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own }: Props) {
   const router = useRouter();
-  const [text, setText] = useState<Record<string, string>>(asText({ ...usual, ...own }));
-  const [faults, setFaults] = useState<Record<string, string>>({});
-  const [error, setError] = useState<string | null>(null);
+  const form = useForm<Record<string, number>>({
+    resolver: zodResolver(roundMixSchema.unwrap()),
+    defaultValues: rounded({ ...usual, ...own }),
+  });
+  const { register, control, formState } = form;
+  const { errors } = formState;
   const [saved, setSaved] = useState(false);
   const back = `/a/${slug}/players/${playerId}?per=round`;
-  const read = (value: string) => Number(value.trim().replace(',', '.'));
-  const total = cells.reduce((sum, { key }) => sum + (Number.isFinite(read(text[key] ?? '')) ? read(text[key] ?? '') : 0), 0);
+  const typed = useWatch({ control });
+  const total = cells.reduce((sum, { key }) => sum + (asNumber(typed[key] ?? null) || 0), 0);
   const set = (mix: Record<string, number>) => {
-    setText(asText(mix));
-    setFaults({});
+    form.reset(rounded(mix));
     setSaved(false);
   };
-  const save = async (mix: Record<string, number> | null) => {
-    setError(null);
-    const result = await saveRoundMixAction(slug, playerId, mix).catch(() => null);
-    if (!result) return setError('That was not saved: the network is away. What was typed is kept; try it again.');
-    if (!result.ok) return setFaults(result.fields);
+  const done = () => {
     setSaved(true);
     router.refresh();
   };
-  const submit = () => {
-    const wrong = Object.fromEntries(
-      cells.flatMap(({ key }) => {
-        const value = text[key] ?? '';
-        return value.trim() === '' || !Number.isFinite(read(value)) ? [[key, 'Give a number, such as 0.5.']] : [];
-      }),
-    );
-    setFaults(wrong);
-    if (Object.keys(wrong).length === 0) void save(Object.fromEntries(cells.map(({ key }) => [key, read(text[key]!)])));
-  };
+  const submit = useSave(form, (mix) => saveRoundMixAction(slug, playerId, mix), done);
+  const asUsual = useSave(form, () => saveRoundMixAction(slug, playerId, null), done);
   const kinds = kindsOf(cells);
   return (
-    <Form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
-    >
+    <Form noValidate onSubmit={submit} onChange={() => setSaved(false)}>
       <div className="d-flex flex-wrap gap-2 mb-3 align-items-center">
         <span>Begin from</span>
         <Form.Select
@@ -129,14 +120,14 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
                                 <Form.Control
                                   inputMode="decimal"
                                   aria-label={`${sayShot(shotType)} from ${say(surface)}, ${sayBand(band)}, times a round`}
-                                  value={text[cell.key] ?? ''}
-                                  isInvalid={faults[cell.key] !== undefined}
-                                  onChange={(event) => {
-                                    setText({ ...text, [cell.key]: event.target.value });
-                                    setSaved(false);
-                                  }}
+                                  id={cell.key}
+                                  {...register(cell.key, { setValueAs: asNumber })}
+                                  isInvalid={errors[cell.key] !== undefined}
+                                  aria-describedby={errors[cell.key] && `${cell.key}-error`}
                                 />
-                                {faults[cell.key] && <div className="invalid-feedback d-block">{faults[cell.key]}</div>}
+                                <Form.Control.Feedback type="invalid" id={`${cell.key}-error`}>
+                                  {errors[cell.key]?.message}
+                                </Form.Control.Feedback>
                               </>
                             )}
                           </td>
@@ -150,15 +141,17 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
         </table>
       </div>
       <p className="small-print mt-2">In all {total.toFixed(1)} of these shots in 18 holes.</p>
-      {error && <Alert variant="danger">{error}</Alert>}
+      <FormAlert message={errors.root?.message} />
       <div className="d-flex gap-2 align-items-center">
-        <Button type="submit">Save the round mix</Button>
+        <Button type="submit" disabled={formState.isSubmitting}>
+          Save the round mix
+        </Button>
         {own && (
           <Button
             variant="outline-dark"
             onClick={() => {
               set(usual);
-              void save(null);
+              void asUsual();
             }}
           >
             As usual at level {sayLevel(level)}

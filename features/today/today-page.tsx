@@ -2,7 +2,8 @@ import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import type { CSSProperties } from 'react';
 import { ballsOf } from '@/core/game/phases';
-import type { Academy, Answer, SessionLine } from '@/server/data';
+import { sayGoal } from '@/core/game/words/goal-words';
+import type { Academy, Answer, FinishedLine, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
 import { SessionLines } from '../session/session-lines';
@@ -16,7 +17,7 @@ type Props = {
   players: Answer<'listPlayers'>;
   games: Answer<'listGames'>;
   unfinished: SessionLine[];
-  recent: SessionLine[];
+  recent: FinishedLine[];
   conditions: Conditions;
 };
 
@@ -44,8 +45,9 @@ export function TodayPage({ academy, now, players, games, unfinished, recent, co
                   <Link href={`${base}/games/${gameId}`} className={styles.gameLink}>
                     <b>{spec.title}</b>
                     <span className="small-print">
-                      {counted(ballsOf(spec), 'ball')} · {counted(spec.stations.length, 'station')}
-                      {spec.goal !== null && ` · goal ${spec.goal}`}
+                      {[counted(ballsOf(spec), 'ball'), counted(spec.stations.length, 'station'), sayGoal(spec, academy.units)]
+                        .filter(Boolean)
+                        .join(' · ')}
                     </span>
                   </Link>
                   <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : counted(sessions, 'session')}</span>

@@ -6,7 +6,7 @@ export async function TodayRoom({ slug }: { slug: string }) {
   const [players, games, unfinished, recent, conditions] = await Promise.all([
     data.listPlayers(),
     data.listGames(),
-    data.unfinishedSessions(20),
+    data.unfinishedSessions(20, { withBalls: true }),
     data.finishedSessions(8),
     data.conditionsToday(),
   ]);

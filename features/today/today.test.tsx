@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { game } from '@/core/testing/make';
+import { ft, game } from '@/core/testing/make';
 import { resumeAction, stopAction } from './actions';
 import { TodayPage } from './today-page';
 import { Unfinished } from './unfinished';
@@ -28,6 +28,14 @@ test('an empty academy is told to begin with who plays, then with a game, then t
   expect(screen.getByRole('link', { name: 'Play a game' })).toBeVisible();
   expect(screen.getByText('6 balls · 2 stations')).toBeVisible();
   expect(screen.getByText('1 session')).toBeVisible();
+});
+
+test('a goal stands with its unit', () => {
+  const spec = game({ scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(110) });
+  const { rerender } = render(<TodayPage {...nothing} players={[player]} games={[{ ...played, spec }]} />);
+  expect(screen.getByText('6 balls · 2 stations · goal 110 ft')).toBeVisible();
+  rerender(<TodayPage {...nothing} players={[player]} games={[{ ...played, spec: game({ goal: 17 }) }]} />);
+  expect(screen.getByText('6 balls · 2 stations · goal 17 points')).toBeVisible();
 });
 
 const line = { sessionId: 's1', names: 'Otto', title: 'Two spots', balls: 3, of: 6, when: 'Wed 20 May, 17:00' };

@@ -3,7 +3,7 @@ import { UNKNOWN, type Result } from './ball';
 /** One key that a player can press to end a ball: what it stands for, and what it is worth. */
 export type AnswerKey = {
   key: string;
-  /** `word`: what stands on it is `text`; the others are named by whoever shows them. */
+  /** `word`: what stands on it is `text`; the others are named by whoever shows them, where they have none of their own. */
   kind: 'holed' | 'ring' | 'outside' | 'word';
   text: string | null;
   /** The outer edge of the ring in metres; for `outside`, the edge it is outside of; else null. */

@@ -28,6 +28,7 @@ export type Details = Partial<
     | 'intendedM'
     | 'landingErrorM'
     | 'mishit'
+    | 'bearingDeg'
     | 'finish'
     | 'penalty'
     | 'counts'

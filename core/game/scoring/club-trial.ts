@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { say } from '../../golf/words';
 import { counted } from '../../units/format';
 import { snap } from '../../units/length';

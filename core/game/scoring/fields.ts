@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { METRES_PER, toMetres, type UnitSystem } from '../../units/length';
 
 /** Parts that the schemas of several schemes share. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { counted } from '../../units/format';
 import { round, zoneSchema } from './fields';
 import { zoneKeys } from './answer-keys';
@@ -21,6 +21,7 @@ export const hits: Scheme<Hits, number> = {
   label: 'hits',
   about: 'How many of the balls finish inside one zone round the hole.',
   allows: () => ALL_RULES,
+  tallies: true,
   takesDistance: () => true,
   unit: () => 'hits',
   better: () => 'higher',

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { sayLevel } from '../../golf/level';
 import { inWords, nounOf } from '../../units/format';
 import { countSchema } from './fields';
@@ -77,7 +77,7 @@ export const holeOut: Scheme<HoleOut, State> = {
   saysGoal: (goal, { turns, stations }) => sayEvenly(Math.floor(goal), turns, turns === stations.length ? 'station' : 'ball'),
   asksFinish: ({ surface }) => surface !== 'green',
   asks: ({ scoring: { pickUpAfter } }) => [
-    holedKey(1),
+    { ...holedKey(1), text: '1 · holed it' },
     ...Array.from({ length: pickUpAfter - 1 }, (_, i) => {
       const strokes = i + 2;
       return wordKey(String(strokes), strokes === pickUpAfter ? `${strokes} or up` : String(strokes), { strokes }, strokes);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { clubTrial, clubTrialSchema } from './club-trial';
 import { hits, hitsSchema } from './hits';
 import { holeOut, holeOutSchema } from './hole-out';

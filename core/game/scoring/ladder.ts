@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { capital, counted, inWords } from '../../units/format';
 import { countSchema, round, zoneSchema } from './fields';
 import { zoneKeys } from './answer-keys';

@@ -1,5 +1,5 @@
 import { flies } from '../../golf/shot-types';
-import { z } from 'zod';
+import * as z from 'zod';
 import { counted } from '../../units/format';
 import { edgeSchema, round } from './fields';
 import { wordKey } from './answer-keys';
@@ -45,6 +45,7 @@ export const landingZone: Scheme<LandingZone, State> = {
       : [],
   allows: ({ finishM }) => ({ ...ALL_RULES, side: finishM !== null }),
   sees: () => ['landed'],
+  tallies: true,
   takesDistance: () => false,
   unit: () => 'hits',
   better: () => 'higher',

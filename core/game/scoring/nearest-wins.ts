@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { capital, counted, inWords, nounOf } from '../../units/format';
 import { ORDERS } from '../rules';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { counted, inWords } from '../../units/format';
 import { edgeSchema, pointsSchema, round } from './fields';
 import { holedKey, outsideKey, ringKey } from './answer-keys';
@@ -73,6 +73,7 @@ export const ringPoints: Scheme<RingPoints, number> = {
   label: 'ring points',
   about: 'Rings round the hole, each worth points; holed is worth most. Most points wins.',
   allows: () => ALL_RULES,
+  tallies: true,
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',

@@ -78,6 +78,8 @@ export interface Scheme<Scoring, State> {
   leadsIn: boolean;
   /** Whether it can begin without stations, which are called while it is played. */
   opens: boolean;
+  /** Whether the balls of a set may be counted together when they are collected: their order says nothing. */
+  tallies: boolean;
   /** Whether a shorter version is the same game. */
   shortens: boolean;
   /** What each of its stations must say beyond the shot. */
@@ -177,6 +179,7 @@ export const PLAIN = {
   whyOrder: '',
   leadsIn: true,
   opens: true,
+  tallies: false,
   shortens: true,
   stationSays: [],
   without: [],

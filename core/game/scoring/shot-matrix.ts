@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
 import { counted } from '../../units/format';
 import { wordKey } from './answer-keys';

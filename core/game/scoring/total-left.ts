@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { counted } from '../../units/format';
 import { snap } from '../../units/length';
 import { edgeSchema, round } from './fields';

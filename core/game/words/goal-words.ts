@@ -3,6 +3,12 @@ import { phasesOf } from '../phases';
 import { schemeOf } from '../scoring';
 import { wordsFor } from '../scoring/words';
 import type { GameSpec } from '../spec';
+import { sayScore } from './say-score';
+
+/** "goal 17 points", "goal 110 ft"; empty where the game has none. */
+export function sayGoal({ goal, scoring }: Pick<GameSpec, 'goal' | 'scoring'>, system: UnitSystem): string {
+  return goal === null ? '' : `goal ${sayScore(goal, schemeOf(scoring).unit(scoring), system)}`;
+}
 
 /**
  * What a goal means, exactly: "17 over seven stations: four in two, three in three."

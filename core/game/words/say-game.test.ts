@@ -1,6 +1,8 @@
 import { game, station } from '../../testing/make';
+import { gameFor, plainEntrant } from '../entrant';
 import { LIBRARY } from '../library';
 import { sayKey } from './say-key';
+import { sayWhere } from './say-station';
 import { rulesInWords, sayTime, scoringInWords } from './say-game';
 import { phasesOf } from '../phases';
 import { schemeOf } from '../scoring';
@@ -18,6 +20,16 @@ test('how a game is scored is said with its figures, in the reader’s units', (
   expect(words('say-it-first')).toBe(
     'The nearest to the hole takes the point. Equally near: each takes it. All balls are played. The shot is called first; a kept call earns 1.',
   );
+});
+
+test('a game in somebody’s own lengths says the same count on the card as on the key', () => {
+  const spec = of('roll-call');
+  const own = gameFor(spec, { ...plainEntrant('p'), unitM: 1 });
+  const [key] = schemeOf(own.scoring)
+    .asks(phasesOf(own)[0]!, own.stations[0]!)
+    .filter(({ kind }) => kind === 'ring');
+  expect(sayKey(key!, own.sizes, 'imperial', 'hole')).toBe('2 clubs');
+  expect(scoringInWords(own.scoring, own.sizes, 'imperial')).toBe('A ball inside 2 clubs is a hit.');
 });
 
 test('every game of the library can be said, in both systems', () => {
@@ -46,4 +58,11 @@ test('keys are named by what they stand for', () => {
   expect(keys('unbroken')).toEqual(['Holed', 'Missed']);
   expect(keys('reckoning')).toEqual(['Holed', 'outside 30\u00a0ft']);
   expect(sayKey({ kind: 'holed', text: null, edgeM: null }, game().sizes, 'imperial', 'peg')).toBe('Struck');
+});
+
+test('where a station is: its number among several, its hole, its name', () => {
+  const said = { hole: 'B', name: 'behind the bunker' };
+  expect(sayWhere(said, 3, 7)).toBe('Station 3 · hole B · behind the bunker');
+  expect(sayWhere({ hole: '', name: '' }, 2, 7)).toBe('Station 2');
+  expect(sayWhere({ hole: '', name: '' }, 1, 1)).toBe('');
 });

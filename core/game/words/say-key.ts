@@ -12,7 +12,7 @@ export function sayKey(
   target: Station['target'],
 ): string {
   if (key.kind === 'word') return key.text ?? '';
-  if (key.kind === 'holed') return target === 'peg' ? 'Struck' : 'Holed';
+  if (key.kind === 'holed') return key.text ?? (target === 'peg' ? 'Struck' : 'Holed');
   if (key.kind === 'ring')
     return isBodyMeasure(sizes.unit) ? sayRadius(key.edgeM!, sizes, system) : formatLength(key.edgeM!, leftUnit(system));
   if (key.text) return `${key.text} ${formatLength(key.edgeM!, leftUnit(system)).replace(' ', '\u00a0')}`;

@@ -21,6 +21,16 @@ export function sayStation(station: Station, system: UnitSystem): string {
   return `${sayAtStation(station.distanceM, station, system)} ${say(station.shotType)}`;
 }
 
+/** "hole B · behind the bunker": the spot, as far as anything is said of it. */
+export function saySpot({ hole, name }: Pick<Station, 'hole' | 'name'>): string {
+  return [hole && `hole ${hole}`, name].filter(Boolean).join(' · ');
+}
+
+/** "Station 3 · hole B": which station of several it is, and its spot; empty where there is but one, and nothing is said of it. */
+export function sayWhere(station: Pick<Station, 'hole' | 'name'>, stationNo: number, stations: number): string {
+  return [stations > 1 && `Station ${stationNo}`, saySpot(station)].filter(Boolean).join(' · ');
+}
+
 /** What stands under a station's name: "light rough, uphill · low". */
 export function sayStationLie(station: Station): string {
   return station.trajectory ? `${sayLie(station)} · ${station.trajectory}` : sayLie(station);

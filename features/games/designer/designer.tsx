@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useDeferredValue, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
-import { budgetOf, sayMinutes, shortened } from '@/core/game/budget';
+import { budgetOf, sayTimes, shortened } from '@/core/game/budget';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { phasesOf } from '@/core/game/phases';
 import { sayUnit } from '@/core/game/words/say-score';
@@ -185,8 +185,8 @@ function Totals({ spec }: { spec: GameSpec }) {
   const short = alone.totalS > 12 * 60 ? shortened(game, 10) : null;
   return (
     <p className={styles.totals}>
-      <b className="fig">{balls}</b> balls{schemeOf(game.scoring).most && ' at most'} · <b className="fig">{sayMinutes(alone.totalS)}</b>{' '}
-      alone, {sayMinutes(budgetOf(game, 4).totalS)} for four · bring {counted(alone.balls, 'ball')}
+      <b className="fig">{balls}</b> balls{schemeOf(game.scoring).most && ' at most'} · {sayTimes(game)} · bring{' '}
+      {counted(alone.balls, 'ball')}
       {best && ` · ${best}`}
       {short && ` · in 10 min: ${short.stations.reduce((sum, station) => sum + station.balls, 0)} balls`}
     </p>

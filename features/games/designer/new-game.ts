@@ -3,7 +3,8 @@ import { PLAIN_RULES } from '@/core/game/rules';
 import { freshKey, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
-import type { Station } from '@/core/game/station';
+import { GAME_VERSION } from '@/core/game/stored-games';
+import { NOWHERE_SAID, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
@@ -11,6 +12,7 @@ function firstStation(units: UnitSystem): Station {
   const distanceUnit = units === 'metric' ? 'm' : 'yd';
   return {
     key: 's1',
+    ...NOWHERE_SAID,
     place: null,
     shotType: 'chip',
     surface: 'fairway',
@@ -32,14 +34,14 @@ function firstStation(units: UnitSystem): Station {
 export function nextStation(stations: readonly Station[], units: UnitSystem): Station {
   const last = stations.at(-1) ?? firstStation(units);
   const keys = stations.map((station) => station.key);
-  return { ...last, key: freshKey('s', keys), place: null };
+  return { ...last, key: freshKey('s', keys), place: null, name: '', note: '' };
 }
 
 /** What the form of a new game starts from: one station and three rings, which a coach changes. */
 export function newGame(units: UnitSystem): GameSpec {
   return {
     format: 'inch-game',
-    version: 1,
+    version: GAME_VERSION,
     title: '',
     about: '',
     open: false,

@@ -8,7 +8,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { useEffect, useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { get, useFieldArray, useFormContext } from 'react-hook-form';
-import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
@@ -86,7 +86,7 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
                   grip.current = gripId(field.key);
                   move(i, to);
                 }}
-                onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key })}
+                onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key, name: '', note: '' })}
                 onRemove={() => {
                   setRemoved({ station: stations()[i]!, at: i });
                   remove(i);
@@ -206,7 +206,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
               {index + 1}. {known ? sayStation(station, units) : say(station.shotType)}
             </b>
             <small>
-              {sayStationLie(station)}
+              {[saySpot(station), sayStationLie(station)].filter(Boolean).join(' · ')}
               {station.target === 'peg' && ' · to a peg'}
               {station.club && ` · ${station.club}`}
               {stationSays.includes('par') && ` · par ${station.par ?? 2}`}
@@ -280,6 +280,7 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
   };
   const many = station.balls > MANY_BALLS ? 'Many at one spot: they block the hole, and a groove is not learning.' : '';
 
+  const [named] = useState(() => station.name !== '' || station.note !== '');
   const [special] = useState(
     () =>
       [station.trajectory, station.shape, station.club].some((one) => one !== null) ||
@@ -299,6 +300,14 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
         {scheme.stationSays.includes('carryM') && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
         {scheme.stationSays.includes('par') && <NumberField path={`${path}.par`} label="Par" />}
       </div>
+      <details className={styles.more} open={named}>
+        <summary>Hole, name, note</summary>
+        <div className={styles.pair}>
+          <TextField path={`${path}.hole`} label="Hole" hint="where there are several: B" maxLength={12} />
+          <TextField path={`${path}.name`} label="Name" hint="behind the bunker" maxLength={30} />
+        </div>
+        <TextField path={`${path}.note`} label="Note" hint="land it past the ridge" maxLength={80} />
+      </details>
       <details className={styles.more} open={special}>
         <summary>Lie, flight, club</summary>
         <div className={styles.pair}>

@@ -15,7 +15,7 @@ export function LandingZoneFields({ path }: { path: string }) {
   const { setValue } = useFormContext();
   const finishM = useValue<number | null>(`${path}.finishM`);
   const shape = useValue<(typeof LANDING_SHAPES)[number]>(`${path}.shape`);
-  const size = { circle: 'Radius of the circle', strip: 'Half the depth of the strip', peg: 'Tolerance round the peg' }[shape];
+  const size = { circle: 'Radius of the circle', strip: 'Each side of the line', peg: 'Radius round the peg' }[shape];
   return (
     <>
       <div className={styles.pair}>

@@ -27,7 +27,7 @@ type Props = {
 /** The set-up sheet: what to bring, where to put it, how it goes; then a card for each station. */
 export function SheetPage({ spec, version, plan, system, by, gameAddress, stationAddress, zonesNote, choices }: Props) {
   const sheet = setUpSheet(spec, plan && { title: plan.title, plan }, by.measures, system);
-  const onGreen = sheet.stations.some((station) => station.hole !== null);
+  const onGreen = spec.stations.some((station) => plan?.stations.some((one) => one.key === station.place));
   return (
     <div className={`sheet ${styles.sheet}`}>
       {choices}
@@ -142,7 +142,8 @@ function Stations({ sheet, onGreen }: { sheet: SetUpSheet; onGreen: boolean }) {
               <td>
                 <b className={styles.name}>{station.name}</b>
                 <br />
-                {[station.lie, ...station.more].join(' · ')}
+                {[station.called, station.lie, ...station.more].filter(Boolean).join(' · ')}
+                {station.note && <em className={styles.note}>{station.note}</em>}
               </td>
               <td>
                 <b className={`${styles.paces} fig`}>{station.paces}</b>
@@ -166,7 +167,8 @@ function Card({ station, sheet, address }: { station: StationLine; sheet: SetUpS
       <div>
         <p className={styles.cardGame}>{sheet.title}</p>
         <h3>{station.name}</h3>
-        <p className="mb-1">{[station.lie, ...station.more].join(' · ')}</p>
+        <p className="mb-1">{[station.called, station.lie, ...station.more].filter(Boolean).join(' · ')}</p>
+        {station.note && <p className={styles.note}>{station.note}</p>}
         <p className="mb-0">
           {station.paces} from {station.hole ? `hole ${station.hole}` : 'the hole'}
         </p>

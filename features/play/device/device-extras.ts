@@ -29,3 +29,8 @@ const TICK_MS = 30;
 export function shake(): void {
   if ('vibrate' in navigator) navigator.vibrate(TICK_MS);
 }
+
+/** Two short shakes say that something was not taken. */
+export function buzz(): void {
+  if ('vibrate' in navigator) navigator.vibrate([TICK_MS, TICK_MS, TICK_MS]);
+}

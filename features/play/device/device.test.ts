@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
+import type { Bundle } from '@/core/exchange/bundle';
 import { play } from '@/core/play/play';
 import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
-import { amendBall, recordBall, removeBall, undoBall } from '../record';
+import { amendBall, putBackBalls, recordBall, recordSet, removeBall, undoBall } from '../record';
 import { hear } from './live';
 import { getBundle } from './server';
 import {
@@ -92,12 +93,32 @@ test('a press for a turn that is taken records nothing: twice, late, or in anoth
 test('undo takes the last ball back, ball by ball, and then does nothing', async () => {
   await recordBall(bundle(), 0, turns[0]!, left(2));
   await recordBall(bundle(), 0, turns[1]!, left(5));
-  expect(await undoBall(bundle())).toBe(true);
+  const gone = await undoBall(bundle());
+  expect(gone).toMatchObject([{ turnNo: 1, leftM: 1.524 }]);
   expect((await standing()).running).toEqual([4]);
   await undoBall(bundle());
-  expect(await undoBall(bundle())).toBe(false);
+  expect(await undoBall(bundle())).toEqual([]);
   await settled();
   expect(server.events.map((event) => event.kind)).toEqual(['record', 'record', 'void', 'void']);
+});
+
+test('a set that was counted together is recorded as a whole or not at all, taken back and put back as one', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  const set = turns.slice(1, 3);
+  expect(await recordSet(bundle(), 0, set, [left(5), left(7)])).toBe(true);
+  expect((await standing()).running).toEqual([4, 6, 7]);
+  // One of its turns is taken by now: nothing of it is recorded.
+  expect(await recordSet(bundle(), 0, turns.slice(2, 4), [holed, holed])).toBe(false);
+  const gone = await undoBall(bundle());
+  expect(gone.map((shot) => shot.turnNo)).toEqual([1, 2]);
+  expect((await standing()).running).toEqual([4]);
+  expect(await putBackBalls(bundle(), gone)).toBe(true);
+  expect((await standing()).running).toEqual([4, 6, 7]);
+  await undoBall(bundle());
+  await recordBall(bundle(), 0, turns[1]!, left(3));
+  expect(await putBackBalls(bundle(), gone)).toBe(false);
+  await settled();
+  expect(server.events.map((event) => event.kind).join(' ')).toBe('record record record void void record record void void record');
 });
 
 test('without a network balls wait in their order; they go by themselves when it is back', async () => {
@@ -189,11 +210,29 @@ test('a ball is corrected and removed by facts of their own; one that is gone st
   expect(server.events.map((event) => event.kind)).toEqual(['record', 'amend', 'void']);
 });
 
+test('a ball that was removed is put back, as long as its turn is open', async () => {
+  await recordBall(bundle(), 0, turns[0]!, left(2));
+  await recordBall(bundle(), 0, turns[1]!, left(5));
+  const gone = await undoBall(bundle());
+  expect(await putBackBalls(bundle(), gone)).toBe(true);
+  const { played } = await standing();
+  expect(played.map(({ turnNo, leftM, playedAt }) => ({ turnNo, leftM, playedAt }))[1]).toEqual({
+    turnNo: 1,
+    leftM: 1.524,
+    playedAt: gone[0]!.playedAt,
+  });
+  // Pressed twice it is back once.
+  expect(await putBackBalls(bundle(), gone)).toBe(false);
+  const again = await undoBall(bundle());
+  await recordBall(bundle(), 0, turns[1]!, left(3));
+  expect(await putBackBalls(bundle(), again)).toBe(false);
+});
+
 test('by a personal link nobody else’s ball is corrected, removed or taken back', async () => {
   await keepBundle(bundle([record(spec, 0, left(2))]));
   const own = { ...bundle(), only: SESSION };
   const { shotId } = (await readSession(SESSION))!.shots[0]!;
-  expect([await amendBall(own, shotId, { leftM: 1 }), await removeBall(own, shotId), await undoBall(own)]).toEqual([false, false, false]);
+  expect([await amendBall(own, shotId, { leftM: 1 }), await removeBall(own, shotId), await undoBall(own)]).toEqual([false, false, []]);
 });
 
 test('what is told of a session holds here at once, waits, and only the newest of it is sent', async () => {
@@ -213,8 +252,8 @@ test('what is told of a session holds here at once, waits, and only the newest o
   expect(await countWaiting()).toBe(0);
   const told = tellings().map(([, init]) => JSON.parse(String(init!.body)) as unknown);
   expect(told).toHaveLength(2);
-  expect(told).toContainEqual({ say: 'stopped', stopped: false });
-  expect(told).toContainEqual({ say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
+  expect(told).toContainEqual({ version: 1, say: 'stopped', stopped: false });
+  expect(told).toContainEqual({ version: 1, say: 'note', playerId: PLAYER, whose: 'own', text: 'too quick' });
 });
 
 test('balls of the server and own ones stand in the server’s order, once each', async () => {
@@ -246,6 +285,17 @@ test('what a newer program says is kept: what is known of it counts, what can’
   expect([await countUnread(), (await readSession(SESSION))!.shots]).toEqual([0, []]);
 });
 
+test('a session of a newer server is kept as far as this program knows it, and a note as this program makes it', async () => {
+  const newer = { ...bundle(), version: 5, tide: 'low', conditions: { version: 5, dew: true, stimpFt: 9 } };
+  jest.mocked(global.fetch).mockImplementationOnce(async () => respond(200, newer));
+  const got = await getBundle(SESSION, 0);
+  await keepBundle((got as { got: Bundle }).got);
+  const held = (await readSession(SESSION))!.bundle;
+  expect(held).not.toHaveProperty('tide');
+  // So that whichever program comes next knows what it is: the session is of this one, the day of the newer.
+  expect([held.version, held.conditions]).toEqual([1, { version: 5, dew: true, stimpFt: 9 }]);
+});
+
 test('a session is played by the rules with which it was stored, and one of a newer program is said to need it', async () => {
   const got = (game: unknown) => {
     jest.mocked(global.fetch).mockImplementationOnce(async () => respond(200, { ...bundle(), spec: game }));
@@ -254,7 +304,7 @@ test('a session is played by the rules with which it was stored, and one of a ne
   // More stations than anybody may design today.
   const large = { ...spec, stations: Array.from({ length: 500 }, (_, i) => ({ ...spec.stations[0]!, key: `s${i}` })) };
   expect(await got(large)).toMatchObject({ got: { spec: { stations: { length: 500 } } } });
-  expect(await got({ ...spec, version: 2 })).toBe('outdated');
+  expect(await got({ ...spec, version: spec.version + 1 })).toBe('outdated');
   jest.mocked(global.fetch).mockImplementationOnce(async () => respond(502));
   expect(await getBundle(SESSION, 0)).toBe('unreachable');
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
 import { linkHomeSchema, type Again, type LinkHome } from '@/core/exchange/link-home';
 import type { SessionNote } from '@/core/exchange/session-note';

@@ -1,9 +1,9 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb';
-import type { Bundle } from '@/core/exchange/bundle';
-import type { LinkHome } from '@/core/exchange/link-home';
-import { aboutOf, noted, type SessionNote } from '@/core/exchange/session-note';
+import { storedBundles, type Bundle } from '@/core/exchange/bundle';
+import { linkHomeSchema, type LinkHome } from '@/core/exchange/link-home';
+import { aboutOf, noted, storedNotes, type SessionNote } from '@/core/exchange/session-note';
 import { projectShots } from '@/core/shot/project';
-import { storedGame } from '@/core/game/stored-game';
+import { storedGames } from '@/core/game/stored-games';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from '../../form/ids';
@@ -93,7 +93,7 @@ const OWN_FROM = 1e12;
 export async function keepBundle(bundle: Bundle): Promise<void> {
   const tx = (await store()).transaction(['bundles', 'events', 'tellings'], 'readwrite');
   const waiting = (await tx.objectStore('tellings').getAll()).filter((one) => one.sessionId === bundle.sessionId);
-  const current = waiting.reduce<Bundle>((held, one) => noted(held, one.telling), { ...bundle, events: [] });
+  const current = waiting.reduce<Bundle>((held, one) => noted(held, storedNotes.read(one.telling)), { ...bundle, events: [] });
   void tx.objectStore('bundles').put({ sessionId: bundle.sessionId, bundle: current });
   for (const one of bundle.events) void tx.objectStore('events').put(asKnown(one, bundle.sessionId));
   await readAgain(tx.objectStore('events'), bundle.sessionId);
@@ -167,8 +167,17 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
     tx.objectStore('keys').get(sessionId),
     tx.objectStore('offers').get(sessionId),
   ]);
-  const bundle = held && { ...held.bundle, spec: storedGame(held.bundle.spec) };
-  return bundle && { bundle, shots: projectShots(events), events, token: key?.token, offer: offer ?? null };
+  // What an older program left here is brought to the present version.
+  const bundle = held && storedBundles.read(held.bundle);
+  return (
+    bundle && {
+      bundle: { ...bundle, spec: storedGames.read(bundle.spec) },
+      shots: projectShots(events),
+      events,
+      token: key?.token,
+      offer: offer ?? null,
+    }
+  );
 }
 
 /** The highest number that the server gave to an event of a session that is here; 0 before the first. */
@@ -200,7 +209,9 @@ export async function readAside(sessionId?: string): Promise<SetAside[]> {
   const [events, tellings] = await Promise.all([tx.objectStore('events').index('sent').getAll(2), tx.objectStore('tellings').getAll()]);
   return [
     ...events.map(({ eventId, sessionId: of, why, event }) => ({ id: eventId, sessionId: of, why: why ?? '', said: event })),
-    ...tellings.flatMap(({ id, sessionId: of, why, telling }) => (why === undefined ? [] : [{ id, sessionId: of, why, said: telling }])),
+    ...tellings.flatMap(({ id, sessionId: of, why, telling }) =>
+      why === undefined ? [] : [{ id, sessionId: of, why, said: storedNotes.read(telling) }],
+    ),
   ].filter((one) => sessionId === undefined || one.sessionId === sessionId);
 }
 
@@ -245,27 +256,31 @@ export type Saying =
   { kind: 'record'; payload: ShotRecord } | { kind: 'amend'; shotId: string; payload: ShotAmend } | { kind: 'void'; shotId: string };
 
 /**
- * Decides and stores in one go, so that a double press or a second tab can't record the same turn twice.
- * @param decide sees the balls as they are at that moment; null stores nothing
+ * Decides and stores in one go, so that a double press or a second tab can't record the same turn twice: all that is said, or nothing.
+ * @param decide sees the balls as they are at that moment; an empty list stores nothing
  * @returns whether anything was stored
  */
-export async function sayAboutShot(sessionId: string, decide: (shots: Shot[]) => Saying | null): Promise<boolean> {
+export async function sayAboutShots(sessionId: string, decide: (shots: Shot[]) => readonly Saying[]): Promise<boolean> {
   const tx = (await store()).transaction(['events', 'settings'], 'readwrite');
   const settings = tx.objectStore('settings');
-  const saying = decide(projectShots(await eventsOf(tx as unknown as Any, sessionId)));
-  if (!saying) return false;
+  const said = decide(projectShots(await eventsOf(tx as unknown as Any, sessionId)));
+  if (said.length === 0) return false;
   const deviceId = ((await settings.get('deviceId'))?.value as string | undefined) ?? newId();
-  const deviceSeq = (((await settings.get('deviceSeq'))?.value as number | undefined) ?? -1) + 1;
+  const firstSeq = (((await settings.get('deviceSeq'))?.value as number | undefined) ?? -1) + 1;
   void settings.put({ key: 'deviceId', value: deviceId });
-  void settings.put({ key: 'deviceSeq', value: deviceSeq });
-  const base = { version: EVENT_VERSION, eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt: new Date(now()).toISOString() };
-  const event: ShotEvent =
-    saying.kind === 'record'
-      ? { ...base, shotId: newId(), kind: 'record', payload: saying.payload }
-      : saying.kind === 'amend'
-        ? { ...base, shotId: saying.shotId, kind: 'amend', payload: saying.payload }
-        : { ...base, shotId: saying.shotId, kind: 'void', payload: {} };
-  void tx.objectStore('events').add({ eventId: event.eventId, sessionId, order: OWN_FROM + deviceSeq, sent: 0, event });
+  void settings.put({ key: 'deviceSeq', value: firstSeq + said.length - 1 });
+  const deviceAt = new Date(now()).toISOString();
+  for (const [i, saying] of said.entries()) {
+    const deviceSeq = firstSeq + i;
+    const base = { version: EVENT_VERSION, eventId: newId(), sessionId, deviceId, deviceSeq, deviceAt };
+    const event: ShotEvent =
+      saying.kind === 'record'
+        ? { ...base, shotId: newId(), kind: 'record', payload: saying.payload }
+        : saying.kind === 'amend'
+          ? { ...base, shotId: saying.shotId, kind: 'amend', payload: saying.payload }
+          : { ...base, shotId: saying.shotId, kind: 'void', payload: {} };
+    void tx.objectStore('events').add({ eventId: event.eventId, sessionId, order: OWN_FROM + deviceSeq, sent: 0, event });
+  }
   await tx.done;
   changed();
   return true;
@@ -299,7 +314,9 @@ export async function markSent(eventIds: readonly string[]): Promise<void> {
 export async function keepSessionNote(sessionId: string, note: SessionNote): Promise<void> {
   const tx = (await store()).transaction(['tellings', 'bundles'], 'readwrite');
   const held = await tx.objectStore('bundles').get(sessionId);
-  void tx.objectStore('tellings').put({ id: `${sessionId} ${aboutOf(note)}`, sessionId, telling: note, made: now() });
+  void tx
+    .objectStore('tellings')
+    .put({ id: `${sessionId} ${aboutOf(note)}`, sessionId, telling: { ...note, version: storedNotes.version }, made: now() });
   if (held) void tx.objectStore('bundles').put({ sessionId, bundle: noted(held.bundle, note) });
   await tx.done;
   changed();
@@ -340,8 +357,9 @@ export async function keepHome(token: string, home: LinkHome): Promise<void> {
   changed();
 }
 
+/** The page that a personal link opened last; undefined where an older program kept it in a shape that is no more. */
 export async function readHome(token: string): Promise<LinkHome | undefined> {
-  return (await (await store()).get('homes', token))?.home;
+  return linkHomeSchema.safeParse((await (await store()).get('homes', token))?.home).data;
 }
 
 /** Forgets a link that holds no longer, and the page it opened; balls that were not sent stay. */

@@ -18,7 +18,7 @@ export async function homeOf({ actor, academy, expiresAt }: Holder): Promise<Lin
   const { playerId } = actor;
   const found = (await data.getPlayer(playerId))!;
   const { name, units } = found.player;
-  const lines = [...(await data.unfinishedSessions(WAITING, playerId)), ...(await data.finishedSessions(OVER, playerId))];
+  const lines = [...(await data.unfinishedSessions(WAITING, { playerId })), ...(await data.finishedSessions(OVER, { playerId }))];
   return {
     academy: { name: academy.name },
     player: { playerId, name, units },

@@ -1,12 +1,12 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { addHours } from 'date-fns';
-import { z } from 'zod';
-import type { Bundle } from '@/core/exchange/bundle';
+import * as z from 'zod';
+import { storedBundles, type Bundle } from '@/core/exchange/bundle';
 import { againSchema } from '@/core/exchange/link-home';
 import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/exchange/reading';
-import { mayNote, sessionNoteSchema } from '@/core/exchange/session-note';
+import { mayNote, sentNoteSchema } from '@/core/exchange/session-note';
 import { readEvents } from '@/core/shot/read-event';
 import { shotBatchSchema } from '@/core/shot/shot';
 import { behindMs } from '@/core/shot/when';
@@ -86,6 +86,7 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
   const { session, players, entrants, notes, stations, coach } = found;
   const own = (playerId: string) => only === null || only === playerId;
   return {
+    version: storedBundles.version,
     academy: { slug: academy.slug, name: academy.name },
     sessionId,
     gameId: session.gameId,
@@ -117,7 +118,7 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
   return atDoor(request, sessionId, async ({ data, only }, id) => {
     const sent = await bodyOf(request);
     if (sent instanceof Response) return sent;
-    const note = sessionNoteSchema.safeParse(sent.body);
+    const note = sentNoteSchema.safeParse(sent.body);
     if (!note.success) return refuse(400, sayIssue(note.error));
     const found = await data.getSession(id);
     const players = found?.players.map((player) => player.playerId) ?? [];

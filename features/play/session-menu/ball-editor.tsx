@@ -14,7 +14,7 @@ import type { Shot } from '@/core/shot/shot';
 import { AnswerKeys } from '../answer-keys';
 import { Chips } from '../../session/chips';
 import { amendBall, removeBall } from '../record';
-import { TypePanel } from '../type-panel';
+import { TypePanel, usePad } from '../type-panel';
 import { useOneAtATime } from '../use-one-at-a-time';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
@@ -27,6 +27,7 @@ export function BallEditor({ bundle, seat, standing, shot, onClose }: Props) {
   const [typing, setTyping] = useState(false);
   const [busy, once] = useOneAtATime();
   const { units, measures } = bundle.players[seat]!;
+  const [pad, setPad] = usePad(units);
   const phase = phasesOf(standing.game, seedOf(bundle.sessionId))[shot.phase] ?? standing.phase;
   const station = phase.stations.find((one) => one.key === shot.stationKey) ?? standing.game.stations[0]!;
   const scheme = schemeOf(phase.scoring);
@@ -51,7 +52,8 @@ export function BallEditor({ bundle, seat, standing, shot, onClose }: Props) {
           system={units}
           measures={measures}
           verdict={(result) => scheme.verdict(ballOf(result), station, phase)}
-          busy={busy}
+          pad={pad}
+          onPad={setPad}
           onRecord={change}
           onCancel={() => setTyping(false)}
         />
@@ -75,7 +77,6 @@ export function BallEditor({ bundle, seat, standing, shot, onClose }: Props) {
         keys={scheme.asks(phase, station)}
         name={(key) => sayKey(key, phase.sizes, units, station.target)}
         unit={scheme.unit(phase.scoring)}
-        busy={busy}
         onPress={(key) => change(key.result)}
       />
       <div className={styles.list}>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { sayResult } from '@/core/shot/say-shot';
 import type { Shot } from '@/core/shot/shot';
 import { amendBall } from '../record';
-import { TypePanel } from '../type-panel';
+import { TypePanel, usePad } from '../type-panel';
 import { useOneAtATime } from '../use-one-at-a-time';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
@@ -17,8 +17,9 @@ export function MeasureNow({ bundle, seat, guesses, onClose }: Props) {
   // The list as it was at the start: a guess that is measured leaves the other list, and must not move this one on twice.
   const [list] = useState(guesses);
   const [at, setAt] = useState(0);
-  const [busy, once] = useOneAtATime();
+  const [, once] = useOneAtATime();
   const { units, measures, name } = bundle.players[seat]!;
+  const [pad, setPad] = usePad(units);
   const shot = list[at];
   if (!shot)
     return (
@@ -39,7 +40,8 @@ export function MeasureNow({ bundle, seat, guesses, onClose }: Props) {
         system={units}
         measures={measures}
         verdict={() => ''}
-        busy={busy}
+        pad={pad}
+        onPad={setPad}
         onRecord={(result) =>
           once(async () => {
             await amendBall(bundle, shot.shotId, { leftM: result.leftM, measured: result.measured });

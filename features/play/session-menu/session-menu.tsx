@@ -1,10 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Rotation } from '@/core/play/whose';
 import { mayNote } from '@/core/exchange/session-note';
-import { Chips } from '../../session/chips';
 import { noteSession } from '../device/sync';
+import { WhoIsNext } from '../who-is-next';
 import { useAside } from '../device/use-session';
 import { AsidePanel } from './aside-panel';
 import { BallsPanel, toSettle } from './balls-panel';
@@ -23,8 +22,6 @@ const PANELS = {
   aside: AsidePanel,
 } as const;
 type PanelName = keyof typeof PANELS;
-
-const ROTATION_WORDS: Readonly<Record<Rotation, string>> = { ball: 'ball by ball', station: 'a station each' };
 
 /** What concerns the session as a whole: its balls, its stations, the day, other screens. */
 export function SessionMenu(props: MenuProps) {
@@ -77,14 +74,8 @@ export function SessionMenu(props: MenuProps) {
         )}
         {!alone && bundle.only === null && (
           <div className={styles.entry}>
-            <b>Who is next</b>
-            <Chips
-              label="Who is next"
-              options={['ball', 'station'] as const}
-              value={rotation}
-              name={(one) => ROTATION_WORDS[one]}
-              onChange={onRotation}
-            />
+            <b>Taking turns</b>
+            <WhoIsNext rotation={rotation} onRotation={onRotation} />
           </div>
         )}
         {mayAll && !table.over && (

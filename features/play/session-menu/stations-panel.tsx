@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { sayStation, sayStationLie, stationUnit } from '@/core/game/words/say-station';
+import { sayStation, sayStationLie, sayWhere, stationUnit } from '@/core/game/words/say-station';
 import type { Station } from '@/core/game/station';
 import { DISTANCE_SOURCES, stationDistanceSchema } from '@/core/shot/conditions';
 import { sayMeasured } from '@/core/shot/say-shot';
@@ -21,17 +21,28 @@ export function StationsPanel({ bundle, table, seat, onClose }: MenuProps) {
       <Top title="How far they really are" onBack={onClose} />
       <div className={styles.list}>
         <p className="mb-0">All balls of this session follow. The game itself stays as it is.</p>
-        {table.standings[seat]!.game.stations.map((station) => (
-          <OneStation key={`${station.key}|${station.distanceM}`} bundle={bundle} station={station} system={bundle.players[seat]!.units} />
+        {table.standings[seat]!.game.stations.map((station, i, all) => (
+          <OneStation
+            key={`${station.key}|${station.distanceM}`}
+            bundle={bundle}
+            station={station}
+            where={sayWhere(station, i + 1, all.length)}
+            system={bundle.players[seat]!.units}
+          />
         ))}
       </div>
     </>
   );
 }
 
-type OneProps = { bundle: MenuProps['bundle']; station: Station; system: 'imperial' | 'metric' };
+type OneProps = {
+  bundle: MenuProps['bundle'];
+  station: Station;
+  /** Which it is, and where. */ where: string;
+  system: 'imperial' | 'metric';
+};
 
-function OneStation({ bundle, station, system }: OneProps) {
+function OneStation({ bundle, station, where, system }: OneProps) {
   const unit = stationUnit(station, system);
   const before = bundle.stations.find((one) => one.key === station.key);
   const [text, setText] = useState(String(fromMetres(station.distanceM, unit)));
@@ -51,7 +62,8 @@ function OneStation({ bundle, station, system }: OneProps) {
   return (
     <section className={styles.station}>
       <b>
-        {sayStation(station, system)} <small>{sayStationLie(station)}</small>
+        {sayStation(station, system)}
+        <small className={styles.spot}>{[where, sayStationLie(station)].filter(Boolean).join(' · ')}</small>
       </b>
       {before && <span>{sayMeasured(before.source)}, for this session</span>}
       <div className={styles.row}>

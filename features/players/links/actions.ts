@@ -2,7 +2,7 @@
 
 import { randomUUID } from 'node:crypto';
 import { addDays } from 'date-fns';
-import { z } from 'zod';
+import * as z from 'zod';
 import { LINK_DAYS } from '@/core/people/link';
 import { publicUrl } from '@/server/public-url';
 import { newToken } from '@/server/token';

@@ -1,0 +1,1 @@
+ALTER TABLE "club" ALTER COLUMN "loft_deg" DROP NOT NULL;
