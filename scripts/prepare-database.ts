@@ -2,6 +2,7 @@ import { sql, type SQL } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { openDb } from '@/db/client';
 import { newerDocuments } from '@/db/newer-documents';
+import { settleDue } from '@/db/settle-due';
 import { authOrganization } from '@/db/schema';
 import { loadDemo } from './demo-data';
 
@@ -14,6 +15,8 @@ try {
   await migrate(db, { migrationsFolder: new URL('../db/migrations', import.meta.url).pathname });
   const newer = await newerDocuments(db);
   if (newer.length > 0) throw new Error(`a newer version of the program made ${newer.join(' and ')} in it. Start that version.`);
+  const settled = await settleDue(db);
+  if (settled > 0) console.log(`Worked out what was scored in ${settled} sessions of an older version.`);
   const role = process.argv.find((one) => one.startsWith('--role='))?.slice('--role='.length);
   if (role) for (const grant of grantsTo(role)) await db.execute(grant);
   if (process.argv.includes('--demo') && (await db.$count(authOrganization)) === 0) {

@@ -1,5 +1,5 @@
 import { game, entrants, holed, left, playList, playOut, PLAYER, idOf, station, ft } from '../testing/make';
-import { outcomeOf, sayOutcome } from './outcome';
+import { outcomeOf, sayChange, sayOutcome } from './outcome';
 
 const nameOf = (playerId: string) => ({ [PLAYER]: 'Otto', [idOf(9001)]: 'Mia', [idOf(9002)]: 'Ana' })[playerId] ?? '?';
 const said = (spec: Parameters<typeof outcomeOf>[0], table: Parameters<typeof outcomeOf>[1]) => {
@@ -44,4 +44,15 @@ test('of more than two the best is said, with those who are level', () => {
   expect(said(spec, of([9, 5, 5]))).toEqual([true, { figure: '12 points', words: 'level: Mia and Ana' }]);
   expect(said(spec, of([9, 2, 5], 3))).toEqual([false, { figure: '4 points', words: 'Mia led' }]);
   expect(said(spec, of([9, 2, 5], 0))).toEqual([false, { figure: '', words: 'no ball' }]);
+});
+
+test('a score beside those before: by the game’s own direction, in its unit', () => {
+  const points = game();
+  expect(sayChange(points, { score: 21, last: 17, best: 25 }, 'imperial')).toBe('4 better than last time');
+  expect(sayChange(points, { score: 17, last: 21, best: 25 }, 'imperial')).toBe('4 worse than last time');
+  expect(sayChange(points, { score: 26, last: 17, best: 25 }, 'imperial')).toBe('best so far');
+  expect(sayChange(points, { score: 25, last: 25, best: 25 }, 'imperial')).toBe('same as last time');
+  const feet = game({ scoring: { scheme: 'total_left', farM: ft(30) } });
+  expect(sayChange(feet, { score: ft(20), last: ft(26), best: ft(18) }, 'imperial')).toBe('6 ft better than last time');
+  expect(sayChange(feet, { score: ft(26), last: ft(20), best: ft(18) }, 'imperial')).toBe('6 ft worse than last time');
 });

@@ -30,6 +30,19 @@ export function outcomeOf(spec: GameSpec, { standings, over, ahead }: Table): Ou
   };
 }
 
+/** A score made alone, without a head start, with the one before it in the same version of the game and the best until then. */
+export type ScoredBefore = { score: number; last: number; best: number };
+
+/** How a score compares with those before: "best so far", "4 better than last time", "same as last time". */
+export function sayChange(spec: GameSpec, { score, last, best }: ScoredBefore, system: UnitSystem): string {
+  const { better, unit } = schemeOf(spec.scoring);
+  const gain = (over: number) => (better(spec.scoring) === 'higher' ? score - over : over - score);
+  if (gain(best) > 0) return 'best so far';
+  if (gain(last) === 0) return 'same as last time';
+  const figure = scoreFigure(Math.abs(score - last), unit(spec.scoring), system);
+  return `${figure} ${gain(last) > 0 ? 'better' : 'worse'} than last time`;
+}
+
 /** An outcome in a figure and a few words: "38 points" and "goal met"; "3–0" and "Mia won". */
 export function sayOutcome(
   spec: GameSpec,

@@ -161,6 +161,16 @@ export function goalMet(game: GameSpec, score: number, early: Seat['early'] = nu
   return schemeOf(game.scoring).better(game.scoring) === 'higher' ? score >= game.goal : score <= game.goal;
 }
 
+/**
+ * What somebody scored in a session, looked at alone and without a head start: a mark to beat.
+ * @returns null in games that compare players, where a score is won from the others, and where all was perfect early
+ */
+export function scoreAlone(game: GameSpec, entrant: Entrant, shots: readonly Shot[], seed: number): number | null {
+  if (schemeOf(game.scoring).players > 1) return null;
+  const { early, score } = playSession(game, [{ ...entrant, allowance: 0 }], shots, { seed }).standings[0]!;
+  return early === 'perfect' ? null : score;
+}
+
 /** The best of several scores by this game's own direction; null of none. */
 export function bestScore(game: GameSpec, scores: readonly number[]): number | null {
   if (scores.length === 0) return null;

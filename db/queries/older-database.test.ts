@@ -14,6 +14,7 @@ import { openDb } from '../client';
 import { newerDocuments } from '../newer-documents';
 import { gameVersion } from '../schema';
 import { document } from '../schema/columns';
+import { settleDue } from '../settle-due';
 import { academies } from '../testing/academy';
 import { rebuildShots } from './projection';
 import { getSession } from './sessions';
@@ -73,8 +74,10 @@ test('a database of the first stored shapes migrates, and every session has the 
         await db.execute(sql`insert into shot_event (academy_id, event_id, shot_id, session_id, kind, payload, actor, device_id, device_seq, device_at)
           values (${academyId}, ${one.eventId}, ${one.shotId}, ${sessionId}, ${one.kind}, ${JSON.stringify(one.payload)}::jsonb, 'program',
             ${one.deviceId}, ${one.deviceSeq}, ${one.deviceAt})`);
+      await db.execute(sql`update session set completed_at = now() where session_id = ${sessionId}`);
     }
     await migrate(db, { migrationsFolder: MIGRATIONS });
+    expect([await settleDue(db), await settleDue(db)]).toEqual([games.length, 0]);
     for (const [i, { spec, events, scores }] of games.entries()) {
       const actor: Program = { kind: 'program', academyId: `academy-${i}` };
       await rebuildShots(db, actor);

@@ -1,5 +1,5 @@
 import { seedOf } from '@/core/game/order';
-import { playSession } from '@/core/play/play';
+import { playSession, scoreAlone } from '@/core/play/play';
 import { leastBallsToGo } from '@/core/play/to-go';
 import { withSession, type SessionFacts } from '@/core/shot/conditions';
 import { projectShots } from '@/core/shot/project';
@@ -126,17 +126,23 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
   return settle(db, actor, sessionId);
 }
 
-/** Sets what hangs on all balls of a session: how many there are, whether it is through, and when that has to be looked at again. */
+/**
+ * Sets what hangs on all balls of a session: how many there are, whether it is through, what each scored, and when that has to be looked at
+ * again. @returns how many balls there are
+ */
 export async function settle(db: Db, actor: Actor, sessionId: string): Promise<number> {
   const { academyId } = actor;
-  const [found] = await db.select({ spec: session.spec }).from(session).where(one(actor, sessionId));
+  const { spec, stoppedAt } = (
+    await db.select({ spec: session.spec, stoppedAt: session.stoppedAt }).from(session).where(one(actor, sessionId))
+  )[0]!;
   const entries = await db
     .select()
     .from(sessionPlayer)
     .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)))
     .orderBy(asc(sessionPlayer.position));
   const balls = await shotsWhere(db, actor, eq(shot.sessionId, sessionId), 'turns');
-  const table = playSession(found!.spec, entries.map(asEntrant), balls, { seed: seedOf(sessionId) });
+  const entrants = entries.map(asEntrant);
+  const table = playSession(spec, entrants, balls, { seed: seedOf(sessionId) });
   const count = balls.reduce((sum, ball) => sum + ball.nBalls, 0);
   const toGo = leastBallsToGo(table);
   const last = balls.map((ball) => ball.playedAt).reduce<string | null>((a, b) => (a !== null && a > b ? a : b), null);
@@ -144,10 +150,24 @@ export async function settle(db: Db, actor: Actor, sessionId: string): Promise<n
     .update(session)
     .set({
       balls: count,
-      overFrom: Number.isFinite(toGo) ? count + toGo : null,
+      // Once it was stopped, a ball that comes late changes what was scored.
+      overFrom: stoppedAt !== null ? 0 : Number.isFinite(toGo) ? count + toGo : null,
       completedAt: table.over && last ? new Date(last) : null,
+      scoresDue: false,
     })
     .where(one(actor, sessionId));
+  // Time that is over ends a game as its last ball does.
+  const through = (table.over && last !== null) || (stoppedAt !== null && spec.rules.timeLimitS !== null);
+  for (const [i, entrant] of entrants.entries()) {
+    const score = through ? scoreAlone(spec, entrant, balls, seedOf(sessionId)) : null;
+    if (score !== entries[i]!.score)
+      await db
+        .update(sessionPlayer)
+        .set({ score })
+        .where(
+          and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, entrant.playerId)),
+        );
+  }
   return balls.length;
 }
 

@@ -16,7 +16,16 @@ import { same } from './same';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
 import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
-import { bestBefore, finishedSessions, getSession, resumeSession, startSession, stopSession, unfinishedSessions } from './sessions';
+import {
+  bestBefore,
+  finishedSessions,
+  getSession,
+  resumeSession,
+  scoresOf,
+  startSession,
+  stopSession,
+  unfinishedSessions,
+} from './sessions';
 import { rebuildShots } from './projection';
 import { shotsOfPlayer, shotsOfSessions } from './shots';
 import { takeIn } from './take-in';
@@ -168,6 +177,34 @@ test('the best is that of earlier complete sessions of the same version', async 
   expect(await bestBefore(db, at.actor, row, at.playerId)).toEqual({ score: 24, sessions: 1 });
   const first = (await getSession(db, at.actor, at.sessionId))!.session;
   expect(await bestBefore(db, at.actor, first, at.playerId)).toBeNull();
+
+  // The second time is worse, and says so; one ball corrected, and it is the best so far.
+  const balls = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(turn === 0 ? 9 : 2), 20 + turn), later));
+  await takeIn(db, at.actor, later, balls);
+  const lines = async () => (await finishedSessions(db, at.actor, 10)).map(({ before }) => before);
+  expect(await lines()).toEqual([{ score: 21, last: 24, best: 24 }, null]);
+  const better: ShotEvent = {
+    ...own(at, voidOf(record(game(), 0, holed, 20), 40), later),
+    kind: 'amend',
+    payload: { leftM: null, holed: true },
+  };
+  await takeIn(db, at.actor, later, [better]);
+  expect(await lines()).toEqual([{ score: 26, last: 24, best: 24 }, null]);
+});
+
+test('time that is over ends a game: what was scored until then counts, a ball that comes late too, and going on takes it back', async () => {
+  const at = await academy();
+  const spec = game({ rules: { ...game().rules, timeLimitS: 60 } });
+  await db.update(session).set({ spec }).where(eq(session.academyId, at.actor.academyId));
+  const scores = async () => (await scoresOf(db, at.actor, at.playerId)).map(({ score }) => score);
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(spec, 0, left(2)))]);
+  expect(await scores()).toEqual([]);
+  await stopSession(db, at.actor, at.sessionId);
+  expect(await scores()).toEqual([4]);
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(spec, 1, left(2)))]);
+  expect(await scores()).toEqual([8]);
+  await resumeSession(db, at.actor, at.sessionId);
+  expect(await scores()).toEqual([]);
 });
 
 test('who belongs to an academy and does not work in it gets in nowhere; whoever does is there as what they are', async () => {

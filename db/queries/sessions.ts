@@ -1,6 +1,6 @@
 import { enter, type Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
-import { outcomeOf, type Outcome } from '@/core/play/outcome';
+import { outcomeOf, type Outcome, type ScoredBefore } from '@/core/play/outcome';
 import { bestScore, playSession } from '@/core/play/play';
 import type { UnitSystem } from '@/core/units/length';
 import { schemeOf } from '@/core/game/scoring';
@@ -16,7 +16,7 @@ import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
 import { holdGame } from './game-versions';
 import { getGreen } from './greens';
-import { changeSession, stationsOf } from './projection';
+import { changeSession, holdSession, settle, stationsOf } from './projection';
 import { asEntrant } from './rows';
 import { shotsOfSessions } from './shots';
 
@@ -28,8 +28,8 @@ export type SessionLine = {
   players: { playerId: string; name: string; units: UnitSystem }[];
   balls: number;
 };
-/** One that is over, with how it ended. */
-export type FinishedLine = SessionLine & { outcome: Outcome };
+/** One that is over, with how it ended; of somebody alone also how the score compares with those before. */
+export type FinishedLine = SessionLine & { outcome: Outcome; before: ScoredBefore | null };
 
 /** The best of a player's earlier sessions of one version of a game, and of how many. */
 export type Best = { score: number; sessions: number };
@@ -162,18 +162,23 @@ export async function saveNote(db: Db, actor: Actor, sessionId: string, playerId
 
 /** Ends a session before its last ball; its balls stay. */
 export async function stopSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
-  await db
-    .update(session)
-    .set({ stoppedAt: sql`coalesce(${session.stoppedAt}, now())` })
-    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId), isNull(session.completedAt)));
+  await setStopped(db, actor, sessionId, sql`case when ${session.completedAt} is null then coalesce(${session.stoppedAt}, now()) end`);
 }
 
 /** Takes an early end back. */
 export async function resumeSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
-  await db
-    .update(session)
-    .set({ stoppedAt: null })
-    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+  await setStopped(db, actor, sessionId, sql`null`);
+}
+
+async function setStopped(db: Db, actor: Actor, sessionId: string, stoppedAt: SQL): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (!(await holdSession(tx, actor, sessionId))) return;
+    await tx
+      .update(session)
+      .set({ stoppedAt })
+      .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
+    await settle(tx, actor, sessionId);
+  });
 }
 
 async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Promise<SessionLine[]> {
@@ -247,13 +252,34 @@ export async function finishedSessions(
     .orderBy(desc(session.startedAt))
     .limit(limit);
   const played = await withShots(db, actor, rows);
+  const before = await scoresBefore(db, actor, rows);
   return (await lines(db, actor, rows)).map((line, i) => {
     const { entrants, shots } = played[i]!;
     const { spec, sessionId, stoppedAt } = line.session;
     const atMs = stoppedAt?.getTime();
     const table = playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
-    return { ...line, outcome: outcomeOf(spec, table) };
+    return { ...line, outcome: outcomeOf(spec, table), before: line.players.length === 1 ? (before.get(sessionId) ?? null) : null };
   });
+}
+
+/** What the players of sessions scored the time before, by the session; of those who have a score in it. */
+async function scoresBefore(db: Db, { academyId }: Actor, sessions: readonly SessionRow[]): Promise<Map<string, ScoredBefore>> {
+  if (sessions.length === 0) return new Map();
+  const ids = sql.param(sessions.map(({ sessionId }) => sessionId));
+  const { rows } = await db.execute<{ session_id: string; score: number; last: number; least: number; most: number }>(sql`
+    with shown as (select player_id, game_id from session join session_player using (academy_id, session_id)
+      where academy_id = ${academyId} and session_id = any(${ids}::uuid[]) and score is not null)
+    select session_id, score, last, least, most from (
+      select s.session_id, p.score, lag(p.score) over earlier as last, min(p.score) over till as least, max(p.score) over till as most
+      from session s join session_player p using (academy_id, session_id)
+      where s.academy_id = ${academyId} and p.score is not null and (p.player_id, s.game_id) in (select player_id, game_id from shown)
+      window earlier as (partition by p.player_id, s.game_id, s.game_version order by s.started_at, s.session_id),
+        till as (earlier rows between unbounded preceding and 1 preceding)) as scored
+    where last is not null and session_id = any(${ids}::uuid[])`);
+  const higher = new Map(sessions.map(({ sessionId, spec }) => [sessionId, schemeOf(spec.scoring).better(spec.scoring) === 'higher']));
+  return new Map(
+    rows.map(({ session_id, score, last, least, most }) => [session_id, { score, last, best: higher.get(session_id) ? most : least }]),
+  );
 }
 
 /** Sessions with who plays in them and their balls, all at once, in the order given. */
@@ -303,12 +329,6 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
   };
 }
 
-/** Played to its last ball, or until its time was over. */
-const playedThrough = or(
-  isNotNull(session.completedAt),
-  and(isNotNull(session.stoppedAt), sql`(${session.spec} -> 'rules' ->> 'timeLimitS') is not null`),
-);
-
 /**
  * The best score of a player in the version of the game that a session plays, over earlier completed sessions.
  * @returns null before the first
@@ -341,28 +361,10 @@ export async function scoresOf(db: Db, actor: Actor, playerId: string): Promise<
 
 async function scoresWhere(db: Db, actor: Actor, playerId: string, where: SQL | undefined): Promise<Score[]> {
   const rows = await db
-    .select({ session, entry: sessionPlayer })
+    .select({ session, score: sessionPlayer.score })
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), playedThrough, where))
+    .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), isNotNull(sessionPlayer.score), where))
     .orderBy(asc(session.startedAt));
-  const shots = group(
-    await shotsOfSessions(
-      db,
-      actor,
-      rows.map((row) => row.session.sessionId),
-    ),
-    (one) => one.sessionId,
-  );
-  return rows.flatMap((row) => {
-    const standing = soloStanding(row.session.spec, asEntrant(row.entry), row.session.sessionId, shots.get(row.session.sessionId) ?? []);
-    // A score against others, or one of a game that ended early because all was perfect, is no mark to beat.
-    return standing && standing.early !== 'perfect' ? [{ session: row.session, score: standing.score }] : [];
-  });
-}
-
-/** How somebody did in a session, looked at alone; null in games that compare players, where a score is won from the others. */
-function soloStanding(spec: GameSpec, entrant: Entrant, sessionId: string, shots: readonly Shot[]) {
-  if (schemeOf(spec.scoring).players > 1) return null;
-  return playSession(spec, [{ ...entrant, allowance: 0 }], shots, { seed: seedOf(sessionId) }).standings[0]!;
+  return rows.map((row) => ({ session: row.session, score: row.score! }));
 }

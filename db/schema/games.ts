@@ -2,7 +2,7 @@ import { storedGames } from '@/core/game/stored-games';
 import { storedPlans } from '@/core/green/stored-plans';
 import { DISTANCE_SOURCES, storedConditions } from '@/core/shot/conditions';
 import { sql } from 'drizzle-orm';
-import { date, doublePrecision, foreignKey, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { boolean, date, doublePrecision, foreignKey, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at, document, metres } from './columns';
 import { player } from './people';
@@ -88,6 +88,8 @@ export const session = pgTable(
     balls: integer().notNull().default(0),
     /** Derived: with fewer balls than this it can't be over, and nobody need look; null: no number of balls ends it. */
     overFrom: integer().default(0),
+    /** An older program ended it and kept no scores: they are still to be worked out (`settleDue`). */
+    scoresDue: boolean().notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId] }),
@@ -119,6 +121,11 @@ export const sessionPlayer = pgTable(
     scale: doublePrecision().notNull().default(1),
     /** A head start, in what the score counts. */
     allowance: doublePrecision().notNull().default(0),
+    /**
+     * Derived: what the player scored alone in a game played to its end, without a head start; null before that, where a score is won from
+     * others, and where all was perfect early.
+     */
+    score: doublePrecision(),
     /** What the player wrote about it afterwards, and the coach. */
     ownNote: text().notNull().default(''),
     coachNote: text().notNull().default(''),

@@ -9,7 +9,7 @@ const people = [
   { playerId: idOf(9001), name: 'Mia', units: 'metric' },
 ];
 const line = (sessionId: string, spec: object, players: object[], balls: number, outcome: object) =>
-  ({ session: { sessionId, spec, startedAt }, players, balls, outcome }) as unknown as Lines[number];
+  ({ session: { sessionId, spec, startedAt }, players, balls, outcome, before: null }) as unknown as Lines[number];
 const show = (lines: Lines, more: object = {}) =>
   render(<SessionLines slug="here" lines={lines} timeZone="UTC" now={new Date('2026-05-21T18:00:00Z')} {...more} />);
 
@@ -41,4 +41,10 @@ test('on a game’s own page its title is not said again', () => {
   show([line('s1', game(), people.slice(0, 1), 6, outcome)], { withTitle: false });
   expect(screen.getByRole('link')).toHaveTextContent(/^Otto/);
   expect(screen.queryByText(/Two spots/)).toBeNull();
+});
+
+test('a score alone says how it compares with the time before', () => {
+  const outcome = { through: true, scores: [{ playerId: PLAYER, score: 21, met: true }], ahead: [] };
+  show([{ ...line('s1', game({ goal: 17 }), people.slice(0, 1), 6, outcome), before: { score: 21, last: 17, best: 25 } }]);
+  expect(screen.getByRole('listitem')).toHaveTextContent('goal met · 4 better than last time');
 });

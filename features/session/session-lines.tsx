@@ -1,7 +1,7 @@
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import { ballsOf } from '@/core/game/phases';
-import { sayOutcome } from '@/core/play/outcome';
+import { sayChange, sayOutcome } from '@/core/play/outcome';
 import type { FinishedLine } from '@/server/data';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
 import styles from './session.module.scss';
@@ -20,11 +20,13 @@ type Props = {
 export function SessionLines({ slug, lines, timeZone, now, withNames = true, withTitle = true }: Props) {
   return (
     <ul className="rows">
-      {lines.map(({ session, players, balls, outcome }) => {
+      {lines.map(({ session, players, balls, outcome, before }) => {
         const { spec } = session;
         const all = ballsOf(spec) * players.length;
         const nameOf = (playerId: string) => players.find((player) => player.playerId === playerId)?.name ?? '';
-        const { figure, words } = sayOutcome(spec, outcome, nameOf, players[0]?.units ?? 'imperial');
+        const system = players[0]?.units ?? 'imperial';
+        const { figure, words } = sayOutcome(spec, outcome, nameOf, system);
+        const change = before && sayChange(spec, before, system);
         return (
           <li key={session.sessionId}>
             <Link href={`/a/${slug}/sessions/${session.sessionId}`} className={styles.line}>
@@ -41,7 +43,7 @@ export function SessionLines({ slug, lines, timeZone, now, withNames = true, wit
             </Link>
             <span className={styles.outcome}>
               <b className="fig">{figure}</b>
-              <small>{words || sayDay(session.startedAt, timeZone, now)}</small>
+              <small>{[words, change].filter(Boolean).join(' · ') || sayDay(session.startedAt, timeZone, now)}</small>
             </span>
           </li>
         );
