@@ -66,7 +66,8 @@ test('what the worker keeps is the page of play, and nothing that names anybody'
       return urls.sort();
     });
   await expect.poll(async () => (await kept()).length).toBeGreaterThan(5);
-  for (const path of await kept()) expect(path).toMatch(/^\/(play|j|icon\.svg|shell\/[a-z]+-[-\w]+\.(js|css|woff2))$/);
+  for (const path of await kept())
+    expect(path).toMatch(/^\/(play|j|icon\.svg|shell\/([a-z]+-[-\w]+\.(js|css|woff2|png)|manifest\.webmanifest))$/);
 });
 
 test('an ended session that nobody could tell of is told when the network is back', async ({ page, context }) => {

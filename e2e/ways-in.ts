@@ -68,6 +68,25 @@ const said = (event: (of: OwnAcademy) => object): Route => ({
 
 /** Routes of the programming interface, by their file; the sign-in service has a test of its own. */
 export const ROUTES: Readonly<Record<string, Route[]>> = {
+  'api/v1/home/route.ts': [{ method: 'GET', path: ({ slug }) => `/api/v1/home?academy=${slug}`, by: 'coach or link' }],
+  'api/v1/sessions/route.ts': [
+    {
+      method: 'POST',
+      path: () => '/api/v1/sessions',
+      body: ({ slug, gameId, playerId }) => ({
+        sentAt: new Date().toISOString(),
+        start: {
+          sessionId: randomUUID(),
+          academy: slug,
+          gameId,
+          gameVersion: 1,
+          startedAt: new Date().toISOString(),
+          entrants: [{ playerId, level: 18, unitM: null, scale: 1, allowance: 0 }],
+        },
+      }),
+      by: 'coach or link',
+    },
+  ],
   'api/v1/sessions/[session]/bundle/route.ts': [
     { method: 'GET', path: ({ sessionId }) => `/api/v1/sessions/${sessionId}/bundle`, by: 'coach or link' },
   ],

@@ -60,6 +60,22 @@ export async function memberForSession(
   return found && { data: dataOf(found.actor), academy: found.academy };
 }
 
+/**
+ * Whoever works in an academy, in any role: at the green.
+ * @param from the headers of the request
+ * @param slug the academy; null: the first in which they work
+ */
+export async function memberAtGreen(
+  from: Headers,
+  slug: string | null,
+): Promise<{ data: DataFor<MemberRole>; academy: Academy } | 'signed out' | null> {
+  const user = (await auth().api.getSession({ headers: from }))?.user;
+  if (!user) return 'signed out';
+  const where = slug ?? (await homeOf(database(), user.id));
+  const found = where === null ? null : await memberIn(database(), user.id, where);
+  return found && { data: dataOf(found.actor), academy: found.academy };
+}
+
 /** Where the user's work is: the address of their academy, or null before there is one. */
 export async function homeAddress(userId: string): Promise<string | null> {
   const slug = await homeOf(database(), userId);

@@ -1,7 +1,7 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
-import { memberForSession } from './actor';
+import { memberAtGreen, memberForSession } from './actor';
 import { dataOf } from './data';
 import { database } from './db';
 import { makeDelays } from './delays';
@@ -16,6 +16,9 @@ export type PlayData = DataFor<'player'>;
 /** Somebody at the green: the coach, or a player by a personal link, who speaks for one player only. */
 export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
 export type DoorRefusal = 'signed out' | 'no such session' | 'too many tries';
+
+/** Whoever works in an academy, at the green. */
+export type MemberDoor = Exclude<Awaited<ReturnType<typeof memberAtGreen>>, 'signed out' | null>;
 
 /** Wrong links and keys from one sender. */
 const tries = makeDelays('tokens', { free: 30, mostMs: 30_000, forgetMs: 15 * 60_000 });

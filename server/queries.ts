@@ -6,6 +6,7 @@ import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
+import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
@@ -24,6 +25,7 @@ export const QUERIES = {
   ...readings,
   ...sessions,
   ...shots,
+  kitOf,
   takeIn,
 };
 type Queries = typeof QUERIES;

@@ -57,8 +57,17 @@ test('what is given to whom', () => {
   ]);
   expect(has('player').toSorted()).toEqual(
     [
-      ...['bagOf', 'bestBefore', 'eventsOfSession', 'finishedSessions', 'getPlayer', 'getSession', 'hasPlayed', 'keepReaderKey'],
-      ...['newestReading', 'resumeSession', 'saveConditions', 'saveNote', 'saveStationDistance', 'startSession', 'stopSession'],
+      ...['bagOf', 'bestBefore', 'eventsOfSession', 'finishedSessions', 'getPlayer', 'getSession', 'hasPlayed', 'keepReaderKey', 'kitOf'],
+      ...[
+        'newestReading',
+        'resumeSession',
+        'saveConditions',
+        'saveNote',
+        'saveStationDistance',
+        'startSession',
+        'stopSession',
+        'takeStart',
+      ],
       ...['takeIn', 'unfinishedSessions', 'withShots'],
     ].toSorted(),
   );

@@ -45,6 +45,8 @@ export const MAY = {
 
   // Sessions, and what is recorded in them.
   startSession: PLAY,
+  takeStart: PLAY,
+  kitOf: PLAY,
   getSession: PLAY,
   stopSession: PLAY,
   resumeSession: PLAY,
@@ -64,6 +66,7 @@ export const MAY = {
   hasPlayed: PLAY,
   bestBefore: PLAY,
   scoresOf: DESK,
+  dayInAcademy: DESK,
   playsIn: NOBODY,
   keepReaderKey: PLAY,
   newestReading: PLAY,

@@ -1,6 +1,5 @@
 import { unitOf } from '../golf/shot-types';
-import { gameSpecSchema, type GameSpec } from '../game/spec';
-import { GAME_VERSION } from '../game/stored-games';
+import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { toMetres } from '../units/length';
 

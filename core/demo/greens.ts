@@ -1,8 +1,7 @@
-import { GAME_VERSION } from '../game/stored-games';
 import { gameStations } from '../green/game';
 import { greenPlanSchema, type GreenPlan } from '../green/plan';
 import { pacedOutline, startShape } from '../green/shapes';
-import { gameSpecSchema, type GameSpec } from '../game/spec';
+import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import { along, ofBearing, type Point } from '../geometry/point';
 import { toMetres } from '../units/length';
 

@@ -1,4 +1,5 @@
-import { enter, type Entrant } from '../game/entrant';
+import { enter } from '../game/enter';
+import type { Entrant } from '../game/entrant';
 import type { GameSpec } from '../game/spec';
 import { believe, type Belief } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';

@@ -1,7 +1,5 @@
 import * as z from 'zod';
-import { shippedReference } from '../golf/reference';
 import { openObject } from '../stored';
-import { METRES_PER } from '../units/length';
 import { schemeOf } from './scoring';
 import { fittedM, unitFor, unitM, type OwnLengths, type Sizes } from './sizes';
 import type { GameSpec } from './spec';
@@ -30,21 +28,12 @@ export function plainEntrant(playerId: string, level = 18): Entrant {
   return { playerId, level, unitM: null, scale: 1, allowance: 0 };
 }
 
-/** The level for which zones that grow with the level are drawn. */
-export const DRAWN_FOR_LEVEL = 10;
-
 /**
- * By how much zones are larger for a level: the median distance left of a 15 yd chip from the fairway at that level,
- * against the level they are drawn for, to a twentieth.
+ * What a session fixes about a player when it starts.
+ * @param player `scale`: by how much zones that grow with the level are larger for them (`scaleForLevel`)
  */
-export function scaleForLevel(level: number): number {
-  const median = (at: number) => shippedReference.shot(at, 'chip', 'fairway', 15 * METRES_PER.yd)!.medianLeftFt;
-  return Math.round((median(level) / median(DRAWN_FOR_LEVEL)) * 20) / 20;
-}
-
-/** What a session fixes about a player when it starts. */
-export function enter(
-  player: { playerId: string; level: number } & OwnLengths,
+export function entrantFor(
+  player: { playerId: string; level: number; scale: number } & OwnLengths,
   sizes: Sizes,
   coach: OwnLengths,
   allowance: number,
@@ -54,7 +43,7 @@ export function enter(
     playerId: player.playerId,
     level: player.level,
     unitM: own === unitM(sizes) ? null : own,
-    scale: sizes.scaled ? scaleForLevel(player.level) : 1,
+    scale: sizes.scaled ? player.scale : 1,
     allowance,
   };
 }

@@ -1,8 +1,7 @@
 import { unitOf } from '../golf/shot-types';
 import type * as z from 'zod';
 import { toMetres } from '../units/length';
-import { gameSpecSchema, type GameSpec } from './spec';
-import { GAME_VERSION } from './stored-games';
+import { GAME_VERSION, gameSpecSchema, type GameSpec } from './spec';
 import type { Station } from './station';
 
 /** For whom a ready game is meant. */

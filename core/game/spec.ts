@@ -3,9 +3,11 @@ import { orderSchema, PLAIN_RULES, rulesSchema } from './rules';
 import { scoringSchema } from './scoring';
 import { refuseNonsense } from './sense';
 import { sizesSchema } from './sizes';
-import { GAME_VERSION } from './stored-games';
 import { ballsSchema, MOST_STATIONS, stationSchema } from './station';
 import { filledLine, line } from '../stored';
+
+/** The version of a game that this program writes; how older ones are brought to it says stored-games.ts. */
+export const GAME_VERSION = 2;
 
 /** A phase before the one that counts: the same stations, with its own balls, order and scoring. */
 export const leadInSchema = z.strictObject({

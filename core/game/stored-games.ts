@@ -2,9 +2,6 @@ import { documentKind, type Step } from '../document';
 import type { GameSpec } from './spec';
 import { NOWHERE_SAID } from './station';
 
-/** The version of a game that this program writes. */
-export const GAME_VERSION = 2;
-
 /** How the shape of games changed, step by step. */
 const STEPS: readonly Step[] = [
   // 2: a station says its hole, its name and what to think of there.

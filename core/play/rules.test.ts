@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { projectShots } from '../shot/project';
 import { entrants, ft, game, holed, left, PLAYER, playList, playOut, recordTurn, station, voidOf, yd } from '../testing/make';
-import { enter, gameFor, scaleForLevel } from '../game/entrant';
+import { enter, scaleForLevel } from '../game/enter';
+import { gameFor } from '../game/entrant';
 import { LIBRARY } from '../game/library';
 import { keptAsGame } from '../game/open';
 import { phasesOf } from '../game/phases';

@@ -38,6 +38,16 @@ export async function newestGame(db: Db, actor: Actor, gameId: string): Promise<
   return row ? { ...row.version, archivedAt: row.archivedAt } : null;
 }
 
+/** A game in one of its versions; null if the academy has none such. */
+export async function gameInVersion(db: Db, actor: Actor, gameId: string, version: number): Promise<Omit<GameRow, 'archivedAt'> | null> {
+  const [row] = await db
+    .select()
+    .from(gameVersion)
+    .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId), eq(gameVersion.version, version)))
+    .for('share');
+  return row ?? null;
+}
+
 /** A game in its newest version, which nobody changes before this transaction is through; null if the academy has none of this id. */
 export async function holdGame(db: Db, actor: Actor, gameId: string): Promise<GameRow | null> {
   await db

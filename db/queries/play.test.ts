@@ -5,6 +5,10 @@ import { between, game, idOf, left, record, voidOf } from '@/core/testing/make';
 import type { PlayerByLink } from '../actor';
 import { reading, shot } from '../schema';
 import { academies, own } from '../testing/academy';
+import { plainEntrant } from '@/core/game/entrant';
+import { erasePlayer } from './erase';
+import { saveGame } from './games';
+import { kitOf } from './kit';
 import { holderOfLink, keepLink, keepReaderKey, linksOf, playsIn, revokeLink, sessionOfReader } from './links';
 import { savePlayer } from './players';
 import { newestReading, takeReading } from './readings';
@@ -17,6 +21,7 @@ import {
   saveNote,
   saveStationDistance,
   startSession,
+  takeStart,
 } from './sessions';
 import { rebuildShots } from './projection';
 import { eventsOfSession, sessionLog, shotsOfSessions } from './shots';
@@ -196,4 +201,81 @@ test('balls that lie between two rings stay so when the day changes', async () =
   await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, between(3, 6)))]);
   await saveConditions(db, at.actor, at.sessionId, { wet: true });
   expect(await shotsOfSessions(db, at.actor, [at.sessionId])).toMatchObject([{ leftM: null, leftMinM: 0.9144, leftMaxM: 1.8288 }]);
+});
+
+describe('a session that a device began', () => {
+  const begunAt = new Date('2026-04-20T16:00:00Z');
+  const begin = (at: { n: number; gameId: string }, players: string[], more: object = {}) => ({
+    sessionId: idOf(at.n * 100_000 + 70),
+    academy: 'any',
+    gameId: at.gameId,
+    gameVersion: 1,
+    startedAt: begunAt.toISOString(),
+    entrants: players.map((playerId) => ({ ...plainEntrant(playerId, 7), allowance: 2 })),
+    ...more,
+  });
+
+  test('it is taken in once, as it was begun: then, with the game and the level of then', async () => {
+    const { mia, ...at } = await pair();
+    const start = begin(at, [mia, at.playerId]);
+    // Since it was begun the game was changed, and so was a level.
+    await saveGame(db, at.actor, at.gameId, game({ title: 'Changed since' }));
+    expect(await takeStart(db, at.actor, start, begunAt)).toBe(true);
+    expect(await takeStart(db, at.actor, start, begunAt)).toBe(true);
+    const found = (await getSession(db, at.actor, start.sessionId))!;
+    expect(found.session).toMatchObject({ gameVersion: 1, startedAt: begunAt, spec: { title: game().title } });
+    expect(found.entrants).toEqual(start.entrants);
+    // Its balls come afterwards, and were played then.
+    const [event] = [own(at, record(game(), 0, left(2), 30), start.sessionId)];
+    await takeIn(db, at.actor, start.sessionId, [{ ...event!, deviceAt: '2026-04-20T16:05:00.000Z' } as ShotEvent]);
+    expect((await getSession(db, at.actor, start.sessionId))!.shots).toHaveLength(1);
+  });
+
+  test('it begins with the day on which it was begun, not with the one on which it came', async () => {
+    const at = await academy();
+    await saveConditionsToday(db, at.actor, { wind: 'gusts' });
+    const [then, today] = [begin(at, [at.playerId]), begin(at, [at.playerId], { sessionId: idOf(at.n * 100_000 + 71) })];
+    await takeStart(db, at.actor, then, begunAt);
+    await takeStart(db, at.actor, today, new Date());
+    const day = async (id: string) => (await getSession(db, at.actor, id))!.session.conditions.wind;
+    expect([await day(then.sessionId), await day(today.sessionId)]).toEqual([undefined, 'gusts']);
+  });
+
+  test('what is no more is said: the game, or everybody; of several who are left the others play', async () => {
+    const { mia, ...at } = await pair();
+    expect(await takeStart(db, at.actor, begin(at, [at.playerId], { gameId: idOf(1) }), begunAt)).toBe('no game');
+    expect(await takeStart(db, at.actor, begin(at, [at.playerId], { gameVersion: 9 }), begunAt)).toBe('no game');
+    expect(
+      await takeStart(db, at.actor, begin(at, [at.playerId], { sessionId: at.sessionId, entrants: [plainEntrant(mia)] }), begunAt),
+    ).toBe('another session');
+    await erasePlayer(db, at.actor, mia);
+    expect(await takeStart(db, at.actor, begin(at, [mia]), begunAt)).toBe('no player');
+    expect(await takeStart(db, at.actor, begin(at, [mia, at.playerId]), begunAt)).toBe(true);
+    expect((await getSession(db, at.actor, begin(at, []).sessionId))!.entrants.map(({ playerId }) => playerId)).toEqual([at.playerId]);
+  });
+
+  test('the kit has the present games, who plays with which clubs, and the best; a link’s has its own player’s', async () => {
+    const { mia, ...at } = await pair();
+    const other = await academy();
+    await takeIn(
+      db,
+      at.actor,
+      at.sessionId,
+      Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(2)))),
+    );
+    const all = await kitOf(db, at.actor, null);
+    expect(all.games.map(({ gameId, version }) => [gameId, version])).toEqual([[at.gameId, 1]]);
+    expect(all.players.map(({ name }) => name)).toEqual(['Mia', 'Otto']);
+    expect(all.bests).toEqual([{ playerId: at.playerId, gameId: at.gameId, score: 24, sessions: 1 }]);
+    const fresh = idOf(at.n * 100_000 + 80);
+    await saveGame(db, at.actor, fresh, game({ title: 'Never played' }));
+    expect((await kitOf(db, at.actor, null)).games).toHaveLength(2);
+    const theirs = await kitOf(db, at.actor, mia);
+    expect([theirs.games.map(({ gameId }) => gameId), theirs.players.map(({ name }) => name), theirs.bests]).toEqual([
+      [at.gameId],
+      ['Mia'],
+      [],
+    ]);
+    expect((await kitOf(db, other.actor, null)).players.map(({ playerId }) => playerId)).toEqual([other.playerId]);
+  });
 });

@@ -1,12 +1,13 @@
-import { enter, type Entrant } from '@/core/game/entrant';
+import { enter } from '@/core/game/enter';
+import type { Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
 import { outcomeOf, type Outcome, type ScoredBefore } from '@/core/play/outcome';
 import { bestScore, playSession } from '@/core/play/play';
 import type { UnitSystem } from '@/core/units/length';
 import { schemeOf } from '@/core/game/scoring';
-import type { GameSpec } from '@/core/game/spec';
-import type { GreenPlan } from '@/core/green/plan';
+import { dayOnGreen } from '@/core/green/day';
 import type { Notes } from '@/core/exchange/bundle';
+import type { SessionStart } from '@/core/exchange/session-start';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
@@ -14,7 +15,7 @@ import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type S
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
-import { holdGame } from './game-versions';
+import { gameInVersion, holdGame, type GameRow } from './game-versions';
 import { getGreen } from './greens';
 import { changeSession, holdSession, settle, stationsOf } from './projection';
 import { asEntrant } from './rows';
@@ -56,45 +57,96 @@ export async function startSession(
       .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids)));
     if (!game || ids.length === 0 || people.length !== new Set(ids).size) return false;
     if (ids.length < schemeOf(game.spec.scoring).players) return false;
-    const { greenId, greenVersion } = game;
-    const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
-    const conditions = { ...(green ? conditionsOf(green.plan) : {}), ...(await conditionsToday(tx, actor)) };
-    const fresh = await tx
-      .insert(session)
-      .values({ academyId, sessionId, gameId, gameVersion: game.version, spec: game.spec, greenId, greenVersion, conditions })
-      .onConflictDoNothing()
-      .returning({ id: session.sessionId });
-    // Said before: nobody is ever added to a session that is there.
-    if (fresh.length === 0) return (await tx.$count(sessionPlayer, ofThem(academyId, sessionId, ids))) === ids.length;
-    await tx.insert(sessionPlayer).values(
-      entrants.map(({ playerId, allowance }, position) => {
-        const person = people.find((one) => one.playerId === playerId)!;
-        return { academyId, sessionId, position, ...enter(person, game.spec.sizes, coach!, allowance) };
-      }),
+    const entered = entrants.map(({ playerId, allowance }) =>
+      enter(
+        people.find((one) => one.playerId === playerId)!,
+        game.spec.sizes,
+        coach!,
+        allowance,
+      ),
     );
-    return true;
+    return openSession(tx, actor, sessionId, game, entered, new Date());
   });
+}
+
+/**
+ * Takes in a session that a device began by itself, as it was begun: with the version of the game that the device had, and with what that
+ * took from each player. Saying it twice takes it in once.
+ * @param begunAt when, by a right clock
+ * @returns true where it is here now; else what is no more, the game or everybody who played, or that its id is another session's
+ */
+export async function takeStart(
+  db: Db,
+  actor: Actor,
+  { sessionId, gameId, gameVersion: version, entrants }: SessionStart,
+  begunAt: Date,
+): Promise<true | 'no game' | 'no player' | 'another session'> {
+  const { academyId } = actor;
+  return db.transaction(async (tx) => {
+    await tx.select().from(academy).where(eq(academy.academyId, academyId)).for('share');
+    const game = await gameInVersion(tx, actor, gameId, version);
+    if (!game || entrants.length < schemeOf(game.spec.scoring).players) return 'no game';
+    const ids = entrants.map((one) => one.playerId);
+    const here = await tx
+      .select({ playerId: player.playerId })
+      .from(player)
+      .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids), isNull(player.erasedAt)));
+    // Of whoever was erased meanwhile nothing is taken in; the others played.
+    const left = entrants.filter(({ playerId }) => here.some((one) => one.playerId === playerId));
+    if (left.length === 0) return 'no player';
+    return (await openSession(tx, actor, sessionId, game, left, begunAt)) || 'another session';
+  });
+}
+
+/** @returns false where a session of this id is there already, and has not all of these players */
+async function openSession(
+  tx: Db,
+  actor: Actor,
+  sessionId: string,
+  { gameId, version, spec, greenId, greenVersion }: Pick<GameRow, 'gameId' | 'version' | 'spec' | 'greenId' | 'greenVersion'>,
+  entrants: readonly Entrant[],
+  startedAt: Date,
+): Promise<boolean> {
+  const { academyId } = actor;
+  const green = greenId && greenVersion ? await getGreen(tx, actor, greenId, greenVersion) : null;
+  const conditions = { ...(green ? dayOnGreen(green.plan) : {}), ...(await conditionsOn(tx, actor, startedAt)) };
+  const fresh = await tx
+    .insert(session)
+    .values({ academyId, sessionId, gameId, gameVersion: version, spec, greenId, greenVersion, conditions, startedAt })
+    .onConflictDoNothing()
+    .returning({ id: session.sessionId });
+  // Said before: nobody is ever added to a session that is there.
+  const ids = entrants.map(({ playerId }) => playerId);
+  if (fresh.length === 0) return (await tx.$count(sessionPlayer, ofThem(academyId, sessionId, ids))) === ids.length;
+  await tx.insert(sessionPlayer).values(entrants.map((one, position) => ({ academyId, sessionId, position, ...one })));
+  return true;
 }
 
 const ofThem = (academyId: string, sessionId: string, players: string[]) =>
   and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId), inArray(sessionPlayer.playerId, players));
 
-/** What a plan says about the day, until somebody says more. */
-function conditionsOf({ stimpFt, firmness }: GreenPlan): Conditions {
-  return { ...(stimpFt === null ? {} : { stimpFt }), ...(firmness === null ? {} : { firmness }) };
-}
-
 /** The day that a moment is, as the academy's time zone has it. */
-const dayNow = sql<string>`(now() at time zone ${academy.timeZone})::date::text`;
+const dayOf = (moment: Date | SQL) => sql<string>`(${moment}::timestamptz at time zone ${academy.timeZone})::date::text`;
+const dayNow = dayOf(sql`now()`);
 
 /** What was said about today; nothing where nobody said anything. */
 export async function conditionsToday(db: Db, actor: Actor): Promise<Conditions> {
+  return conditionsOn(db, actor, sql`now()`);
+}
+
+async function conditionsOn(db: Db, actor: Actor, moment: Date | SQL): Promise<Conditions> {
   const [row] = await db
     .select({ conditions: dayConditions.conditions })
     .from(academy)
-    .innerJoin(dayConditions, and(eq(dayConditions.academyId, academy.academyId), sql`${dayConditions.day} = ${dayNow}::date`))
+    .innerJoin(dayConditions, and(eq(dayConditions.academyId, academy.academyId), sql`${dayConditions.day} = ${dayOf(moment)}::date`))
     .where(eq(academy.academyId, actor.academyId));
   return row?.conditions ?? {};
+}
+
+/** The day it is in the academy, such as 2026-05-01. */
+export async function dayInAcademy(db: Db, actor: Actor): Promise<string> {
+  const [row] = await db.select({ day: dayNow }).from(academy).where(eq(academy.academyId, actor.academyId));
+  return row!.day;
 }
 
 /**
@@ -106,12 +158,12 @@ export async function saveConditionsToday(db: Db, actor: Actor, conditions: Cond
   const day = await db.transaction(async (tx) => {
     // A session that is being started meanwhile is waited for, or begins with what is said here.
     await tx.select().from(academy).where(eq(academy.academyId, academyId)).for('no key update');
-    const [today] = await tx.select({ day: dayNow }).from(academy).where(eq(academy.academyId, academyId));
+    const today = await dayInAcademy(tx, actor);
     await tx
       .insert(dayConditions)
-      .values({ academyId, day: today!.day, conditions })
+      .values({ academyId, day: today, conditions })
       .onConflictDoUpdate({ target: [dayConditions.academyId, dayConditions.day], set: { conditions } });
-    return today!.day;
+    return today;
   });
   const started = await db
     .select({ sessionId: session.sessionId })

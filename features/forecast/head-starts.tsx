@@ -2,7 +2,7 @@
 
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { enter } from '@/core/game/entrant';
+import { enter } from '@/core/game/enter';
 import type { OwnLengths } from '@/core/game/sizes';
 import type { GameSpec } from '@/core/game/spec';
 import type { AskedForecast } from '@/workers/messages';

@@ -3,7 +3,7 @@
 import { sayLevel } from '@/core/golf/level';
 import { useMemo, useState } from 'react';
 import { entrantOfLevel } from '@/core/forecast/levels';
-import { enter } from '@/core/game/entrant';
+import { enter } from '@/core/game/enter';
 import type { OwnLengths } from '@/core/game/sizes';
 import type { GameSpec } from '@/core/game/spec';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';

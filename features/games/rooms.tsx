@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { DRAWN_FOR_LEVEL, enter, gameFor } from '@/core/game/entrant';
+import { DRAWN_FOR_LEVEL, enter } from '@/core/game/enter';
+import { gameFor } from '@/core/game/entrant';
 import { gameFileName, writeGameFile } from '@/core/game/file';
 import { LIBRARY } from '@/core/game/library';
 import { keptAsGame } from '@/core/game/open';

@@ -10,15 +10,15 @@ import { mayNote } from '@/core/exchange/session-note';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { playAddress, readPlayHash } from '../session/address';
+import { academyOf, playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
 import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';
 import { now } from '../form/ids';
-import { noteSession } from './device/sync';
+import { meanToPlay, noteSession } from './device/sync';
 import type { Offer } from './device/store';
 import { useSession } from './device/use-session';
-import { LinkApp } from './link-app';
+import { LinkApp, StartApp } from './start/home-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
@@ -41,8 +41,7 @@ export function PlayApp() {
   const { sessionId, stationKey } = readPlayHash(hash ?? '');
   if (hash === null) return <Notice title="One moment …" />;
   if (window.location.pathname === '/j') return <LinkApp key={hash} token={hash} />;
-  if (!z.uuid().safeParse(sessionId).success)
-    return <Notice title="No session named" text="Start a game from its page, or go on with one from Today." />;
+  if (!z.uuid().safeParse(sessionId).success) return <StartApp academy={academyOf(hash)} />;
   return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
 }
 
@@ -137,7 +136,10 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
           lines={careLines(bundle.spec)}
           title={bundle.spec.title}
           rules={[scoringInWords(standing.game.scoring, standing.game.sizes, player.units), ...rulesInWords(standing.game, player.units)]}
-          onReady={() => setReady(true)}
+          onReady={() => {
+            setReady(true);
+            void meanToPlay(sessionId);
+          }}
         >
           {bundle.players.length > 1 && mine === null && !schemeOf(bundle.spec.scoring).round && (
             <div>

@@ -6,6 +6,17 @@ export function playAddress(sessionId: string, stationKey?: string | null): stri
   return `/play#${sessionId}${stationKey ? AT + encodeURIComponent(stationKey) : ''}`;
 }
 
+/** The start page of play, of one academy. */
+export function startAddress(slug: string): string {
+  return `/play#academy${AT}${encodeURIComponent(slug)}`;
+}
+
+/** The academy that such an address names; null where it names none. */
+export function academyOf(hash: string): string | null {
+  const { sessionId, stationKey } = readPlayHash(hash);
+  return sessionId === 'academy' ? stationKey : null;
+}
+
 /** What such an address names behind its "#". */
 export function readPlayHash(hash: string): { sessionId: string; stationKey: string | null } {
   const [sessionId = '', ...rest] = hash.split(AT);

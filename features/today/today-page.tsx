@@ -7,6 +7,7 @@ import type { Academy, Answer, FinishedLine, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
 import { SessionLines } from '../session/session-lines';
+import { startAddress } from '../session/address';
 import { Day } from './day';
 import styles from './today.module.scss';
 import { Unfinished } from './unfinished';
@@ -126,6 +127,10 @@ function NextStep({ base, players, games }: { base: string; players: number; gam
       <Link href={`${base}/games`} className="btn btn-primary btn-lg">
         Play a game
       </Link>
+      {/* Play is no page of the desk: it is loaded anew. */}
+      <a href={startAddress(base.slice('/a/'.length))} className="btn btn-outline-dark btn-lg">
+        At the green
+      </a>
       <Link href={`${base}/games/new`} className="btn btn-outline-dark btn-lg">
         Design a game
       </Link>

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
@@ -85,17 +85,30 @@ async function styles() {
   };
 }
 
+const hashOf = (text) => createHash('sha256').update(text).digest('hex').slice(0, 16);
+
+/** What a phone asks for when it installs the page: the manifest, and icons drawn from `app/icon.svg`. */
+function copyBeside() {
+  const icons = readdirSync(join(SOURCE, 'icons')).map((name) => [name, join(SOURCE, 'icons', name)]);
+  return [...icons, ['manifest.webmanifest', join(SOURCE, 'manifest.webmanifest')]].map(([name, path]) => {
+    copyFileSync(path, join(OUT, name));
+    return { url: `/shell/${name}`, text: readFileSync(path) };
+  });
+}
+
 /** Writes the page, then the worker with the list of all files it keeps. */
 async function finish(esbuild, metafile) {
   const files = Object.keys(metafile.outputs).map((path) => path.slice('public'.length));
   const named = (end) => files.find((file) => file.startsWith('/shell/play-') && file.endsWith(end));
   const page = readFileSync(join(SOURCE, 'page.html'), 'utf8').replace('{{style}}', named('.css')).replace('{{script}}', named('.js'));
   writeFileSync(join(OUT, 'page.html'), page);
-  const revision = createHash('sha256').update(page).digest('hex').slice(0, 16);
+  const beside = copyBeside();
+  const revision = hashOf(page);
   const kept = [
     ...PAGES.map((url) => ({ url, revision })),
     ...files.map((url) => ({ url, revision: null })),
     { url: '/icon.svg', revision },
+    ...beside.map(({ url, text }) => ({ url, revision: hashOf(text) })),
   ];
   await esbuild.build({
     entryPoints: [join(SOURCE, 'worker.ts')],

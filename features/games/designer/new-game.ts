@@ -1,9 +1,8 @@
 import { firstScoring } from '@/core/game/scoring/simple';
 import { PLAIN_RULES } from '@/core/game/rules';
-import { freshKey, type GameSpec } from '@/core/game/spec';
+import { freshKey, GAME_VERSION, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
-import { GAME_VERSION } from '@/core/game/stored-games';
 import { NOWHERE_SAID, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 

@@ -14,14 +14,16 @@ import {
   keepBundle,
   keepEvents,
   keepHome,
+  keepStart,
   keyOf,
   lastSeq,
   nextBatch,
   readAside,
   readSession,
+  sessionsHere,
   settleAside,
 } from './store';
-import { sendWaiting, syncState, noteSession } from './sync';
+import { meanToPlay, noteSession, sendWaiting, syncState } from './sync';
 
 const spec = game();
 const turns = turnsOf(spec);
@@ -69,6 +71,14 @@ const standing = async () => play(spec, (await readSession(SESSION))!.shots);
 const settled = async () => {
   await sendWaiting();
   await sendWaiting();
+};
+
+/** Lets time pass, with what the store does meanwhile. */
+const later = async (seconds: number) => {
+  for (let s = 0; s < seconds; s++) {
+    await jest.advanceTimersByTimeAsync(1000);
+    for (let turn = 0; turn < 20; turn++) await new Promise((resolve) => setImmediate(resolve));
+  }
 };
 
 test('a ball is on the device as soon as it is recorded, and reaches the server once', async () => {
@@ -161,12 +171,12 @@ test('what is refused is not sent again and again; what could not be reached is'
   await recordBall(bundle(), 0, turns[0]!, holed);
   await settled();
   const posts = server.posts;
-  await jest.advanceTimersByTimeAsync(300_000);
+  await later(300);
   expect(server.posts).toBe(posts);
   server.answer = 503;
   await settled();
   const before = server.posts;
-  await jest.advanceTimersByTimeAsync(300_000);
+  await later(300);
   expect(server.posts).toBeGreaterThan(before + 2);
   expect(server.posts).toBeLessThan(before + 15);
 });
@@ -310,10 +320,10 @@ test('a session is played by the rules with which it was stored, and one of a ne
 });
 
 test('what the server refuses for good is set aside with its reason, and keeps nothing else waiting', async () => {
+  server.refuses = (event) => (event.kind === 'record' && event.payload.turnNo === 1 ? 'note: A character in this can’t be kept.' : null);
   await recordBall(bundle(), 0, turns[0]!, left(2));
   await recordBall(bundle(), 0, turns[1]!, { ...left(5), note: 'odd' } as never);
   await recordBall(bundle(), 0, turns[2]!, holed);
-  server.refuses = (event) => (event.kind === 'record' && event.payload.turnNo === 1 ? 'note: A character in this can’t be kept.' : null);
   await settled();
   expect([server.events.length, await countWaiting(), syncState()]).toEqual([2, 0, 'idle']);
   // It counts no more: its turn is open again.
@@ -394,12 +404,15 @@ test('a session that is refused keeps no other waiting', async () => {
 
 test('a personal link is the key of its sessions, and of no other', async () => {
   const home = {
-    academy: { name: 'Here' },
+    version: 1,
+    at: null,
+    kit: null,
+    academy: { slug: 'here', name: 'Here' },
     player: { playerId: PLAYER, name: 'Otto', units: 'imperial' },
     expiresAt: '',
     sessions: [],
   } as const;
-  const line = { sessionId: SESSION, gameId: null, title: 'Two spots', startedAt: '', over: false, balls: 0, score: null };
+  const line = { sessionId: SESSION, gameId: null, title: 'Two spots', startedAt: '', over: false, balls: 0, score: null, players: [] };
   await keepHome('here.secret', { ...home, sessions: [line] });
   await recordBall(bundle(), 0, turns[0]!, left(2));
   await settled();
@@ -424,4 +437,74 @@ test('messages of the live stream come whole and in order, however they are cut;
     ['facts', '[1]'],
     ['session', 'é'],
   ]);
+});
+
+describe('a session that was begun here', () => {
+  const id = idOf(500);
+  const start = { sessionId: id, academy: 'here', gameId: idOf(9), gameVersion: 1, startedAt: '2026-05-01T18:00:00.000Z', entrants: [] };
+  /** Whether it is among the sessions that are here, and whether it waits. */
+  const here = async () => (await sessionsHere()).flatMap(({ bundle: { sessionId }, waits }) => (sessionId === id ? [waits] : []));
+  const asked = () => jest.mocked(global.fetch).mock.calls.map(([url]) => String(url));
+
+  test('nobody hears of one that was only looked at, and it is forgotten', async () => {
+    await keepStart(bundle([], id), start, null);
+    await settled();
+    expect(asked()).toEqual([]);
+    expect([await countWaiting(), await here()]).toEqual([0, []]);
+    await forgetSent();
+    expect(await readSession(id)).toBeUndefined();
+  });
+
+  test('the server has it before anything else of it, once', async () => {
+    server.answer = 'no network';
+    await keepStart(bundle([], id), start, null);
+    await meanToPlay(id);
+    await recordBall(bundle([], id), 0, turns[0]!, left(2));
+    await noteSession(id, { say: 'stopped', stopped: true });
+    await settled();
+    expect(await countWaiting()).toBe(3);
+    expect(await here()).toEqual([true]);
+    // Whatever is forgotten, this is not.
+    await forgetSent();
+    jest.mocked(global.fetch).mockClear();
+    server.answer = 'stored';
+    await sendWaiting();
+    expect(asked()).toEqual(['/api/v1/sessions', '/api/v1/shot-events', `/api/v1/sessions/${id}`]);
+    expect([await countWaiting(), await here()]).toEqual([0, [false]]);
+    await sendWaiting();
+    expect(asked()).toHaveLength(3);
+  });
+
+  test('one that fails keeps no other session waiting; one that is refused is set aside with its balls, and discarded with them', async () => {
+    const other = idOf(501);
+    await keepBundle(bundle([], other));
+    server.answer = 'no network';
+    await keepStart(bundle([], id), start, null);
+    await meanToPlay(id);
+    await recordBall(bundle([], id), 0, turns[0]!, left(2));
+    await recordBall(bundle([], other), 0, turns[0]!, left(2));
+    await settled();
+    const plain = jest.mocked(global.fetch).getMockImplementation()!;
+    const starts = (status: number) =>
+      jest
+        .mocked(global.fetch)
+        .mockImplementation(async (url, init) =>
+          url === '/api/v1/sessions' ? respond(status, { error: 'The game is gone.' }) : plain(url, init),
+        );
+    server.answer = 'stored';
+    starts(503);
+    await sendWaiting();
+    expect([server.events.map(({ sessionId }) => sessionId), await countWaiting()]).toEqual([[other], 2]);
+    starts(409);
+    await sendWaiting();
+    expect(await readAside(id)).toMatchObject([{ why: 'The game is gone.', said: { say: 'start' } }]);
+    // Its ball waits for nothing but a decision.
+    expect([await countWaiting(), server.events.length]).toEqual([0, 1]);
+    const aside = (await readAside(id))[0]!.id;
+    await settleAside(aside, 'again');
+    expect(await countWaiting()).toBe(2);
+    await sendWaiting();
+    await settleAside(aside, 'discard');
+    expect([await readSession(id), await readAside(id), await countWaiting()]).toEqual([undefined, [], 0]);
+  });
 });

@@ -1,9 +1,11 @@
 import * as z from 'zod';
 import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
-import { linkHomeSchema, type Again, type LinkHome } from '@/core/exchange/link-home';
+import { homeSchema, type Home } from '@/core/exchange/home';
+import type { SessionStart } from '@/core/exchange/session-start';
+import { now } from '../../form/ids';
 import type { SessionNote } from '@/core/exchange/session-note';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
-import { keyOf } from './store';
+import { DESK, keyOf } from './store';
 
 /**
  * Every request of play to the server, and what an answer means; a device keeps what is not stored. Without a network nothing can be
@@ -62,11 +64,20 @@ export async function postEvents(
   return named.length > 0 ? { outcome: 'stored', refused: new Map(named) } : { outcome, refused: new Map() };
 }
 
+const refusalSchema = z.object({ error: z.string() });
+const whyOf = (said: unknown): string => refusalSchema.safeParse(said).data?.error ?? 'The server refuses it.';
+
+/** Tells of a session that was begun here. @returns with what is refused why */
+export async function postStart(start: SessionStart): Promise<{ outcome: Outcome; why: string }> {
+  const sent = { start, sentAt: new Date(now()).toISOString() };
+  const { outcome, said } = await send('POST', '/api/v1/sessions', start.sessionId, sent);
+  return { outcome, why: whyOf(said) };
+}
+
 /** Tells what else is said about a session. @returns with what is refused why */
 export async function putSessionNote(sessionId: string, note: SessionNote): Promise<{ outcome: Outcome; why: string }> {
   const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, note);
-  const error = z.object({ error: z.string() }).safeParse(said);
-  return { outcome, why: error.success ? error.data.error : 'The server refuses it.' };
+  return { outcome, why: whyOf(said) };
 }
 
 /** `outdated`: the answer takes a newer program to read. */
@@ -88,15 +99,10 @@ export async function getBundle(sessionId: string, after: number): Promise<Got<B
   return read(`/api/v1/sessions/${sessionId}/bundle?after=${after}`, { headers: await headersFor(sessionId) }, bundleSchema);
 }
 
-/** What a personal link opens. */
-export function getHome(token: string): Promise<Got<LinkHome>> {
-  return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, linkHomeSchema);
-}
-
-/** Starts a game of one's own again, alone, and answers with what the link opens then. */
-export function postAgain(token: string, again: Again): Promise<Got<LinkHome>> {
-  const headers = { authorization: `Bearer ${token}`, 'content-type': 'application/json' };
-  return read('/api/v1/link', { method: 'POST', headers, body: JSON.stringify(again) }, linkHomeSchema);
+/** What a personal link opens, or the sign-in of whoever coaches. @param academy of several, which; null: the first */
+export function getHome(token: string, academy: string | null = null): Promise<Got<Home>> {
+  if (token !== DESK) return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, homeSchema);
+  return read(`/api/v1/home${academy === null ? '' : `?academy=${encodeURIComponent(academy)}`}`, {}, homeSchema);
 }
 
 /** Makes the key of a device that reads distances for a session. */

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb';
 import { storedBundles, type Bundle } from '@/core/exchange/bundle';
-import { linkHomeSchema, type LinkHome } from '@/core/exchange/link-home';
+import { homeSchema, type Home } from '@/core/exchange/home';
+import { storedStarts, type SessionStart } from '@/core/exchange/session-start';
 import { aboutOf, noted, storedNotes, type SessionNote } from '@/core/exchange/session-note';
 import { projectShots } from '@/core/shot/project';
 import { storedGames } from '@/core/game/stored-games';
@@ -28,7 +29,14 @@ export type StoredSessionNote = {
 };
 /** With which personal link a session was opened here; without one it is the coach's sign-in. */
 type Key = { sessionId: string; token: string };
-type Setting = { key: string; value: string | number };
+/**
+ * A session that was begun here and of which the server is still to be told: `ready` once somebody means to play it. Whatever else is said of
+ * it waits for that. It is kept among the settings, so that a page of an older program goes on with the same store.
+ */
+type StoredStart = { start: SessionStart; ready: boolean; /** Refused, and set aside. */ why?: string };
+type Setting = { key: string; value: string | number | StoredStart };
+const startKey = (sessionId: string) => `start ${sessionId}`;
+const allStarts = () => IDBKeyRange.bound('start ', 'start!', false, true);
 /** The newest distance that a device read for a session, and when, by this device's clock. */
 export type Offer = { sessionId: string; readingId: string; distanceM: number; readAt: number };
 
@@ -37,7 +45,7 @@ interface DeviceSchema extends DBSchema {
   events: { key: string; value: StoredEvent; indexes: { sent: number; inSession: [string, number] } };
   tellings: { key: string; value: StoredSessionNote };
   keys: { key: string; value: Key };
-  homes: { key: string; value: { token: string; home: LinkHome } };
+  homes: { key: string; value: { token: string; home: Home } };
   settings: { key: string; value: Setting };
   offers: { key: string; value: Offer };
 }
@@ -155,17 +163,19 @@ type Held = {
   shots: Shot[];
   events: ShotEvent[];
   /** Of the personal link that opened it. */ token: string | undefined;
+  /** Whether the desk's start page is kept here. */ desk: boolean;
   offer: Offer | null;
 };
 
 /** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
 export async function readSession(sessionId: string): Promise<Held | undefined> {
-  const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers']);
-  const [held, events, key, offer] = await Promise.all([
+  const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers', 'homes']);
+  const [held, events, key, offer, desk] = await Promise.all([
     tx.objectStore('bundles').get(sessionId),
     eventsOf(tx as unknown as Any, sessionId),
     tx.objectStore('keys').get(sessionId),
     tx.objectStore('offers').get(sessionId),
+    tx.objectStore('homes').count(DESK),
   ]);
   // What an older program left here is brought to the present version.
   const bundle = held && storedBundles.read(held.bundle);
@@ -175,6 +185,7 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
       shots: projectShots(events),
       events,
       token: key?.token,
+      desk: desk > 0,
       offer: offer ?? null,
     }
   );
@@ -187,11 +198,61 @@ export async function lastSeq(sessionId: string): Promise<number> {
   return cursor?.value.order ?? 0;
 }
 
-/** How much of all sessions is still to be sent: events, and what else is to be told. */
+/** Sessions of which the server was not told yet, by their ids. */
+async function startsOf(tx: { objectStore(name: 'settings'): { getAll(range: IDBKeyRange): Promise<Setting[]> } }) {
+  const found = (await tx.objectStore('settings').getAll(allStarts())).map(({ value }) => value as StoredStart);
+  return new Map(found.map((one) => [one.start.sessionId, { ...one, start: storedStarts.read(one.start) }]));
+}
+
+/** How much of all sessions is still to be sent: their starts, events, and what else is to be told. */
 export async function countWaiting(): Promise<number> {
-  const db = await store();
-  const tellings = (await db.getAll('tellings')).filter(isWaiting);
-  return (await db.countFromIndex('events', 'sent', 0)) + tellings.length;
+  const tx = (await store()).transaction(['events', 'tellings', 'settings']);
+  const [starts, tellings, events] = await Promise.all([
+    startsOf(tx),
+    tx.objectStore('tellings').getAll(),
+    tx.objectStore('events').index('sent').getAll(0),
+  ]);
+  // What hangs on a start that was refused waits for nothing but a decision.
+  const goes = ({ sessionId }: { sessionId: string }) => starts.get(sessionId)?.why === undefined;
+  const begun = [...starts.values()].filter(({ ready, why }) => ready && why === undefined);
+  return begun.length + [...events, ...tellings.filter(isWaiting)].filter(goes).length;
+}
+
+/** Keeps a session that is begun here, as the server would send it; the server hears of it once somebody means to play it. */
+export async function keepStart(bundle: Bundle, start: SessionStart, token: string | null): Promise<void> {
+  const { sessionId } = bundle;
+  const tx = (await store()).transaction(['bundles', 'settings', 'keys'], 'readwrite');
+  void tx.objectStore('bundles').put({ sessionId, bundle });
+  void tx.objectStore('settings').put({ key: startKey(sessionId), value: { start, ready: false } });
+  if (token !== null) void tx.objectStore('keys').put({ sessionId, token });
+  await tx.done;
+  changed();
+}
+
+/** Says that a session that was begun here is meant to be played. @returns whether the server is still to be told */
+export async function meanStart(sessionId: string): Promise<boolean> {
+  const tx = (await store()).transaction('settings', 'readwrite');
+  const held = await tx.store.get(startKey(sessionId));
+  if (held) void tx.store.put({ ...held, value: { ...(held.value as StoredStart), ready: true } });
+  await tx.done;
+  if (held) changed();
+  return held !== undefined;
+}
+
+/** The first start that is to be told, of a session that is not among these. */
+export async function nextStart(without: ReadonlySet<string> = new Set()): Promise<SessionStart | undefined> {
+  const starts = await startsOf((await store()).transaction('settings'));
+  return [...starts.values()].find(({ start, ready, why }) => ready && why === undefined && !without.has(start.sessionId))?.start;
+}
+
+/** A start that the server has, or refuses for good. */
+export async function markStarted(sessionId: string, why?: string): Promise<void> {
+  const tx = (await store()).transaction('settings', 'readwrite');
+  const held = await tx.store.get(startKey(sessionId));
+  if (held && why === undefined) void tx.store.delete(held.key);
+  else if (held) void tx.store.put({ ...held, value: { ...(held.value as StoredStart), why: why! } });
+  await tx.done;
+  changed();
 }
 
 /** How much was said of all sessions that only a newer program understands. */
@@ -202,12 +263,19 @@ export async function countUnread(): Promise<number> {
 const isWaiting = ({ why }: StoredSessionNote) => why === undefined;
 
 /** What the server will never take, of a session or of all: it is kept, and counts nowhere, until somebody decides. */
-export type SetAside = { id: string; sessionId: string; why: string; said: ShotEvent | SessionNote };
+export type SetAside = { id: string; sessionId: string; why: string; said: ShotEvent | SessionNote | { say: 'start' } };
 
 export async function readAside(sessionId?: string): Promise<SetAside[]> {
-  const tx = (await store()).transaction(['events', 'tellings']);
-  const [events, tellings] = await Promise.all([tx.objectStore('events').index('sent').getAll(2), tx.objectStore('tellings').getAll()]);
+  const tx = (await store()).transaction(['events', 'tellings', 'settings']);
+  const [starts, events, tellings] = await Promise.all([
+    startsOf(tx),
+    tx.objectStore('events').index('sent').getAll(2),
+    tx.objectStore('tellings').getAll(),
+  ]);
   return [
+    ...[...starts].flatMap(([of, { why }]) =>
+      why === undefined ? [] : [{ id: startKey(of), sessionId: of, why, said: { say: 'start' as const } }],
+    ),
     ...events.map(({ eventId, sessionId: of, why, event }) => ({ id: eventId, sessionId: of, why: why ?? '', said: event })),
     ...tellings.flatMap(({ id, sessionId: of, why, telling }) =>
       why === undefined ? [] : [{ id, sessionId: of, why, said: storedNotes.read(telling) }],
@@ -237,7 +305,10 @@ export async function setSessionNoteAside(one: StoredSessionNote, why: string): 
 
 /** Lets what was set aside wait to be sent again, or forgets it. */
 export async function settleAside(id: string, decision: 'again' | 'discard'): Promise<void> {
-  const tx = (await store()).transaction(['events', 'tellings'], 'readwrite');
+  const tx = (await store()).transaction(['events', 'tellings', 'settings', 'bundles', 'keys'], 'readwrite');
+  const started = (await tx.objectStore('settings').get(id))?.value as StoredStart | undefined;
+  if (started && decision === 'again') void tx.objectStore('settings').put({ key: id, value: { start: started.start, ready: true } });
+  else if (started) await forgetSession(tx, started.start.sessionId);
   for (const name of ['events', 'tellings'] as const) {
     const of = tx.objectStore(name);
     const held = await of.get(id);
@@ -250,6 +321,19 @@ export async function settleAside(id: string, decision: 'again' | 'discard'): Pr
   }
   await tx.done;
   changed();
+}
+
+/** Forgets a session that never was more than here. */
+async function forgetSession(
+  tx: IDBPTransaction<DeviceSchema, ('events' | 'tellings' | 'settings' | 'bundles' | 'keys')[], 'readwrite'>,
+  sessionId: string,
+): Promise<void> {
+  void tx.objectStore('settings').delete(startKey(sessionId));
+  void tx.objectStore('bundles').delete(sessionId);
+  void tx.objectStore('keys').delete(sessionId);
+  for (const name of ['events', 'tellings'] as const)
+    for (const entry of await tx.objectStore(name).getAll())
+      if (entry.sessionId === sessionId) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.id);
 }
 
 export type Saying =
@@ -291,9 +375,9 @@ export async function nextBatch(
   most: number,
   without: ReadonlySet<string> = new Set(),
 ): Promise<{ sessionId: string; events: ShotEvent[] } | undefined> {
-  const waiting = (await (await store()).getAllFromIndex('events', 'sent', 0))
-    .filter((entry) => !without.has(entry.sessionId))
-    .sort((a, b) => a.order - b.order);
+  const tx = (await store()).transaction(['events', 'settings']);
+  const [starts, unsent] = await Promise.all([startsOf(tx), tx.objectStore('events').index('sent').getAll(0)]);
+  const waiting = unsent.filter((entry) => !without.has(entry.sessionId) && !starts.has(entry.sessionId)).sort((a, b) => a.order - b.order);
   const first = waiting[0];
   if (!first) return undefined;
   const events = waiting.filter((entry) => entry.sessionId === first.sessionId).slice(0, most);
@@ -312,6 +396,7 @@ export async function markSent(eventIds: readonly string[]): Promise<void> {
 
 /** Keeps what is to be told about a session until the server has it; this device goes by it at once. */
 export async function keepSessionNote(sessionId: string, note: SessionNote): Promise<void> {
+  await meanStart(sessionId);
   const tx = (await store()).transaction(['tellings', 'bundles'], 'readwrite');
   const held = await tx.objectStore('bundles').get(sessionId);
   void tx
@@ -324,7 +409,9 @@ export async function keepSessionNote(sessionId: string, note: SessionNote): Pro
 
 /** The oldest of what is to be told about a session that is not among these; undefined when all is told. */
 export async function nextSessionNote(without: ReadonlySet<string> = new Set()): Promise<StoredSessionNote | undefined> {
-  const waiting = (await (await store()).getAll('tellings')).filter((one) => isWaiting(one) && !without.has(one.sessionId));
+  const tx = (await store()).transaction(['tellings', 'settings']);
+  const [starts, tellings] = await Promise.all([startsOf(tx), tx.objectStore('tellings').getAll()]);
+  const waiting = tellings.filter((one) => isWaiting(one) && !without.has(one.sessionId) && !starts.has(one.sessionId));
   return waiting.sort((a, b) => a.made - b.made)[0];
 }
 
@@ -348,18 +435,35 @@ export async function keyOf(sessionId: string): Promise<string | undefined> {
   return (await (await store()).get('keys', sessionId))?.token;
 }
 
-/** Keeps what a personal link opens: the sessions it is the key of, and its page for when there is no network. */
-export async function keepHome(token: string, home: LinkHome): Promise<void> {
+/** In place of a link's token: the start page of whoever coaches. */
+export const DESK = 'desk';
+
+/** Keeps a start page for when there is no network; a link is the key of the sessions on it. */
+export async function keepHome(token: string, home: Home): Promise<void> {
   const tx = (await store()).transaction(['keys', 'homes'], 'readwrite');
-  for (const { sessionId } of home.sessions) void tx.objectStore('keys').put({ sessionId, token });
+  if (token !== DESK) for (const { sessionId } of home.sessions) void tx.objectStore('keys').put({ sessionId, token });
   void tx.objectStore('homes').put({ token, home });
   await tx.done;
   changed();
 }
 
-/** The page that a personal link opened last; undefined where an older program kept it in a shape that is no more. */
-export async function readHome(token: string): Promise<LinkHome | undefined> {
-  return linkHomeSchema.safeParse((await (await store()).get('homes', token))?.home).data;
+/** The start page of a personal link, or of the desk, as it was last; undefined where an older program kept it in a shape that is no more. */
+export async function readHome(token: string): Promise<Home | undefined> {
+  return homeSchema.safeParse((await (await store()).get('homes', token))?.home).data;
+}
+
+/** Whose start pages are kept here: tokens of links, and the desk. */
+export async function homesHere(): Promise<string[]> {
+  return (await store()).getAllKeys('homes');
+}
+
+/** The sessions that are kept here and that somebody means to play, with their balls. `waits`: the server has not heard of it yet. */
+export async function sessionsHere(): Promise<(Held & { waits: boolean })[]> {
+  const db = await store();
+  const starts = await startsOf(db.transaction('settings'));
+  const meant = (await db.getAllKeys('bundles')).filter((sessionId) => starts.get(sessionId)?.ready !== false);
+  const held = await Promise.all(meant.map(readSession));
+  return held.flatMap((one) => (one ? [{ ...one, waits: starts.has(one.bundle.sessionId) }] : []));
 }
 
 /** Forgets a link that holds no longer, and the page it opened; balls that were not sent stay. */
@@ -373,7 +477,10 @@ export async function forgetSent(): Promise<void> {
   const tx = (await store()).transaction(STORES, 'readwrite');
   const waiting = (await tx.objectStore('events').getAll()).filter(({ sent }) => sent === 0 || sent === 2);
   const notes = await tx.objectStore('tellings').getAll();
-  const kept = new Set([...waiting, ...notes].map((entry) => entry.sessionId));
+  const starts = await startsOf(tx);
+  const begun = [...starts].flatMap(([sessionId, { ready }]) => (ready ? [{ sessionId }] : []));
+  const kept = new Set([...waiting, ...notes, ...begun].map((entry) => entry.sessionId));
+  for (const sessionId of starts.keys()) if (!kept.has(sessionId)) void tx.objectStore('settings').delete(startKey(sessionId));
   for (const name of ['bundles', 'events', 'keys'] as const)
     for (const entry of await tx.objectStore(name).getAll())
       if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);

@@ -1,6 +1,17 @@
 import type { SessionNote } from '@/core/exchange/session-note';
-import { postEvents, putSessionNote, type Outcome } from './server';
-import { keepSessionNote, markSent, markNoted, nextBatch, nextSessionNote, setAside, setSessionNoteAside } from './store';
+import { postEvents, postStart, putSessionNote, type Outcome } from './server';
+import {
+  keepSessionNote,
+  markNoted,
+  markSent,
+  markStarted,
+  meanStart,
+  nextBatch,
+  nextSessionNote,
+  nextStart,
+  setAside,
+  setSessionNoteAside,
+} from './store';
 
 /** Why balls wait, where they do. */
 export type SyncState = 'idle' | 'sending' | Exclude<Outcome, 'stored'>;
@@ -48,7 +59,7 @@ async function send(): Promise<void> {
   while (again) {
     again = false;
     const failed = new Map<string, SyncState>();
-    const outcome = (await sendBalls(failed)) ?? (await sendNotes(failed));
+    const outcome = (await sendStarts(failed)) ?? (await sendBalls(failed)) ?? (await sendNotes(failed));
     if (outcome === 'unreachable') {
       become(outcome);
       retryLater();
@@ -63,6 +74,20 @@ async function send(): Promise<void> {
     }
   }
   become('idle');
+}
+
+/** Sessions that were begun here come first: until the server has one, nothing else of it is sent. */
+async function sendStarts(failed: Map<string, SyncState>): Promise<'unreachable' | null> {
+  const startLeft = () => nextStart(new Set(failed.keys()));
+  for (let one = await startLeft(); one; one = await startLeft()) {
+    become('sending');
+    const { outcome, why } = await postStart(one);
+    if (outcome === 'unreachable') return outcome;
+    if (outcome === 'stored') await markStarted(one.sessionId);
+    else if (outcome === 'refused') await markStarted(one.sessionId, why);
+    else failed.set(one.sessionId, outcome);
+  }
+  return null;
 }
 
 async function sendBalls(failed: Map<string, SyncState>): Promise<'unreachable' | null> {
@@ -97,6 +122,11 @@ async function sendNotes(failed: Map<string, SyncState>): Promise<'unreachable' 
 function retryLater() {
   timer = setTimeout(() => void sendWaiting(), retryMs);
   retryMs = Math.min(RETRY_MOST_MS, retryMs * 2);
+}
+
+/** Says that a session is meant to be played: one that was begun here is told of now. */
+export async function meanToPlay(sessionId: string): Promise<void> {
+  if (await meanStart(sessionId)) void sendWaiting();
 }
 
 /** Says something about a session: this device goes by it at once, the server hears of it when it can. */

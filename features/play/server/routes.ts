@@ -1,21 +1,24 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { addHours } from 'date-fns';
+import { addHours, subDays } from 'date-fns';
 import * as z from 'zod';
 import { storedBundles, type Bundle } from '@/core/exchange/bundle';
-import { againSchema } from '@/core/exchange/link-home';
+import { againSchema } from '@/core/exchange/home';
 import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/exchange/reading';
 import { mayNote, sentNoteSchema } from '@/core/exchange/session-note';
+import { sentStartSchema, type SessionStart } from '@/core/exchange/session-start';
 import { readEvents } from '@/core/shot/read-event';
 import { shotBatchSchema } from '@/core/shot/shot';
-import { behindMs } from '@/core/shot/when';
+import { behindMs, possibleMoment } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
+import { memberAtGreen } from '@/server/actor';
+import { dataOf } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type DoorRefusal } from '@/server/door';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
-import { homeOf, startAgain } from './link-home';
+import { homeOfDesk, homeOfLink, startAgain } from './home';
 import { liveStream } from './live-stream';
 import { mayRecord, mayStart, openStream, SESSIONS_A_DAY } from './shares';
 
@@ -180,7 +183,7 @@ export function answerLink(request: Request): Promise<Response> {
   return answer('a personal link', async () => {
     const holder = await linkHolder(request.headers);
     if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
-    return Response.json(await homeOf(holder), { headers: { 'cache-control': 'no-store' } });
+    return Response.json(await homeOfLink(holder), { headers: { 'cache-control': 'no-store' } });
   });
 }
 
@@ -196,8 +199,69 @@ export function answerAgain(request: Request): Promise<Response> {
     if (!(await mayStart(holder.actor.academyId, holder.actor.playerId)))
       return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });
     const started = await startAgain(holder, again.data);
-    return started ? Response.json(await homeOf(holder)) : refuse(404, 'There is no such game to play alone.');
+    return started ? Response.json(await homeOfLink(holder)) : refuse(404, 'There is no such game to play alone.');
   });
+}
+
+/** Answers whoever coaches with what their sign-in opens on a phone. */
+export function answerHome(request: Request): Promise<Response> {
+  return answer('a start page', async () => {
+    const member = await memberAtGreen(request.headers, new URL(request.url).searchParams.get('academy'));
+    if (member === 'signed out') return refuse(...REFUSALS[member]);
+    if (!member) return refuse(404, 'There is no such academy.');
+    return Response.json(await homeOfDesk(member), { headers: { 'cache-control': 'no-store' } });
+  });
+}
+
+const GONE = {
+  'no game': 'This game was deleted or changed on the way.',
+  'no player': 'None of its players is in the academy any more.',
+  'another session': 'Another session has this number.',
+} as const;
+/** A phone may have been without a network for as long as this; whatever it says was earlier was then. */
+const MOST_DAYS = 366;
+
+/** Takes in a session that a device began by itself; the same one may come any number of times. */
+export function answerStart(request: Request): Promise<Response> {
+  return answer('a start', async () => {
+    const sent = await bodyOf(request);
+    if (sent instanceof Response) return sent;
+    const read = sentStartSchema.safeParse(sent.body);
+    if (!read.success) return refuse(400, sayIssue(read.error));
+    const { start, sentAt } = read.data;
+    const arrivedAt = new Date();
+    const begunAt = possibleMoment(start.startedAt, {
+      openedAt: subDays(arrivedAt, MOST_DAYS),
+      receivedAt: arrivedAt,
+      behindMs: behindMs(sentAt, arrivedAt) ?? 0,
+    });
+    const taken = request.headers.has('authorization')
+      ? await startByLink(request, start, begunAt)
+      : await startByMember(request, start, begunAt);
+    if (taken instanceof Response) return taken;
+    return taken === true ? Response.json({ started: start.sessionId }) : refuse(409, GONE[taken]);
+  });
+}
+
+async function startByMember({ headers }: Request, start: SessionStart, begunAt: Date) {
+  const member = await memberAtGreen(headers, start.academy);
+  if (member === 'signed out') return refuse(...REFUSALS[member]);
+  return member ? member.data.takeStart(start, begunAt) : refuse(404, 'There is no such academy.');
+}
+
+/** By a personal link somebody starts a game that they have played before, alone and without a head start. */
+async function startByLink({ headers }: Request, start: SessionStart, begunAt: Date) {
+  const holder = await linkHolder(headers);
+  if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+  const { academyId, playerId } = holder.actor;
+  const [entrant, ...others] = start.entrants;
+  const data = dataOf(holder.actor);
+  if (entrant!.playerId !== playerId || others.length > 0 || !(await data.hasPlayed(playerId, start.gameId)))
+    return refuse(403, 'By a link you start games of your own, alone.');
+  const saidBefore = (await data.getSession(start.sessionId)) !== null;
+  if (!saidBefore && !(await mayStart(academyId, playerId)))
+    return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });
+  return data.takeStart({ ...start, entrants: [{ ...entrant!, allowance: 0 }] }, begunAt);
 }
 
 const KEY_HOURS = 24;

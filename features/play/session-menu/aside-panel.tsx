@@ -51,6 +51,7 @@ export function AsidePanel({ bundle, shots, onClose }: MenuProps) {
 function sayAside({ said }: SetAside, { players }: MenuProps['bundle'], shots: readonly Shot[]): string {
   const player = (id: string) => players.find(({ playerId }) => playerId === id);
   if ('say' in said) {
+    if (said.say === 'start') return 'This session, with all its balls';
     if (said.say === 'note') return `${said.whose === 'coach' ? 'Coach’s note' : 'Note'}: ${said.text}`;
     if (said.say === 'conditions') return `The day: ${sayConditions(said.conditions) || 'nothing said'}`;
     return said.say === 'station' ? 'A station’s distance' : said.stopped ? 'Ending this session' : 'Resuming this session';

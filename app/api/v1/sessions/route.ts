@@ -1,0 +1,1 @@
+export { answerStart as POST } from '@/features/play/server/routes';

@@ -1,0 +1,49 @@
+import * as z from 'zod';
+import { storedGames } from '../game/stored-games';
+import { HANDS } from '../golf/words';
+import { sentConditionsSchema } from '../shot/conditions';
+import { UNIT_SYSTEMS } from '../units/length';
+
+const measures = { paceM: z.number().nullable(), clubM: z.number().nullable(), putterM: z.number().nullable().default(null) };
+
+const kitGame = z.object({
+  gameId: z.uuid(),
+  version: z.int(),
+  /** As it was stored, however stricter the designer has become since. */
+  spec: z.unknown().refine(storedGames.understands).transform(storedGames.read),
+  /** What its green's plan says about the day. */
+  conditions: sentConditionsSchema,
+});
+const kitPlayer = z.object({
+  playerId: z.uuid(),
+  name: z.string(),
+  handed: z.enum(HANDS),
+  units: z.enum(UNIT_SYSTEMS),
+  level: z.number(),
+  /** By how much zones that grow with the level are larger for this player: a phone does not carry the reference that tells. */
+  scale: z.number().gt(0),
+  ...measures,
+  clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+  /** The club with most balls on record; null before the first. */
+  favourite: z.string().nullable(),
+});
+
+/** All that a device needs to start games with no network: the games in their present version, who plays, and with what. */
+export const kitSchema = z.object({
+  /** The coach's own measures, for whoever has none. */
+  coach: z.object({ ...measures, flagstickM: z.number().nullable().default(null) }),
+  /** What was said about a day, until somebody says more. */
+  today: z.object({ day: z.iso.date(), conditions: sentConditionsSchema }),
+  /** Without those of a newer program, which this one could not play. */
+  games: z.array(z.unknown()).transform((games) =>
+    games.flatMap((one) => {
+      const game = kitGame.safeParse(one);
+      return game.success ? [game.data] : [];
+    }),
+  ),
+  players: z.array(kitPlayer),
+  /** The best score of each player in the present version of a game, and of how many sessions. */
+  bests: z.array(z.object({ playerId: z.uuid(), gameId: z.uuid(), score: z.number(), sessions: z.int() })),
+});
+export type Kit = z.infer<typeof kitSchema>;
+export type KitGame = Kit['games'][number];

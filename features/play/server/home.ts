@@ -1,0 +1,110 @@
+import 'server-only';
+import type * as z from 'zod';
+import { storedHomes, type againSchema, type presentHome } from '@/core/exchange/home';
+import { scaleForLevel } from '@/core/game/enter';
+import { seedOf } from '@/core/game/order';
+import { sayOutcome } from '@/core/play/outcome';
+import { playSession } from '@/core/play/play';
+import { sayScore } from '@/core/game/words/say-score';
+import { schemeOf } from '@/core/game/scoring';
+import type { Academy, Answer, SessionLine } from '@/server/data';
+import { dataOf } from '@/server/data';
+import type { MemberDoor, linkHolder } from '@/server/door';
+
+const WAITING = 10;
+const OVER = 15;
+
+type Holder = Exclude<Awaited<ReturnType<typeof linkHolder>>, string>;
+type HomeSent = z.input<typeof presentHome>;
+
+/** What a personal link opens: its player's sessions, those that can be gone on with first, and what came of the others. */
+export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise<HomeSent> {
+  const data = dataOf(actor);
+  const { playerId } = actor;
+  const found = (await data.getPlayer(playerId))!;
+  const { name, units } = found.player;
+  const lines = [...(await data.unfinishedSessions(WAITING, { playerId })), ...(await data.finishedSessions(OVER, { playerId }))];
+  const sessions = await data.withShots(lines.map((line) => line.session));
+  return {
+    version: storedHomes.version,
+    at: new Date().toISOString(),
+    academy,
+    player: { playerId, name, units },
+    expiresAt: expiresAt.toISOString(),
+    sessions: sessions.map(({ session, entrants, shots }, i) => {
+      const { sessionId, spec } = session;
+      const { standings } = playSession(spec, entrants, shots, { seed: seedOf(sessionId) });
+      const { played, score } = standings.find((one) => one.entrant.playerId === playerId)!;
+      const line = said(lines[i]!);
+      return {
+        ...line,
+        balls: played.length,
+        score: line.over && played.length > 0 ? sayScore(score, schemeOf(spec.scoring).unit(spec.scoring), units) : null,
+        players: lines[i]!.players.map((one) => ({ playerId: one.playerId, name: one.name })),
+      };
+    }),
+    kit: kitSent(await data.kitOf(playerId)),
+  };
+}
+
+/** What a coach's sign-in opens on a phone: what is going on, what came of the last, and what it takes to start a game. */
+export async function homeOfDesk({ data, academy }: MemberDoor): Promise<HomeSent> {
+  const waiting = await data.unfinishedSessions(WAITING, { withBalls: true });
+  const over = await data.finishedSessions(OVER);
+  return {
+    version: storedHomes.version,
+    at: new Date().toISOString(),
+    academy: { slug: academy.slug, name: academy.name },
+    player: null,
+    expiresAt: null,
+    sessions: [
+      ...waiting.map((line) => ({ ...said(line), score: null })),
+      ...over.map((line) => {
+        const nameOf = (id: string) => line.players.find(({ playerId }) => playerId === id)?.name ?? '';
+        const { figure, words } = sayOutcome(line.session.spec, line.outcome, nameOf, line.players[0]?.units ?? academy.units);
+        return { ...said(line), score: [figure, line.players.length > 1 ? words : ''].filter(Boolean).join(' · ') };
+      }),
+    ],
+    kit: kitSent(await data.kitOf(null)),
+  };
+}
+
+/** A session as such a page lists it. */
+function said({ session, players, balls }: SessionLine) {
+  const { sessionId, gameId, spec, startedAt, completedAt, stoppedAt } = session;
+  return {
+    sessionId,
+    gameId,
+    title: spec.title,
+    startedAt: startedAt.toISOString(),
+    over: completedAt !== null || stoppedAt !== null,
+    balls,
+    players: players.map(({ playerId, name }) => ({ playerId, name })),
+  };
+}
+
+const measuresOf = ({ paceM, clubM, putterM }: Pick<Academy, 'paceM' | 'clubM' | 'putterM'>) => ({
+  paceM: paceM ?? null,
+  clubM: clubM ?? null,
+  putterM: putterM ?? null,
+});
+
+function kitSent({ coach, today, games, players, bests }: Answer<'kitOf'>): NonNullable<HomeSent['kit']> {
+  return {
+    coach: { ...measuresOf(coach), flagstickM: coach.flagstickM },
+    today,
+    games,
+    players: players.map(({ playerId, name, handed, units, level, clubs, favourite, ...own }) => ({
+      ...measuresOf(own),
+      ...{ playerId, name, handed, units, level, clubs, favourite, scale: scaleForLevel(level) },
+    })),
+    bests,
+  };
+}
+
+/** Starts a game again for the player of a link alone; false for a game that this player never played, or that takes several. */
+export async function startAgain({ actor }: Holder, { sessionId, gameId }: z.infer<typeof againSchema>): Promise<boolean> {
+  const data = dataOf(actor);
+  if (!(await data.hasPlayed(actor.playerId, gameId))) return false;
+  return data.startSession(sessionId, gameId, [{ playerId: actor.playerId, allowance: 0 }]);
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import { useState } from 'react';
+import type { Kit, KitGame } from '@/core/exchange/kit';
+import { ballsOf } from '@/core/game/phases';
+import { schemeOf } from '@/core/game/scoring';
+import { counted } from '@/core/units/format';
+import styles from './start.module.scss';
+
+/** More than these are easier to find by typing. */
+const MANY = 8;
+
+type Props = { kit: Kit; onStart: (gameId: string, playerIds: readonly string[]) => Promise<boolean> };
+
+/** Which game, then who plays it: both are kept here, so that it starts without a network too. */
+export function StartGame({ kit, onStart }: Props) {
+  const [picked, setPicked] = useState<string | null>(null);
+  const [find, setFind] = useState('');
+  const game = kit.games.find(({ gameId }) => gameId === picked);
+  if (kit.games.length === 0 || kit.players.length === 0)
+    return <p>{kit.games.length === 0 ? 'No game is here yet: design one at the desk.' : 'No player is here yet: add one at the desk.'}</p>;
+  if (game) return <Who key={game.gameId} game={game} kit={kit} onStart={onStart} onBack={() => setPicked(null)} />;
+  return (
+    <section aria-labelledby="start-a-game">
+      <h2 id="start-a-game">Start a game</h2>
+      {kit.games.length > MANY && <Find what="game" value={find} onChange={setFind} />}
+      <ul>
+        {kit.games
+          .filter(({ spec }) => fits(spec.title, find))
+          .map(({ gameId, spec }) => (
+            <li key={gameId}>
+              <button type="button" className={styles.game} onClick={() => setPicked(gameId)}>
+                <b>{spec.title}</b>
+                <span>{spec.open ? 'open' : counted(ballsOf(spec), 'ball')}</span>
+              </button>
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+type WhoProps = { game: KitGame; kit: Kit; onStart: Props['onStart']; onBack: () => void };
+
+/** Who plays, in the order in which they are tapped. */
+function Who({ game, kit, onStart, onBack }: WhoProps) {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const [find, setFind] = useState('');
+  const [state, setState] = useState<'ready' | 'starting' | 'failed'>('ready');
+  const fewest = Math.max(1, schemeOf(game.spec.scoring).players);
+  const toggle = (playerId: string) =>
+    setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
+  const start = async () => {
+    setState('starting');
+    if (!(await onStart(game.gameId, chosen))) setState('failed');
+  };
+  return (
+    <section aria-labelledby="who-plays" className={styles.who}>
+      <h2 id="who-plays">{game.spec.title}: who plays?</h2>
+      {kit.players.length > MANY && <Find what="player" value={find} onChange={setFind} />}
+      <div className={styles.people}>
+        {kit.players
+          .filter(({ name, playerId }) => fits(name, find) || chosen.includes(playerId))
+          .map(({ playerId, name }) => {
+            const place = chosen.indexOf(playerId);
+            return (
+              <button
+                key={playerId}
+                type="button"
+                className={`btn ${place >= 0 ? 'btn-dark' : 'btn-outline-dark'}`}
+                aria-pressed={place >= 0}
+                onClick={() => toggle(playerId)}
+              >
+                {place >= 0 && chosen.length > 1 && <b className="fig">{place + 1} </b>}
+                {name}
+              </button>
+            );
+          })}
+      </div>
+      {state === 'failed' && <p role="alert">This game can’t be started here. Open this page again with a network.</p>}
+      <div className={styles.go}>
+        <button type="button" className="btn btn-outline-dark btn-lg" onClick={onBack}>
+          Back
+        </button>
+        <button
+          type="button"
+          className="btn btn-primary btn-lg"
+          disabled={chosen.length < fewest || state === 'starting'}
+          onClick={() => void start()}
+        >
+          {chosen.length < fewest ? (fewest > 1 ? `Choose ${fewest} or more` : 'Choose who plays') : 'Start'}
+        </button>
+      </div>
+    </section>
+  );
+}
+
+const fits = (text: string, find: string) => text.toLocaleLowerCase().includes(find.trim().toLocaleLowerCase());
+
+function Find({ what, value, onChange }: { what: string; value: string; onChange: (value: string) => void }) {
+  return (
+    <input
+      type="search"
+      className="form-control form-control-lg mb-2"
+      aria-label={`Find a ${what}`}
+      placeholder={`Find a ${what}`}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  );
+}
