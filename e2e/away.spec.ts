@@ -66,7 +66,8 @@ async function hit(page: Page, ...keys: string[]): Promise<void> {
 test('the server is gone: two phones start a game, play and end it, one is restarted in between; all of it is stored once', async () => {
   test.setTimeout(240_000);
   const phones = [aPhone(), aPhone()];
-  let [first, second] = [await phones[0]!.on(), await phones[1]!.on()];
+  let first = await phones[0]!.on();
+  const second = await phones[1]!.on();
   try {
     await Promise.all([signIn(first), signIn(second)]);
     await bed.does('kill program');
