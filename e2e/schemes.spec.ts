@@ -203,14 +203,16 @@ test('nearest wins with all balls played, and a duel that ties', async () => {
   await page.getByLabel('A kept call earns').fill('1');
   await saveDesign(page, 'Tie');
   await startTogether(page, 'Mia', 'Otto');
-  await typeFeet(page, '2');
-  await press(page, 'kept');
-  await typeFeet(page, '6');
-  await press(page, 'not kept');
-  await typeFeet(page, '9');
-  await press(page, 'not kept');
-  await typeFeet(page, '3');
-  await press(page, 'kept');
+  for (const [feet, kept] of [
+    ['2', 'kept'],
+    ['6', 'not kept'],
+    ['9', 'not kept'],
+    ['3', 'kept'],
+  ] as const) {
+    await press(page, 'Called aloud');
+    await typeFeet(page, feet);
+    await press(page, kept);
+  }
   // One nearest and one kept call each.
   await expect(page.getByRole('heading', { name: 'Level: Mia and Otto, 2 points' })).toBeVisible();
 });

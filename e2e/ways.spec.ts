@@ -3,7 +3,7 @@ import { examine } from './examine';
 import { settled } from './steps';
 import { expect, test } from './test';
 
-/** Every way of scoring, recorded with a thumb on a small phone: nothing below the fold, one or two taps a ball. */
+/** Every way of scoring, recorded with a thumb on a small phone: nothing below the fold, one or two taps a ball, three where a shot is called. */
 
 test.use({ viewport: { width: 360, height: 740 } });
 
@@ -19,7 +19,7 @@ const WAYS: [scheme: string, game: string, players: string[], taps: (string | Re
   ['hole out', 'seven-doors', ['Bashir'], [/^2$/]],
   ['ladder', 'rope-ladder', ['Bashir'], [/^Holed/]],
   ['nearest wins', 'nearest-the-lamp', ['Bashir', 'Inga'], ['4', /^Record/]],
-  ['nearest wins, with a call', 'say-it-first', ['Bashir', 'Inga'], [/^Holed/, 'kept']],
+  ['nearest wins, with a call', 'say-it-first', ['Bashir', 'Inga'], ['Called aloud', /^Holed/, 'kept']],
   ['one-sided zones', 'past-the-cup', ['Bashir'], [/^1 flag/, 'past the hole']],
   ['shot matrix', 'nine-windows', ['Bashir'], [/^as asked/]],
   ['club trial', 'bag-check', ['Bashir'], [/^Holed/]],

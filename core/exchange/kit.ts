@@ -42,6 +42,8 @@ export const kitSchema = z.object({
     }),
   ),
   players: z.array(kitPlayer),
+  /** Somebody who plays along once, but for the name. */
+  guest: kitPlayer.omit({ playerId: true, name: true }),
   /** The best score of each player in the present version of a game, and of how many sessions. */
   bests: z.array(z.object({ playerId: z.uuid(), gameId: z.uuid(), score: z.number(), sessions: z.int() })),
 });

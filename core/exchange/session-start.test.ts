@@ -28,6 +28,7 @@ const kit = {
     { gameId: idOf(2), version: 1, spec: duel, conditions: {} },
   ],
   players: [person(PLAYER, 'Otto'), person(MIA, 'Mia', { paceM: 0.7 })],
+  guest: { handed: 'right', units: 'metric', level: 18, scale: 1.4, ...nobody, clubs: [], favourite: null },
   bests: [{ playerId: MIA, gameId: idOf(1), score: 30, sessions: 4 }],
 };
 const home = homeSchema.parse({
@@ -57,6 +58,18 @@ test('a game begun on a device is what the server would have given: zones in own
   expect(start.entrants.map(({ unitM }) => unitM)).toEqual(atDesk.map(({ unitM }) => unitM));
   expect(start.entrants.map(({ scale }) => scale)).toEqual([1.4, 1.4]);
   expect(sentStartSchema.safeParse({ start, sentAt: begun.startedAt }).success).toBe(true);
+});
+
+test('a guest plays along by a name, and is told of with the start', () => {
+  const guest = { playerId: idOf(77), name: 'Coach' };
+  const { bundle, start } = beginSession(home, { ...begun, gameId: idOf(2), playerIds: [PLAYER, guest.playerId], guests: [guest] })!;
+  expect(bundle.players.map(({ name, best, units }) => [name, best, units])).toEqual([
+    ['Otto', null, 'imperial'],
+    ['Coach', null, 'metric'],
+  ]);
+  expect(start.guests).toEqual([guest]);
+  // Who was named and does not play is nobody's guest.
+  expect(beginSession(home, { ...begun, guests: [guest] })!.start.guests).toEqual([]);
 });
 
 test('what was said about another day is not said of this one', () => {

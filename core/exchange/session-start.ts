@@ -3,6 +3,7 @@ import { documentKind, type Step } from '../document';
 import { entrantFor, entrantSchema, MOST_ALLOWANCE } from '../game/entrant';
 import { schemeOf } from '../game/scoring';
 import { levelSchema } from '../golf/level';
+import { guestSchema } from '../people/player';
 import { moment, openObject, whole } from '../stored';
 import { storedBundles, type Bundle } from './bundle';
 import type { Home } from './home';
@@ -36,6 +37,11 @@ const presentStart = openObject({
     .min(1)
     .max(MOST_PLAYERS)
     .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'A player can be in a session only once.'),
+  /** Those of them who are no players of the academy, and play along once. */
+  guests: z
+    .array(z.object({ playerId: z.uuid(), name: guestSchema }))
+    .max(MOST_PLAYERS)
+    .optional(),
 });
 /** A session that a device began by itself, and tells of when it can. Saying it again changes nothing. */
 export type SessionStart = z.infer<typeof presentStart>;
@@ -49,6 +55,8 @@ type Begun = {
   sessionId: string;
   gameId: string;
   playerIds: readonly string[];
+  /** Those of them whom the kit does not know. */
+  guests?: readonly { playerId: string; name: string }[];
   startedAt: string;
   /** The day there, such as 2026-05-01. */ day: string;
 };
@@ -60,15 +68,25 @@ type Begun = {
  */
 export function beginSession(
   home: Home,
-  { sessionId, gameId, playerIds, startedAt, day }: Begun,
+  { sessionId, gameId, playerIds, guests = [], startedAt, day }: Begun,
 ): { bundle: Bundle; start: SessionStart } | null {
   const { kit, academy } = home;
   const game = kit?.games.find((one) => one.gameId === gameId);
-  const people = playerIds.flatMap((id) => kit?.players.find(({ playerId }) => playerId === id) ?? []);
+  const known = kit ? [...kit.players, ...guests.map((guest) => ({ ...kit.guest, ...guest }))] : [];
+  const people = playerIds.flatMap((id) => known.find(({ playerId }) => playerId === id) ?? []);
   if (!kit || !game || people.length !== playerIds.length || people.length < Math.max(1, schemeOf(game.spec.scoring).players)) return null;
   const entrants = people.map((player) => entrantFor(player, game.spec.sizes, kit.coach, 0));
   return {
-    start: { version: storedStarts.version, sessionId, academy: academy.slug, gameId, gameVersion: game.version, startedAt, entrants },
+    start: {
+      version: storedStarts.version,
+      sessionId,
+      academy: academy.slug,
+      gameId,
+      gameVersion: game.version,
+      startedAt,
+      entrants,
+      guests: guests.filter(({ playerId }) => playerIds.includes(playerId)),
+    },
     bundle: {
       version: storedBundles.version,
       academy,

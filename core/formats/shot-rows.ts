@@ -117,6 +117,8 @@ function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['s
     shape: row.shape ?? null,
     swingWidth: row.swing_width ?? null,
     swingMark: row.swing_mark ?? null,
+    called: null,
+    nearer: null,
     clubId: null,
     clubLabel: row.club ?? null,
     executed: row.executed ?? null,

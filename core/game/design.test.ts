@@ -336,7 +336,9 @@ describe('what is asked of a ball', () => {
 
   test('a call, and the strokes where it is putted out', () => {
     const calls = game({ scoring: { scheme: 'nearest_wins', firstTo: null, ties: 'nobody', callPoints: 1, farM: ft(30) } });
-    expect(nextQuestion(standingOf(calls), standingOf(calls).next!, bag, { given: left(4), result: true })?.kind).toBe('call');
+    expect(nextQuestion(standingOf(calls), standingOf(calls).next!, bag, { given: left(4), result: true })?.kind).toBe('kept');
+    // What is called is asked before the ball.
+    expect(nextQuestion(standingOf(calls), standingOf(calls).next!, bag, NO_ANSWERS)?.kind).toBe('call');
     expect(ask(withRules({ puttOut: true }), [], { given: left(4), result: true })?.kind).toBe('strokes');
   });
 

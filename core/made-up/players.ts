@@ -1,7 +1,8 @@
 import type { Random } from '../math/random';
 import { METRES_PER } from '../units/length';
 import { cellKey, type Cell } from '../skill/cells';
-import { addTo, binOf, BLUR, placeOf, type BallGroup } from '../skill/groups';
+import { BLUR } from '../golf/blur';
+import { addTo, binOf, placeOf, type BallGroup } from '../skill/groups';
 import { expectedPutts, referencePutting } from '../golf/putting';
 import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth } from './simulate';

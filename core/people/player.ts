@@ -68,6 +68,9 @@ export const roundMixSchema = z
   )
   .nullable();
 
+/** A name for somebody who plays along once: a player who is put away from the start, so that their balls are nobody else's. */
+export const guestSchema = filledLine(60, 'Give the guest a name.');
+
 /** A player of whom nothing is known yet: a middling level, right-handed, nothing measured. */
 export function newPlayer(name: string, units: PlayerForm['units']): PlayerForm {
   return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, clubs: [] };

@@ -13,8 +13,10 @@ export function openTurns(seat: Seat, p: number): Turn[] {
   if (!phase || !part) return [];
   const again = (at: number) => part.played.filter(({ lot }) => lot.at === at).length + 1;
   if (seat.game.open) {
-    const at = part.played.at(-1)?.lot.at ?? 0;
-    return phase.stations.length === 0 ? [] : [turnOf(phase, { at, ballNo: again(at), asked: {} }, nextTurnNo(seat, phase))];
+    const turnNo = nextTurnNo(seat, phase);
+    const same = part.scheme.round ? seat.others.get(turnNo) : undefined;
+    const at = same === undefined ? (part.played.at(-1)?.lot.at ?? 0) : phase.stations.findIndex((station) => station.key === same);
+    return phase.stations.length === 0 ? [] : [turnOf(phase, { at, ballNo: again(at), asked: {} }, turnNo)];
   }
   if (phase.lots === null) {
     const at = part.scheme.route!(part.state, phase);

@@ -84,7 +84,15 @@ export function playSession(game: GameSpec, entrants: readonly Entrant[], shots:
   const waiting = standings.map((standing, i) => ({ i, at: standing.next?.turnNo ?? Infinity }));
   const first = waiting.reduce((a, b) => (b.at < a.at ? b : a), { i: -1, at: Infinity });
   const over = standings.every((standing) => standing.over);
-  return { standings, turn: first.at === Infinity ? null : first.i, over, ahead: leaders(standings) };
+  return { standings, turn: first.at === Infinity ? null : first.i, over, ahead: leaders(over ? standings : afterEqualBalls()) };
+
+  /** How it stood when everybody had played as many balls as whoever has played fewest: who is ahead only of the others' next balls leads nobody. */
+  function afterEqualBalls(): Standing[] {
+    const least = Math.min(...standings.map(({ played }) => played.length));
+    if (standings.every(({ played }) => played.length === least)) return standings;
+    const equal = standings.flatMap(({ played }) => played.slice(0, least));
+    return playSession(game, entrants, equal, options.seed === undefined ? {} : { seed: options.seed }).standings;
+  }
 }
 
 /** The same for one player, of whom the game takes nothing. */
@@ -177,7 +185,7 @@ export function bestScore(game: GameSpec, scores: readonly number[]): number | n
   return schemeOf(game.scoring).better(game.scoring) === 'higher' ? Math.max(...scores) : Math.min(...scores);
 }
 
-/** Who leads, among several: by the score; where the par hangs on the level, by strokes against it. */
+/** Who leads, among several, after equal balls: by the score; where the par hangs on the level, by strokes against it. */
 function leaders(standings: readonly Standing[]): number[] {
   if (standings.length < 2 || standings.every((standing) => standing.phases.at(-1)!.balls === 0)) return [];
   const figures = standings.map((standing) => standing.score - standing.par);

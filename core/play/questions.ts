@@ -7,6 +7,7 @@ import type { Side } from '../game/rules';
 import { schemeOf } from '../game/scoring';
 import { wordKey, type AnswerKey } from '../game/scoring/answer-keys';
 import { UNKNOWN, type Result } from '../game/scoring/ball';
+import type { ToBeat } from './round';
 import { SIDE_BEARING } from './verdict';
 
 /** A club as a player has it in the bag; without an id where it is not on record. */
@@ -21,7 +22,7 @@ export const clubsOf = ({ clubs }: Bag): readonly BagClub[] => (clubs.length > 0
 
 /** What is asked of a player, one after another, to record one ball. */
 export type Question = {
-  kind: 'club' | 'flight' | 'result' | 'side' | 'call' | 'strokes';
+  kind: 'club' | 'flight' | 'call' | 'result' | 'side' | 'kept' | 'strokes';
   title: string;
   keys: (AnswerKey & { refused?: string })[];
 };
@@ -40,17 +41,26 @@ export function answered(answers: Answers, question: Question, key: Pick<AnswerK
 /**
  * The next question about a ball; null once all is answered that this game asks.
  * @param bag the player's clubs
+ * @param rival the others' balls of the round, where players are compared
  */
-export function nextQuestion(standing: Standing, turn: Turn, bag: Bag, { given, result }: Answers): Question | null {
+export function nextQuestion(
+  standing: Standing,
+  turn: Turn,
+  bag: Bag,
+  { given, result }: Answers,
+  rival: ToBeat | null = null,
+): Question | null {
   const { phase } = standing;
   const { rules, scoring } = phase;
   if (!result) {
     if (choosesClub(standing, turn) && given.clubLabel === undefined) return clubQuestion(standing, turn, bag);
     if (rules.shotOnce && turn.station.trajectory === null && given.trajectory === undefined) return flightQuestion(standing, turn, given);
-    return { kind: 'result', title: '', keys: schemeOf(scoring).asks(phase, turn.station) };
+    if (schemeOf(scoring).calls(scoring) && given.called === undefined) return callQuestion;
+    const keys = schemeOf(scoring).asks(phase, turn.station);
+    return { kind: 'result', title: '', keys: rival ? comparedKeys(keys, rival) : keys };
   }
   if (rules.goodSide !== null && !given.holed && given.bearingDeg == null) return sideQuestion(rules.goodSide);
-  if (schemeOf(scoring).sees(scoring).includes('executed') && given.executed === undefined) return callQuestion;
+  if (schemeOf(scoring).sees(scoring).includes('executed') && given.executed === undefined) return keptQuestion(given.called);
   if (rules.puttOut && given.strokes === undefined && !given.holed) return strokesQuestion;
   return null;
 }
@@ -130,11 +140,34 @@ function sideQuestion(good: Side): Question {
   };
 }
 
+/** In words of one's own, or aloud. */
 const callQuestion: Question = {
   kind: 'call',
-  title: 'Was the call kept?',
-  keys: [wordKey('kept', 'kept', { executed: true }), wordKey('broken', 'not kept', { executed: false })],
+  title: 'Call the shot',
+  keys: [wordKey('aloud', 'called aloud', { called: '' })],
 };
+
+const keptQuestion = (called: string | null | undefined): Question => ({
+  kind: 'kept',
+  title: called ? `Called: ${called}. Kept?` : 'Was the call kept?',
+  keys: [wordKey('kept', 'kept', { executed: true }), wordKey('broken', 'not kept', { executed: false })],
+});
+
+/**
+ * Where another ball of the round is down, one can say without a figure whether this one is nearer. Farther is anywhere beyond it, so that
+ * the key for outside goes, unless the other is outside itself.
+ */
+function comparedKeys(keys: readonly AnswerKey[], { leftM, unmeasured, holed }: ToBeat): AnswerKey[] {
+  const inPlay = leftM !== null || unmeasured;
+  return keys.flatMap((key) => {
+    if (key.kind === 'outside') return inPlay ? [] : [key];
+    if (key.key !== 'unmeasured') return [key];
+    const nearer = wordKey('nearer', 'nearer', { leftMinM: 0, leftMaxM: Math.min(leftM ?? Infinity, key.edgeM!), nearer: true });
+    const farther = wordKey('farther', 'farther', { leftMinM: leftM ?? 0, nearer: false });
+    if (holed) return [farther];
+    return inPlay ? [nearer, farther] : [nearer];
+  });
+}
 
 const strokesQuestion: Question = {
   kind: 'strokes',

@@ -34,6 +34,8 @@ export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): 
     finish: null,
     landed: null,
     executed: null,
+    called: null,
+    nearer: null,
     carryM: null,
     landingErrorM: null,
     intendedM: null,

@@ -40,6 +40,8 @@ export type Seat = {
   /** Why the game ended before its last ball, where it did. */
   early: 'perfect' | 'time' | null;
   startedMs: number | null;
+  /** Where the others played each turn, by the station's key: who is compared plays the same shot. */
+  others: ReadonlyMap<number, string>;
 };
 
 /** Seats a player: the game as it is for them, and their balls in order, each with the ball of the game that it is. */
@@ -63,6 +65,9 @@ export function takeSeat(called: GameSpec, entrant: Entrant, shots: readonly Sho
     scores: game.stations.map((station, i) => ({ station, stationNo: i + 1, score: 0, balls: 0 })),
     early: null,
     startedMs,
+    others: new Map(
+      shots.flatMap((shot) => (shot.playerId !== entrant.playerId && takesTurn(shot) ? [[shot.turnNo, shot.stationKey] as const] : [])),
+    ),
   };
   const slots = phases.map((phase) => slotsOf(phase, game.open));
   for (const shot of ordered) {

@@ -50,6 +50,10 @@ const shotFields = {
   clubLabel: filledLine(20).nullable(),
   /** Whether the player did what was called, or what the game asked of this ball; null where nothing was. */
   executed: z.boolean().nullable(),
+  /** What the player said before it that they would do, in their words; empty where it was only said aloud; null where nothing is called. */
+  called: line(60).nullable(),
+  /** Where players are compared and nobody measured: whether it lies nearer than all that were down before it; null where nobody said. */
+  nearer: z.boolean().nullable(),
   target: z.enum(['hole', 'peg']),
   distanceM: metres,
   ...resultFields,

@@ -1,5 +1,6 @@
 import { isPutt } from '../golf/shot-types';
-import type { Measure, Sit, Stance } from '../golf/words';
+import { BLUR } from '../golf/blur';
+import type { Sit, Stance } from '../golf/words';
 import { isEvidence } from '../shot/evidence';
 import type { Shot } from '../shot/shot';
 import { cellKey } from './cells';
@@ -34,9 +35,6 @@ export type BallGroup = {
   /** What missed putts count for in what came after, where that is less: where they stopped, or whether the next one dropped. */
   nAfter?: number;
 };
-
-/** By how much a way of measuring blurs a distance, as a standard deviation of its logarithm. A judgement. */
-export const BLUR: Readonly<Record<Measure, number>> = { tape: 0.02, laser: 0.03, pace: 0.1, eye: 0.2, ring: 0 };
 
 /** By sit and by stance. A judgement. */
 export const SIT_COSTS: Readonly<Record<Sit, number>> = { clean: 0, up: 0.05, down: 0.18, buried: 0.45 };

@@ -12,7 +12,7 @@ import { AREA_KINDS, greenPlanSchema } from '../green/plan';
 import { storedPlans } from '../green/stored-plans';
 import { sentConditionsSchema, type Conditions } from '../shot/conditions';
 import { projectShots } from '../shot/project';
-import { EVENT_VERSION, eventReader, readEvents, storedEvent } from '../shot/read-event';
+import { EVENT_STEPS, EVENT_VERSION, eventReader, readEvents, storedEvent } from '../shot/read-event';
 
 /*
  * What programs of each version stored, as they stored it. A file here is never changed: whatever becomes of the program, it reads these, and
@@ -113,13 +113,14 @@ test('a game of a newer program is not played as if it were understood', () => {
 
 test('when the shape of events changes, what was stored and what old phones send is brought along', () => {
   const withHeight = (older: Record<string, unknown>) => ({ ...older, payload: { ...(older.payload as object), heightM: 0 } });
-  const later = eventReader([withHeight]);
+  const later = eventReader([...EVENT_STEPS, withHeight]);
   const [ball] = games[0]!.events;
-  expect(later.version).toBe(2);
-  const lifted = { version: 2, payload: { heightM: 0 } };
+  const version = EVENT_VERSION + 1;
+  expect(later.version).toBe(version);
+  const lifted = { version, payload: { heightM: 0 } };
   expect(later.storedEvent(ball)).toMatchObject(lifted);
   expect(later.readEvents([ball])).toMatchObject({ events: [lifted], refused: [] });
-  const own = { ...ball, version: 2, payload: { ...ball!.payload, heightM: 3 } };
+  const own = { ...ball, version, payload: { ...storedEvent(ball)!.payload, heightM: 3 } };
   expect(later.storedEvent(own)).toBe(own);
   // The program before it takes what the later one makes.
   expect(readEvents([own]).events).toEqual([own]);

@@ -10,7 +10,7 @@ import { erasePlayer } from './erase';
 import { saveGame } from './games';
 import { kitOf } from './kit';
 import { holderOfLink, keepLink, keepReaderKey, linksOf, playsIn, revokeLink, sessionOfReader } from './links';
-import { savePlayer } from './players';
+import { listPlayers, savePlayer } from './players';
 import { newestReading, takeReading } from './readings';
 import {
   conditionsToday,
@@ -252,6 +252,24 @@ describe('a session that a device began', () => {
     expect(await takeStart(db, at.actor, begin(at, [mia]), begunAt)).toBe('no player');
     expect(await takeStart(db, at.actor, begin(at, [mia, at.playerId]), begunAt)).toBe(true);
     expect((await getSession(db, at.actor, begin(at, []).sessionId))!.entrants.map(({ playerId }) => playerId)).toEqual([at.playerId]);
+  });
+
+  test('a guest is a player of no list; their balls are their own', async () => {
+    const at = await academy();
+    const guest = { playerId: idOf(at.n * 100_000 + 90), name: 'Coach' };
+    const start = { ...begin(at, [at.playerId, guest.playerId]), guests: [guest, { playerId: idOf(1), name: 'Nobody here' }] };
+    expect([await takeStart(db, at.actor, start, begunAt), await takeStart(db, at.actor, start, begunAt)]).toEqual([true, true]);
+    expect((await getSession(db, at.actor, start.sessionId))!.players.map(({ name }) => name)).toEqual(['Otto', 'Coach']);
+    expect((await listPlayers(db, at.actor)).map(({ player }) => player.name)).toEqual(['Otto']);
+    expect((await listPlayers(db, at.actor, true)).map(({ player }) => player.name)).toEqual(['Coach']);
+    // From the desk likewise.
+    const [deskId, mia] = [idOf(at.n * 100_000 + 72), idOf(at.n * 100_000 + 91)];
+    const entrants = [
+      { playerId: at.playerId, allowance: 0 },
+      { playerId: mia, allowance: 0, guest: 'Mia' },
+    ];
+    expect(await startSession(db, at.actor, deskId, at.gameId, entrants)).toBe(true);
+    expect((await getSession(db, at.actor, deskId))!.players.map(({ name }) => name)).toEqual(['Otto', 'Mia']);
   });
 
   test('the kit has the present games, who plays with which clubs, and the best; a link’s has its own player’s', async () => {

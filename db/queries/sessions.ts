@@ -17,6 +17,7 @@ import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
 import { gameInVersion, holdGame, type GameRow } from './game-versions';
 import { getGreen } from './greens';
+import { addGuests } from './guests';
 import { changeSession, holdSession, settle, stationsOf } from './projection';
 import { asEntrant } from './rows';
 import { shotsOfSessions } from './shots';
@@ -36,7 +37,7 @@ export type FinishedLine = SessionLine & { outcome: Outcome; before: ScoredBefor
 export type Best = { score: number; sessions: number };
 
 /**
- * Starts a game for some players; saying it twice with the same id starts it once.
+ * Starts a game for some players, and guests by their names; saying it twice with the same id starts it once.
  * @returns false if the academy has no such game or not all of these players, or they are too few for it
  */
 export async function startSession(
@@ -44,13 +45,18 @@ export async function startSession(
   actor: Actor,
   sessionId: string,
   gameId: string,
-  entrants: readonly { playerId: string; allowance: number }[],
+  entrants: readonly { playerId: string; allowance: number; guest?: string | undefined }[],
 ): Promise<boolean> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     const [coach] = await tx.select().from(academy).where(eq(academy.academyId, academyId)).for('share');
     const game = await holdGame(tx, actor, gameId);
     const ids = entrants.map((one) => one.playerId);
+    await addGuests(
+      tx,
+      actor,
+      entrants.flatMap(({ playerId, guest }) => (guest === undefined ? [] : [{ playerId, name: guest }])),
+    );
     const people = await tx
       .select()
       .from(player)
@@ -78,7 +84,7 @@ export async function startSession(
 export async function takeStart(
   db: Db,
   actor: Actor,
-  { sessionId, gameId, gameVersion: version, entrants }: SessionStart,
+  { sessionId, gameId, gameVersion: version, entrants, guests = [] }: SessionStart,
   begunAt: Date,
 ): Promise<true | 'no game' | 'no player' | 'another session'> {
   const { academyId } = actor;
@@ -87,6 +93,11 @@ export async function takeStart(
     const game = await gameInVersion(tx, actor, gameId, version);
     if (!game || entrants.length < schemeOf(game.spec.scoring).players) return 'no game';
     const ids = entrants.map((one) => one.playerId);
+    await addGuests(
+      tx,
+      actor,
+      guests.filter(({ playerId }) => ids.includes(playerId)),
+    );
     const here = await tx
       .select({ playerId: player.playerId })
       .from(player)

@@ -89,6 +89,8 @@ export const shot = pgTable(
     clubId: uuid(),
     clubLabel: text(),
     executed: boolean(),
+    called: text(),
+    nearer: boolean(),
     target: text({ enum: ['hole', 'peg'] }).notNull(),
     distanceM: metres().notNull(),
     holed: boolean().notNull(),

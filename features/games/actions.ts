@@ -1,10 +1,12 @@
 'use server';
 
 import * as z from 'zod';
+import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { readGameFile } from '@/core/game/file';
 import { MOST_ALLOWANCE } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { gameSpecSchema } from '@/core/game/spec';
+import { guestSchema } from '@/core/people/player';
 import type { Data } from '@/server/data';
 import { atDesk, basedOn, DONE, fileText, id } from '../form/at-desk';
 import { changedElsewhere, problemsByPlace, refused } from '../form/result';
@@ -37,6 +39,8 @@ const entrantsSchema = z
   .array(
     z.strictObject({
       playerId: id,
+      /** The name of somebody who plays along once. */
+      guest: guestSchema.optional(),
       allowance: z
         .number({ error: 'Give the head start as a number, or leave it empty.' })
         .min(-MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
@@ -45,7 +49,7 @@ const entrantsSchema = z
     }),
   )
   .min(1, 'Choose who plays.')
-  .max(24, 'At most 24 players in a session.')
+  .max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players in a session.`)
   .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'A player can be in a session only once.');
 
 /** Starts a game for some players under an id that the page made, so that a double click starts one session. */

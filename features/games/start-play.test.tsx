@@ -100,9 +100,24 @@ test('head starts are suggested for those who are chosen, can be changed, and ar
   await waitFor(() => expect(screen.getByLabelText('Head start, Bo')).not.toHaveValue(''), { timeout: 20_000 });
 }, 60_000);
 
-test('who is missing is said', () => {
-  show('nearest-the-lamp', players.slice(0, 1));
-  expect(screen.getByText(/It takes two to play this/)).toBeVisible();
+test('who is missing is said; a guest may be the second', async () => {
+  const user = show('nearest-the-lamp', players.slice(0, 1));
+  expect(screen.getByRole('button', { name: 'Choose 2 or more' })).toBeDisabled();
+  await tap(user, 'Otto');
+  await tap(user, 'Add a guest');
+  expect(screen.getByText('Give the guest a name.')).toBeVisible();
+  await user.type(screen.getByLabelText('Guest’s name'), 'Coach{Enter}');
+  await tap(user, 'Start with 2');
+  const [, , , entrants] = started.mock.calls[0]!;
+  expect(entrants).toEqual([
+    { playerId: 'id-Otto', allowance: 0 },
+    { playerId: expect.any(String) as string, allowance: 0, guest: 'Coach' },
+  ]);
+});
+
+test('where nobody is here, somebody is added first', () => {
+  show('doorstep', []);
+  expect(screen.getByText(/Nobody to play it yet/)).toBeVisible();
 });
 
 test('a refusal and a missing network are said, and it can be tried again', async () => {

@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { readNumber } from '@/ui/length-input';
+import { GuestField } from '../form/guest-field';
 import { NOT_SENT } from '../form/use-save';
 import { newId } from '../form/ids';
 import { playAddress } from '../session/address';
@@ -30,6 +31,8 @@ type Props = {
   again?: readonly string[];
 };
 
+type Guest = { playerId: string; name: string };
+
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
 export function StartPlay({ slug, source, spec, players, coach, at, again = [] }: Props) {
   const fewest = schemeOf(spec.scoring).players;
@@ -39,11 +42,16 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
   const [allowances, setAllowances] = useState<Record<string, string>>({});
   const [state, setState] = useState<{ starting: readonly string[] } | { refused: string } | null>(null);
   const [last] = again.length === 1 ? again : [];
-  const inOrder = players.toSorted((a, b) => Number(b.playerId === last) - Number(a.playerId === last));
+  const [guests, setGuests] = useState<readonly Guest[]>([]);
+  const inOrder = [...players.toSorted((a, b) => Number(b.playerId === last) - Number(a.playerId === last)), ...guests];
   const starting = state && 'starting' in state ? state.starting : null;
 
   const start = async (playerIds: readonly string[]) => {
-    const entrants = playerIds.map((playerId) => ({ playerId, allowance: several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0 }));
+    const entrants = playerIds.map((playerId) => {
+      const guest = guests.find((one) => one.playerId === playerId)?.name;
+      const allowance = several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0;
+      return { playerId, allowance, ...(guest === undefined ? {} : { guest }) };
+    });
     setState({ starting: playerIds });
     const result = await startAction(slug, sessionId, source, entrants).catch(() => null);
     if (result?.ok) goTo(playAddress(sessionId, at));
@@ -52,11 +60,10 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
   const toggle = (playerId: string) =>
     setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
 
-  if (players.length < fewest)
+  if (players.length === 0)
     return (
       <p className="empty">
-        {players.length === 0 ? 'Nobody to play it yet' : 'It takes two to play this'}:{' '}
-        <Link href={`/a/${slug}/players/new`}>add a player</Link> first.
+        Nobody to play it yet: <Link href={`/a/${slug}/players/new`}>add a player</Link> first.
       </p>
     );
   return (
@@ -87,6 +94,15 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
           );
         })}
       </div>
+      {several && (
+        <GuestField
+          onAdd={(name) => {
+            const playerId = newId();
+            setGuests([...guests, { playerId, name }]);
+            toggle(playerId);
+          }}
+        />
+      )}
       {several && spec.rules.allowances && chosen.length > 0 && (
         <div className={styles.allowances}>
           {chosen.length > 1 && spec.stations.length > 0 && (
@@ -100,7 +116,7 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
           )}
           {chosen.map((playerId) => (
             <Form.Group key={playerId} controlId={`allowance-${playerId}`}>
-              <Form.Label>Head start, {players.find((one) => one.playerId === playerId)?.name}</Form.Label>
+              <Form.Label>Head start, {inOrder.find((one) => one.playerId === playerId)?.name}</Form.Label>
               <Form.Control
                 inputMode="decimal"
                 placeholder="none"

@@ -4,6 +4,7 @@ import { isPutt } from '@/core/golf/shot-types';
 import { useEffect, useReducer, useState } from 'react';
 import { sayAtStation, sayStation, sayStationLie, sayWhere } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
+import type { ToBeat } from '@/core/play/round';
 import { ballsOfTally, tallyOf } from '@/core/play/tally';
 import { answered, choosesClub, clubsOf, NO_ANSWERS, nextQuestion, sayAsked, type Bag, type Question } from '@/core/play/questions';
 import { sayKey } from '@/core/game/words/say-key';
@@ -16,6 +17,7 @@ import type { Shot } from '@/core/shot/shot';
 import { formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { AnswerKeys } from './answer-keys';
+import { CallShot } from './call-shot';
 import { Card } from './card';
 import { kept, rememberRows, rowsShown, SAYS_ALL, withDetails } from './details';
 import { Marked } from './marked';
@@ -45,8 +47,8 @@ export type BallProps = {
   system: UnitSystem;
   /** Balls of the session, everybody's. */
   balls: number;
-  /** The nearest of the others in this round, in metres, where players are compared. */
-  toBeatM?: number | null;
+  /** The others' balls of this round, where players are compared. */
+  rival?: ToBeat | null;
   /** The balls that were removed last and can be put back; none once another is recorded. */
   removed?: Shot[];
   onRemoved?: (balls: Shot[]) => void;
@@ -77,7 +79,7 @@ type OneProps = BallProps & {
 
 /** One ball: everything about it that can be said, and what it comes to. */
 export function OneBall(props: OneProps) {
-  const { sitting, seat, standing, bag, system, balls, toBeatM = null, turn, outOfTurn, presses, onRecorded, onElsewhere } = props;
+  const { sitting, seat, standing, bag, system, balls, rival = null, turn, outOfTurn, presses, onRecorded, onElsewhere } = props;
   const { details, onDetails, pad, onPad, onUndo, said, offer = null } = props;
   const { busy, press, takenBy } = presses;
   const { phase } = standing;
@@ -96,7 +98,7 @@ export function OneBall(props: OneProps) {
   }
   const enter = (next: Entry) => dispatch({ do: 'enter', entry: next });
   const [rows, setRows] = useState(rowsShown);
-  const question = nextQuestion(standing, turn, bag, answers);
+  const question = nextQuestion(standing, turn, bag, answers, rival);
 
   const keep = async (result: Result): Promise<Taken> => {
     const stored = await recordBall(sitting, seat, turn, result, outOfTurn);
@@ -105,7 +107,7 @@ export function OneBall(props: OneProps) {
   };
   const answer = async (asked: Question, key: Pick<AnswerKey, 'result'>): Promise<Taken> => {
     const more = answered(answers, asked, key);
-    if (nextQuestion(standing, turn, bag, more)) {
+    if (nextQuestion(standing, turn, bag, more, rival)) {
       dispatch({ do: 'answer', question: asked, key });
       return 'choice';
     }
@@ -139,6 +141,8 @@ export function OneBall(props: OneProps) {
       }
       case 'result':
         return main ? answer(main, one) : 'nothing';
+      case 'call':
+        return question?.kind === 'call' ? answer(question, { result: { ...UNKNOWN, called: one.called } }) : 'nothing';
       case 'set':
         return keepSet(one.results.map((result) => withDetails(result, kept(details))));
       case 'key': {
@@ -209,9 +213,16 @@ export function OneBall(props: OneProps) {
     <main className={styles.ball} aria-busy={busy}>
       <BallHead phase={phase} turn={turn} system={system} played={here.length} of={of} chosen={sayMarks(answers.given, system)} />
       {said}
-      {question && question.kind !== 'result' ? (
+      {question?.kind === 'call' ? (
         <>
-          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
+          <ScoreLine standing={standing} system={system} rival={rival} />
+          <CallShot key={ball} title={question.title} onCall={(called) => press({ do: 'call', called })}>
+            <UndoButton disabled={balls === 0 && answers === NO_ANSWERS} onUndo={undo} />
+          </CallShot>
+        </>
+      ) : question && question.kind !== 'result' ? (
+        <>
+          <ScoreLine standing={standing} system={system} rival={rival} />
           <QuestionPanel
             question={question}
             onAnswer={(key) => pressKey(question, key)}
@@ -219,7 +230,7 @@ export function OneBall(props: OneProps) {
           />
           {answers === NO_ANSWERS && (
             <div className={styles.two}>
-              <UndoButton disabled={balls === 0} onUndo={undo} />
+              <UndoButton disabled={balls === 0 && answers === NO_ANSWERS} onUndo={undo} />
             </div>
           )}
         </>
@@ -239,7 +250,7 @@ export function OneBall(props: OneProps) {
         />
       ) : entry.way === 'tally' && tally ? (
         <>
-          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
+          <ScoreLine standing={standing} system={system} rival={rival} />
           <TallyPanel
             tally={tally}
             name={(key) => sayKey(key, phase.sizes, system, turn.station.target)}
@@ -251,11 +262,11 @@ export function OneBall(props: OneProps) {
         </>
       ) : entry.way === 'type' ? (
         <>
-          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
+          <ScoreLine standing={standing} system={system} rival={rival} />
           {typesFirst && marked}
           {typesFirst && (
             <div className={styles.two} style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-              <UndoButton disabled={balls === 0} onUndo={undo} />
+              <UndoButton disabled={balls === 0 && answers === NO_ANSWERS} onUndo={undo} />
               <button type="button" className="btn btn-outline-dark" onClick={() => enter({ way: 'keys' })}>
                 Target
               </button>
@@ -287,7 +298,7 @@ export function OneBall(props: OneProps) {
               onPlace={(place) => enter({ way: 'place', place })}
             />
           )}
-          <ScoreLine standing={standing} system={system} toBeatM={toBeatM} />
+          <ScoreLine standing={standing} system={system} rival={rival} />
           {!measured && <Landing standing={standing} turn={turn} system={system} />}
           {!measured && <Card standing={standing} />}
           {entry.way === 'place' ? (
@@ -309,7 +320,7 @@ export function OneBall(props: OneProps) {
                   gridTemplateColumns: `repeat(${2 + (measured || leaves ? 1 : 0) + (onElsewhere ? 1 : 0) + (tally ? 1 : 0)}, 1fr)`,
                 }}
               >
-                <UndoButton disabled={balls === 0} onUndo={undo} />
+                <UndoButton disabled={balls === 0 && answers === NO_ANSWERS} onUndo={undo} />
                 {onElsewhere && (
                   <button type="button" className="btn btn-outline-dark" onClick={onElsewhere}>
                     {standing.game.open ? 'Call another' : 'Elsewhere'}

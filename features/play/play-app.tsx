@@ -7,6 +7,7 @@ import type { Bundle } from '@/core/exchange/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
 import { mayNote } from '@/core/exchange/session-note';
+import { toBeat } from '@/core/play/round';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
@@ -22,7 +23,8 @@ import { LinkApp, StartApp } from './start/home-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
-import { tableOf, toBeat } from './record';
+import { tableOf } from './record';
+import { RoundSaid } from './round-said';
 import { SessionMenu } from './session-menu/session-menu';
 import { WhoIsNext } from './who-is-next';
 
@@ -150,6 +152,7 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
         </Care>
       ) : (
         <>
+          <RoundSaid bundle={bundle} table={table} />
           <BallScreen
             sitting={bundle}
             seat={seat}
@@ -157,7 +160,7 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
             bag={player}
             system={player.units}
             balls={shots.length}
-            toBeatM={toBeat(table, seat)}
+            rival={toBeat(table, seat)}
             startAt={stationKey}
             removed={removed}
             onRemoved={setRemoved}

@@ -1,9 +1,8 @@
 import type { Bundle } from '@/core/exchange/bundle';
 import { seedOf } from '@/core/game/order';
-import { playSession, type Standing, type Table } from '@/core/play/play';
+import { playSession, type Standing } from '@/core/play/play';
 import { recordOf } from '@/core/play/record';
-import { schemeOf } from '@/core/game/scoring';
-import { farM, type Result } from '@/core/game/scoring/ball';
+import type { Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
 import { shotRecordSchema, type Shot, type ShotAmend } from '@/core/shot/shot';
 import { now } from '../form/ids';
@@ -153,13 +152,4 @@ export async function removeBall({ sessionId, only }: Sitting, shotId: string): 
 
 function mayChange(shots: readonly Shot[], shotId: string, only: string | null): boolean {
   return shots.some((shot) => shot.shotId === shotId && (only === null || shot.playerId === only));
-}
-
-/** The nearest that somebody else lies in the round that a player is about to play, in metres; null where nobody is measured. */
-export function toBeat({ standings }: Table, seat: number): number | null {
-  const { next, phase } = standings[seat]!;
-  if (!next || !schemeOf(phase.scoring).round) return null;
-  const others = standings.filter((_, i) => i !== seat).flatMap((one) => one.played.filter((shot) => shot.turnNo === next.turnNo));
-  const nearest = Math.min(...others.map(farM));
-  return Number.isFinite(nearest) ? nearest : null;
 }

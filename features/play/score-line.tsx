@@ -2,6 +2,7 @@ import { sayStation } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
 import { goalMet } from '@/core/play/play';
 import { sayAsked } from '@/core/play/questions';
+import type { ToBeat } from '@/core/play/round';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { counted, formatLeft } from '@/core/units/format';
@@ -9,7 +10,7 @@ import type { UnitSystem } from '@/core/units/length';
 import styles from './play.module.scss';
 
 /** How it stands: the score of the phase that is being played, the goal, and what comes next. */
-export function ScoreLine({ standing, system, toBeatM = null }: { standing: Standing; system: UnitSystem; toBeatM?: number | null }) {
+export function ScoreLine({ standing, system, rival = null }: { standing: Standing; system: UnitSystem; rival?: ToBeat | null }) {
   const { phase, game, phases } = standing;
   const counts = phase.index === phases.length - 1;
   const scheme = schemeOf(phase.scoring);
@@ -37,10 +38,10 @@ export function ScoreLine({ standing, system, toBeatM = null }: { standing: Stan
             · <b>{standing.now}</b>
           </>
         )}
-        {toBeatM !== null && (
+        {rival && (
           <>
             {' '}
-            · <b>to beat: {formatLeft(toBeatM, system)}</b>
+            · <b>to beat: {sayRival(rival, system)}</b>
           </>
         )}
         {counts && <GoalPart standing={standing} left={left} system={system} />}
@@ -51,6 +52,12 @@ export function ScoreLine({ standing, system, toBeatM = null }: { standing: Stan
       </p>
     </div>
   );
+}
+
+function sayRival({ holed, leftM, unmeasured }: ToBeat, system: UnitSystem): string {
+  if (holed) return 'holed';
+  if (unmeasured) return 'a ball in play';
+  return leftM === null ? 'outside' : formatLeft(leftM, system);
 }
 
 /** What comes after this ball: the end, the same again, another shot from here, or another station. */

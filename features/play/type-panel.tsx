@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { type CSSProperties, useEffect, useState } from 'react';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
@@ -183,7 +183,10 @@ export function TypePanel(props: Props) {
         </button>
       </div>
       {quick.length > 0 ? (
-        <div className={styles.quick}>
+        <div
+          className={quick.length > 2 ? `${styles.quick} ${styles.manyQuick}` : styles.quick}
+          style={{ '--quick': quick.length } as CSSProperties}
+        >
           {quick.map((key) => (
             <button
               key={key.key}

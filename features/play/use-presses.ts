@@ -11,6 +11,7 @@ export type Press =
   | { do: 'key'; question: Question['kind']; key: string }
   | { do: 'result'; result: Result }
   | { do: 'set'; results: Result[] }
+  | { do: 'call'; called: string }
   | { do: 'mark'; counts: NonNullable<Result['counts']> }
   | { do: 'undo' };
 

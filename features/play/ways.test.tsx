@@ -107,12 +107,27 @@ test('clubs that may not be used are named with the reason', async () => {
   expect(recorded()).toMatchObject({ clubLabel: '54°', leftMaxM: ft(6) });
 });
 
-test('a kept call is asked after the ball', async () => {
+test('a call is said before the ball and kept with it; whether it was kept is asked after it', async () => {
   const user = show(of('nearest_wins', {}, { callPoints: 1 }));
+  await user.click(screen.getByRole('radio', { name: 'low' }));
+  await user.type(screen.getByLabelText('In your own words'), 'past the ridge');
+  await press(user, 'Called');
   await user.keyboard('5');
   await press(user, /^Record/);
+  expect(screen.getByRole('heading', { name: 'Called: low, past the ridge. Kept?' })).toBeVisible();
   await press(user, 'not kept');
-  expect(recorded()).toMatchObject({ leftM: ft(5), executed: false });
+  expect(recorded()).toMatchObject({ leftM: ft(5), executed: false, called: 'low, past the ridge' });
+});
+
+test('undo takes a call back before any ball; said aloud, it keeps no words', async () => {
+  const user = show(of('nearest_wins', {}, { callPoints: 1 }));
+  await press(user, 'Called aloud');
+  await press(user, 'Undo');
+  expect(calls()).toHaveLength(0);
+  await press(user, 'Called aloud');
+  await press(user, /^Holed/);
+  await press(user, 'kept');
+  expect(recorded()).toMatchObject({ holed: true, executed: true, called: '' });
 });
 
 test('the player chooses the station, and can go elsewhere again', async () => {

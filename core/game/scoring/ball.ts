@@ -4,14 +4,15 @@ import type { Shot } from '../../shot/shot';
 export type ScoredBall = Pick<
   Shot,
   'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'strokes' | 'penalty' | 'finish' | 'landed' | 'executed' | 'clubLabel'
->;
+> &
+  Partial<Pick<Shot, 'nearer'>>;
 
 /** What is asked of one ball beyond its station. */
 export type ShotAsked = Partial<Pick<Shot, 'trajectory' | 'shape' | 'swingWidth'>> & { club?: string };
 
 /** What a player says of a ball; what is not said is not known. */
 export type Result = Pick<Shot, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'measured'> &
-  Partial<Pick<Shot, 'strokes' | 'landed' | 'executed' | 'swingWidth' | 'nBalls' | 'sumLeftM' | keyof Details>>;
+  Partial<Pick<Shot, 'strokes' | 'landed' | 'executed' | 'called' | 'nearer' | 'swingWidth' | 'nBalls' | 'sumLeftM' | keyof Details>>;
 
 /** What can be marked on any ball beside its result: all of it optional. */
 export type Details = Partial<

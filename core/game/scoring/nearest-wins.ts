@@ -2,8 +2,8 @@ import * as z from 'zod';
 import { capital, counted, inWords, nounOf } from '../../units/format';
 import { ORDERS } from '../rules';
 import { countSchema, edgeSchema, pointsSchema, round } from './fields';
-import { farKey, holedKey } from './answer-keys';
-import { farM } from './ball';
+import { farKey, holedKey, ringKey } from './answer-keys';
+import { farM, type ScoredBall } from './ball';
 import { NO_RULES, PLAIN, type Scheme } from './scheme';
 import { measuredZone } from './zone';
 
@@ -21,6 +21,21 @@ export const nearestWinsSchema = z.strictObject({
 export type NearestWins = z.infer<typeof nearestWinsSchema>;
 type State = { points: number; won: number; kept: number };
 
+/** In play, and nobody measures it: whoever comes after says who is nearer. */
+const unmeasuredKey = (edgeM: number) => ({ ...ringKey('unmeasured', 0, edgeM), kind: 'word' as const, text: 'in play' });
+
+/**
+ * Who is nearest: by what somebody said (the last ball that lies nearer than those before it), else by distance. A ball that is not nearer
+ * than those before it, and of which no figure is known, is not nearest. @returns places, several where they are level
+ */
+function nearestOf(balls: readonly ScoredBall[]): number[] {
+  const said = balls.findLastIndex(({ nearer }) => nearer === true);
+  if (said >= 0) return [said];
+  const inIt = balls.flatMap((ball, i) => (ball.nearer === false && ball.leftM === null && !ball.holed ? [] : [i]));
+  const least = Math.min(...inIt.map((i) => farM(balls[i]!)));
+  return inIt.filter((i) => farM(balls[i]!) === least);
+}
+
 /** Two or more players, the same shot: the nearest to the hole takes the point. */
 export const nearestWins: Scheme<NearestWins, State> = {
   ...PLAIN,
@@ -31,9 +46,9 @@ export const nearestWins: Scheme<NearestWins, State> = {
   orders: ORDERS.filter((order) => order !== 'choice'),
   whyOrder: 'All play the same shot in a round: a common order is needed.',
   leadsIn: false,
-  opens: false,
   allows: () => ({ ...NO_RULES, allowances: true }),
   sees: ({ callPoints }) => (callPoints === null ? [] : ['executed']),
+  calls: ({ callPoints }) => callPoints !== null,
   takesDistance: () => true,
   unit: () => 'points',
   better: () => 'higher',
@@ -53,7 +68,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
     const times = points === 1 ? 'once' : `${inWords(points)} times`;
     return `${capital(inWords(points))} ${nounOf(points, 'point')}: nearest ${times}${callPoints === null ? '' : ', or fewer with calls kept'}.`;
   },
-  asks: ({ scoring }) => [holedKey(), farKey(scoring.farM)],
+  asks: ({ scoring }) => [holedKey(), unmeasuredKey(scoring.farM), farKey(scoring.farM)],
   start: () => ({ points: 0, won: 0, kept: 0 }),
   step(state, ball, _lot, { scoring }, won) {
     const kept = scoring.callPoints !== null && ball.executed === true;
@@ -64,11 +79,9 @@ export const nearestWins: Scheme<NearestWins, State> = {
     };
   },
   round(balls, { scoring }) {
-    const far = balls.map(farM);
-    const nearest = Math.min(...far);
-    if (nearest > scoring.farM) return far.map(() => 0);
-    const winners = far.filter((left) => left === nearest).length;
-    return far.map((left) => (left === nearest && (winners === 1 || scoring.ties === 'each') ? 1 : 0));
+    const nearest = nearestOf(balls);
+    const counts = nearest.length === 1 || scoring.ties === 'each';
+    return balls.map((ball, i) => (counts && nearest.includes(i) && farM(ball) <= scoring.farM ? 1 : 0));
   },
   roundInto(balls, { scoring }, won) {
     let nearest = Infinity;

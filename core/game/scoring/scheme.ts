@@ -78,6 +78,8 @@ export interface Scheme<Scoring, State> {
   leadsIn: boolean;
   /** Whether it can begin without stations, which are called while it is played. */
   opens: boolean;
+  /** Whether a shot is called before it is played. */
+  calls(scoring: Scoring): boolean;
   /** Whether the balls of a set may be counted together when they are collected: their order says nothing. */
   tallies: boolean;
   /** Whether a shorter version is the same game. */
@@ -179,6 +181,7 @@ export const PLAIN = {
   whyOrder: '',
   leadsIn: true,
   opens: true,
+  calls: () => false,
   tallies: false,
   shortens: true,
   stationSays: [],

@@ -2,6 +2,7 @@ import 'server-only';
 import type * as z from 'zod';
 import { storedHomes, type againSchema, type presentHome } from '@/core/exchange/home';
 import { scaleForLevel } from '@/core/game/enter';
+import { newPlayer, type PlayerForm } from '@/core/people/player';
 import { seedOf } from '@/core/game/order';
 import { sayOutcome } from '@/core/play/outcome';
 import { playSession } from '@/core/play/play';
@@ -89,15 +90,21 @@ const measuresOf = ({ paceM, clubM, putterM }: Pick<Academy, 'paceM' | 'clubM' |
   putterM: putterM ?? null,
 });
 
+/** A player as a phone needs them. */
+function playerSent({ handed, units, level, ...own }: Omit<PlayerForm, 'name' | 'clubs'>) {
+  return { ...measuresOf(own), handed, units, level, scale: scaleForLevel(level) };
+}
+
 function kitSent({ coach, today, games, players, bests }: Answer<'kitOf'>): NonNullable<HomeSent['kit']> {
   return {
     coach: { ...measuresOf(coach), flagstickM: coach.flagstickM },
     today,
     games,
-    players: players.map(({ playerId, name, handed, units, level, clubs, favourite, ...own }) => ({
-      ...measuresOf(own),
-      ...{ playerId, name, handed, units, level, clubs, favourite, scale: scaleForLevel(level) },
-    })),
+    players: players.map((player) => {
+      const { playerId, name, clubs, favourite } = player;
+      return { playerId, name, clubs, favourite, ...playerSent(player) };
+    }),
+    guest: { ...playerSent(newPlayer('', coach.units)), clubs: [], favourite: null },
     bests,
   };
 }

@@ -9,9 +9,17 @@ import { keepStart } from '../device/store';
  * @param token of the personal link with which it is begun; null for a sign-in
  * @returns the session's id; null where the game or a player is not here
  */
-export async function beginHere(home: Home, gameId: string, playerIds: readonly string[], token: string | null): Promise<string | null> {
+export async function beginHere(
+  home: Home,
+  {
+    gameId,
+    playerIds,
+    guests = [],
+  }: { gameId: string; playerIds: readonly string[]; guests?: readonly { playerId: string; name: string }[] },
+  token: string | null,
+): Promise<string | null> {
   const at = new Date(now());
-  const begun = { sessionId: newId(), gameId, playerIds, startedAt: at.toISOString(), day: lightFormat(at, 'yyyy-MM-dd') };
+  const begun = { sessionId: newId(), gameId, playerIds, guests, startedAt: at.toISOString(), day: lightFormat(at, 'yyyy-MM-dd') };
   const made = beginSession(home, begun);
   if (!made) return null;
   await keepStart(made.bundle, made.start, token);

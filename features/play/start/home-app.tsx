@@ -79,8 +79,8 @@ function HomePage({ home, view, token }: PageProps) {
   const open = lines.filter((line) => !line.over);
   const over = lines.filter((line) => line.over);
   const { player, academy, kit } = home;
-  const start = async (gameId: string, playerIds: readonly string[]) => {
-    const sessionId = await beginHere(home, gameId, playerIds, token ?? null);
+  const start = async (gameId: string, playerIds: readonly string[], guests: readonly { playerId: string; name: string }[] = []) => {
+    const sessionId = await beginHere(home, { gameId, playerIds, guests }, token ?? null);
     if (sessionId) window.location.assign(playAddress(sessionId));
     return sessionId !== null;
   };

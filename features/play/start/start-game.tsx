@@ -5,12 +5,15 @@ import type { Kit, KitGame } from '@/core/exchange/kit';
 import { ballsOf } from '@/core/game/phases';
 import { schemeOf } from '@/core/game/scoring';
 import { counted } from '@/core/units/format';
+import { GuestField } from '../../form/guest-field';
+import { newId } from '../../form/ids';
 import styles from './start.module.scss';
 
 /** More than these are easier to find by typing. */
 const MANY = 8;
 
-type Props = { kit: Kit; onStart: (gameId: string, playerIds: readonly string[]) => Promise<boolean> };
+type Guest = { playerId: string; name: string };
+type Props = { kit: Kit; onStart: (gameId: string, playerIds: readonly string[], guests: readonly Guest[]) => Promise<boolean> };
 
 /** Which game, then who plays it: both are kept here, so that it starts without a network too. */
 export function StartGame({ kit, onStart }: Props) {
@@ -45,6 +48,7 @@ type WhoProps = { game: KitGame; kit: Kit; onStart: Props['onStart']; onBack: ()
 /** Who plays, in the order in which they are tapped. */
 function Who({ game, kit, onStart, onBack }: WhoProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
+  const [guests, setGuests] = useState<readonly Guest[]>([]);
   const [find, setFind] = useState('');
   const [state, setState] = useState<'ready' | 'starting' | 'failed'>('ready');
   const fewest = Math.max(1, schemeOf(game.spec.scoring).players);
@@ -52,14 +56,14 @@ function Who({ game, kit, onStart, onBack }: WhoProps) {
     setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
   const start = async () => {
     setState('starting');
-    if (!(await onStart(game.gameId, chosen))) setState('failed');
+    if (!(await onStart(game.gameId, chosen, guests))) setState('failed');
   };
   return (
     <section aria-labelledby="who-plays" className={styles.who}>
       <h2 id="who-plays">{game.spec.title}: who plays?</h2>
       {kit.players.length > MANY && <Find what="player" value={find} onChange={setFind} />}
       <div className={styles.people}>
-        {kit.players
+        {[...kit.players, ...guests]
           .filter(({ name, playerId }) => fits(name, find) || chosen.includes(playerId))
           .map(({ playerId, name }) => {
             const place = chosen.indexOf(playerId);
@@ -77,6 +81,13 @@ function Who({ game, kit, onStart, onBack }: WhoProps) {
             );
           })}
       </div>
+      <GuestField
+        onAdd={(name) => {
+          const playerId = newId();
+          setGuests([...guests, { playerId, name }]);
+          toggle(playerId);
+        }}
+      />
       {state === 'failed' && <p role="alert">This game can’t be started here. Open this page again with a network.</p>}
       <div className={styles.go}>
         <button type="button" className="btn btn-outline-dark btn-lg" onClick={onBack}>

@@ -1,0 +1,2 @@
+ALTER TABLE "shot" ADD COLUMN "called" text;--> statement-breakpoint
+ALTER TABLE "shot" ADD COLUMN "nearer" boolean;
