@@ -99,10 +99,35 @@ describe('scoring a table', () => {
     ['station,left_ft\nz,1\n', 'no station “z”'],
     ['station,ball,left_ft\na,1,1\na,1,2\n', 'Line 3: station “a” has no such ball left.'],
     ['session,left_ft\nx,1\ny,1\n', '2 sessions'],
-    ['left_ft,n_balls,sum_left_ft\n,5,30\n', 'several balls'],
+    ['left_ft,n_balls,sum_left_ft\n,5,30\n', 'several balls as one total tell no points'],
   ])('%j cannot be scored, and it says why', (csv, why) => {
     expect(() => scoreTable(spec, rowsOf(csv))).toThrow(UnscorableTable);
     expect(() => scoreTable(spec, rowsOf(csv))).toThrow(why);
+  });
+
+  test('several balls as one total, where distances are added up', () => {
+    const total = game({ stations: [station('a', { balls: 4 })], scoring: { scheme: 'total_left', farM: ft(30) } });
+    const answer = scoreAnswer(total, scoreTable(total, rowsOf('left_ft,n_balls,sum_left_ft\n4,,\n,3,26\n')));
+    expect([answer.total, answer.over, answer.players[0]!.balls]).toEqual([ft(30), true, 4]);
+    expect(() => scoreTable(total, rowsOf('left_ft,n_balls,sum_left_ft\n4,,\n,4,26\n'))).toThrow('has 3 of these 4 balls left');
+    expect(() => scoreTable(total, rowsOf('left_ft,n_balls\n,3\n'))).toThrow('need sum_left_ft');
+  });
+
+  test('a club that was used is refused where each is played once; a trial answers with its ranking', () => {
+    const once = game({ rules: { ...game().rules, clubOnce: true }, stations: [station('a', { balls: 2 })] });
+    expect(scoreAnswer(once, scoreTable(once, rowsOf('club,left_ft\nPW,2\n58°,5\n'))).total).toBe(6);
+    expect(() => scoreTable(once, rowsOf('club,left_ft\nPW,2\nPW,5\n'))).toThrow('Line 3: the PW can’t be played here: used.');
+    const trial = game({ scoring: { scheme: 'club_trial', clubs: ['PW', '58°'], farM: ft(30) }, stations: [station('a', { balls: 1 })] });
+    const answer = scoreAnswer(trial, scoreTable(trial, rowsOf('left_ft\n9\n4\n')));
+    expect(answer.players[0]!.clubs).toMatchObject([{ station: 'a', ranking: [{ club: '58°' }, { club: 'PW' }], too_close: true }]);
+  });
+
+  test('par and up and downs are in the answer', () => {
+    const { spec: doors } = LIBRARY.find(({ key }) => key === 'seven-doors')!;
+    const rows = doors.stations.map(() => '2').join('\n');
+    const [player] = scoreAnswer(doors, scoreTable(doors, rowsOf(`strokes\n${rows}\n`))).players;
+    expect(player!.par).toBe(doors.stations.reduce((sum, { par }) => sum + (par ?? 2), 0));
+    expect(player!.notes.map(({ label }) => label)).toContain('up and down');
   });
 
   test('a duel needs two', () => {

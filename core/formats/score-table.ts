@@ -1,5 +1,7 @@
 import { plainEntrant } from '../game/entrant';
-import { goalMet, playSession, type Table } from '../play/play';
+import { byClub } from '../play/by-club';
+import { goalMet, playSession, type Standing, type Table } from '../play/play';
+import { choosesClub, refusedBy } from '../play/questions';
 import { recordOf } from '../play/record';
 import { schemeOf } from '../game/scoring';
 import type { Result } from '../game/scoring/ball';
@@ -7,7 +9,7 @@ import type { GameSpec } from '../game/spec';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Shot } from '../shot/shot';
 import { takesTurn } from '../play/verdict';
-import { leftOf, type ShotTableRow } from './shot-table';
+import { fromFeet, leftOf, type ShotTableRow } from './shot-table';
 
 /** Why a table can't be scored, with the line. */
 export class UnscorableTable extends Error {}
@@ -27,12 +29,19 @@ export function scoreTable(game: GameSpec, rows: readonly ShotTableRow[], seed =
   const players = [...new Set(rows.map((row) => row.player ?? ''))];
   const fewest = schemeOf(game.scoring).players;
   if (players.length < fewest) throw new UnscorableTable(`This game takes ${fewest} players, and the table has ${players.length}.`);
-  const entrants = players.map((_, i) => plainEntrant(idOf(i + 1)));
+  // A table says no level: par is as the game has it.
+  const entrants = players.map((_, i) => plainEntrant(idOf(i + 1), 0));
+  const clubs = new Map(
+    players.map((name) => [name, new Set(rows.flatMap(({ player = '', club }) => (player === name && club !== undefined ? [club] : [])))]),
+  );
   const shots: Shot[] = [];
   const play = () => playSession(game, entrants, shots, { seed });
   rows.forEach((row, i) => {
     const seat = players.indexOf(row.player ?? '');
-    const turn = turnFor(game, play(), seat, row, seed);
+    const standing = play().standings[seat]!;
+    const turn = turnFor(game, standing, row, seed);
+    refuseTotal(game, standing, turn, row);
+    refuseClub(standing, turn, row, clubs.get(row.player ?? '')!);
     const who = { playerId: entrants[seat]!.playerId, sessionId: SESSION };
     const playedAt = new Date(row.played_at ?? 1000 * i);
     shots.push({ ...recordOf(turn, resultOf(row), who, playedAt), shotId: idOf(1000 + i) });
@@ -40,11 +49,30 @@ export function scoreTable(game: GameSpec, rows: readonly ShotTableRow[], seed =
   return { table: play(), players };
 }
 
-function turnFor(game: GameSpec, table: Table, seat: number, row: ShotTableRow, seed: number): Turn {
-  const standing = table.standings[seat]!;
-  const refuse = (why: string) => new UnscorableTable(`Line ${row.line}: ${why}`);
+const refusal = (row: ShotTableRow, why: string) => new UnscorableTable(`Line ${row.line}: ${why}`);
+
+/** Several balls entered as one total are scored where distances are added up, and where as many are left at the station. */
+function refuseTotal(game: GameSpec, { played, phase }: Standing, turn: Turn, row: ShotTableRow): void {
+  const balls = row.n_balls ?? 1;
+  if (balls === 1) return;
+  if (schemeOf(game.scoring).unit(game.scoring) !== 'length') throw refusal(row, 'several balls as one total tell no points or hits.');
+  if (row.sum_left_ft === undefined) throw refusal(row, 'several balls as one total need sum_left_ft.');
+  const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? Infinity;
+  const left = of - played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key).length;
+  if (balls > left) throw refusal(row, `station “${turn.station.key}” has ${left} of these ${balls} balls left.`);
+}
+
+/** A club that the rules of the game don't allow. @param clubs of this player in the table: what they have with them */
+function refuseClub(standing: Standing, turn: Turn, row: ShotTableRow, clubs: ReadonlySet<string>): void {
+  if (row.club === undefined || !choosesClub(standing, turn)) return;
+  const bag = { clubs: [...clubs].map((label) => ({ clubId: null, label })), favourite: null };
+  const why = refusedBy(standing, turn, bag, row.club);
+  if (why) throw refusal(row, `the ${row.club} can’t be played here: ${why}.`);
+}
+
+function turnFor(game: GameSpec, standing: Standing, row: ShotTableRow, seed: number): Turn {
+  const refuse = (why: string) => refusal(row, why);
   const marked = row.counts !== undefined && !takesTurn({ counts: row.counts });
-  if ((row.n_balls ?? 1) > 1) throw refuse('several balls entered as one total cannot be scored ball by ball.');
   if (row.station === undefined) {
     const next = standing.next ?? (marked ? lastTurn(game, standing.played, seed) : null);
     if (!next) throw refuse('the game is over before this ball.');
@@ -85,6 +113,11 @@ function resultOf(row: ShotTableRow): Result {
     landed: row.landed ?? null,
     executed: row.executed ?? null,
     ...(row.club === undefined ? {} : { clubLabel: row.club }),
+    ...(row.trajectory === undefined ? {} : { trajectory: row.trajectory }),
+    ...(row.shape === undefined ? {} : { shape: row.shape }),
+    ...(row.swing_width === undefined ? {} : { swingWidth: row.swing_width }),
+    ...(row.mishit === undefined ? {} : { mishit: row.mishit }),
+    ...((row.n_balls ?? 1) > 1 ? { nBalls: row.n_balls!, sumLeftM: fromFeet(row.sum_left_ft) } : {}),
     ...(row.counts === undefined ? {} : { counts: row.counts }),
   };
 }
@@ -108,6 +141,13 @@ export function scoreAnswer(game: GameSpec, { table, players }: { table: Table; 
       running: standing.running,
       stations: stations(standing),
       balls: standing.played.length,
+      par: standing.par === 0 ? null : standing.par,
+      notes: standing.notes,
+      clubs: byClub(standing)?.map(({ station, clubs, tooClose }) => ({
+        station: station.key,
+        ranking: clubs.map(({ club, balls, meanM, spreadM }) => ({ club, balls, mean_m: meanM, spread_m: spreadM })),
+        too_close: tooClose,
+      })),
       leads: table.ahead.includes(i),
       early: standing.early,
       not_scored: standing.extras.length + standing.doubled.length + standing.late.length,

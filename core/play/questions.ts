@@ -89,7 +89,8 @@ export function clubRefusal(standing: Standing, turn: Turn, bag: Bag, label: str
   return bag.clubs.every((club) => refusal(club.label) !== null) ? null : refusal(label);
 }
 
-function refusedBy({ phase: { rules, index }, played }: Standing, turn: Turn, bag: Bag, label: string): string | null {
+/** Why the rules don't allow a club for a ball, whatever others there are; null where they do. */
+export function refusedBy({ phase: { rules, index }, played }: Standing, turn: Turn, bag: Bag, label: string): string | null {
   const here = played.filter((shot) => shot.phase === index && shot.turnNo !== turn.turnNo);
   const place = (club: string | null) => bag.clubs.findIndex((one) => one.label === club);
   const last = here.at(-1)?.clubLabel ?? null;

@@ -82,14 +82,27 @@ describe('what stood out', () => {
   test('then the side, then the stations, each with the balls it rests on', () => {
     expect(of([left(2, 180), left(4, 170), left(4, 190), left(5, 0)])).toBe('Finished short, 3 of 4 whose direction is known.');
     expect(of([holed, left(2), left(2), between(6, 10), between(6, 10), left(40)])).toBe(
-      'Best from the 15 yd chip (14 points, 3 balls), poorest from the 25 yd pitch (2 points, 3 balls).',
+      'Best from the 15 yd chip (4.7 a ball, 3 balls), poorest from the 25 yd pitch (0.7 a ball, 3 balls).',
     );
   });
   test('of stations that came out the same none is called the poorest, or the best', () => {
-    const three = { stations: ['a', 'b', 'c'].map((key, i) => station(key, { distanceM: yd(10 + i), balls: 2 })) };
+    const three = { stations: ['a', 'b', 'c'].map((key, i) => station(key, { distanceM: yd(10 + i), balls: 3 })) };
     const nine = left(20);
-    expect(of([holed, holed, nine, nine, nine, nine], three)).toBe('Best from the 10 yd chip (12 points, 2 balls).');
-    expect(of([holed, holed, holed, holed, nine, nine], three)).toBe('Poorest from the 12 yd chip (0 points, 2 balls).');
+    expect(of([holed, holed, holed, nine, nine, nine, nine, nine, nine], three)).toBe('Best from the 10 yd chip (6 a ball, 3 balls).');
+    expect(of([holed, holed, holed, holed, holed, holed, nine, nine, nine], three)).toBe(
+      'Poorest from the 12 yd chip (0 a ball, 3 balls).',
+    );
+  });
+  test('stations that differ by chance are not told apart, and two that read the same are numbered', () => {
+    // Means 4 and 2.7 with a spread of 2 to 3 points: t = 0.7 on 4 degrees of freedom.
+    expect(of([holed, left(2), left(5), left(2), left(2), left(40)])).not.toContain('est from');
+    const same = { stations: ['a', 'b'].map((key) => station(key, { balls: 3 })) };
+    expect(of([holed, holed, holed, left(5), left(5), left(5)], same)).toBe(
+      'Best from station 1, 15 yd chip (6 a ball, 3 balls), poorest from station 2, 15 yd chip (2 a ball, 3 balls).',
+    );
+  });
+  test('where half of them went in, that is said as such', () => {
+    expect(of([holed, holed, holed, left(5)], { stations: [station('a', { balls: 4 })] })).toBe('Holed 3 of 4 balls.');
   });
   test('where nothing else does, how near half of them came; of too few, nothing', () => {
     const one = { stations: [station('a', { balls: 5 })] };

@@ -8,6 +8,11 @@ export function sayBearing(bearingDeg: number): (typeof EIGHTHS)[number] {
   return EIGHTHS[Math.round((((bearingDeg % 360) + 360) % 360) / 45) % 8]!;
 }
 
+/** The quarter that a bearing lies in, in a word. */
+export function sayQuarter(bearingDeg: number): (typeof QUARTERS)[number] {
+  return QUARTERS[Math.round(bearingDeg / 90) % 4]!;
+}
+
 /** Where most balls missed: the word, how many, and of how many with a known direction. */
 export type MissDirection = { word: (typeof QUARTERS)[number]; balls: number; of: number };
 

@@ -2,14 +2,18 @@ import { saySpot, sayStation } from '@/core/game/words/say-station';
 import { goalMet, type Standing } from '@/core/play/play';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
+import type { Note } from '@/core/game/scoring/scheme';
 import { isByStation } from '@/core/game/scoring/score-unit';
 import type { GameSpec } from '@/core/game/spec';
+import { addedUp } from '@/core/play/added-up';
+import { byClub } from '@/core/play/by-club';
 import { stoodOut } from '@/core/play/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
+import { ClubTable } from './club-table';
 import styles from './summary.module.scss';
 
 type Props = {
@@ -32,6 +36,8 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const left = played.map(leftInterval).filter((interval) => interval !== null);
   const rings = tapeRings(standing);
   const said = stoodOut(standing, system);
+  const clubs = byClub(standing);
+  const facts = addedUp(standing, system);
   const measured = left.filter(({ from, to }) => from === to).length;
   const met = goalMet(spec, score, early);
   // Where less is better, a few balls are under any goal: that is not reached before the end, only missed.
@@ -44,7 +50,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
           <output className="fig" aria-label="Score">
             {scoreFigure(score, unit, system)}
           </output>
-          <span className="small-print"> {sayUnit(unit, system)}</span>
+          <span className="small-print"> {unit === 'length' ? 'in all' : sayUnit(unit, system)}</span>
         </div>
         <p>
           {spec.goal !== null && (
@@ -79,16 +85,10 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
         </p>
       </div>
       {said && <p className={styles.say}>{said}</p>}
-      {notes.length > 0 && (
-        <dl className={styles.notes}>
-          {notes.map(({ label, value }) => (
-            <div key={label}>
-              <dt>{label}</dt>
-              <dd>{value}</dd>
-            </div>
-          ))}
-        </dl>
-      )}
+      {clubs && clubs.length > 0 && <ClubTable from={clubs} system={system} />}
+      {/* The ranking of a trial stands in its table. */}
+      {!clubs && <Notes notes={notes} className={styles.notes} />}
+      <Notes notes={facts} className={styles.facts} />
       {left.length > 0 && (
         <>
           <Tape
@@ -123,6 +123,20 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
       )}
       <Stations standing={standing} system={system} />
     </div>
+  );
+}
+
+function Notes({ notes, className }: { notes: readonly Note[]; className: string | undefined }) {
+  if (notes.length === 0) return null;
+  return (
+    <dl className={className}>
+      {notes.map(({ label, value }) => (
+        <div key={label}>
+          <dt>{label}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
 

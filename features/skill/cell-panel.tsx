@@ -178,7 +178,7 @@ function Words({ inside, system, putt, modelled }: WordsProps) {
       {upAndDown && upAndDown.balls > 0 && (
         <p>
           Up and down {percent(upAndDown.inTwo / upAndDown.balls)} of {upAndDown.balls}
-          {upAndDown.shot + upAndDown.putt > 0 &&
+          {upAndDown.shot + upAndDown.putt > 1 &&
             `: where not, the ${upAndDown.shot >= upAndDown.putt ? 'shot' : 'putt'} cost more ${Math.max(upAndDown.shot, upAndDown.putt)} times in ${upAndDown.shot + upAndDown.putt}`}
           .
         </p>

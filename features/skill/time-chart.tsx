@@ -20,7 +20,9 @@ type Props = {
 };
 
 const NONE: never[] = [];
-const SOME_DAYS_MS = 4 * 86_400_000;
+const DAY_MS = 86_400_000;
+/** A chart shows so many days at least: the axis names about ten. */
+const LEAST_DAYS = 14;
 
 /** Figures over time: a middle with its band, or scores as points. */
 export function TimeChart({ label, points = NONE, scores = NONE, best, goal = null, since, axis, timeZone, nothing = false }: Props) {
@@ -83,8 +85,10 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
   const x = useMemo(() => {
     const format = new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' });
     const at = [...points, ...scores].map((one) => one.x);
-    // A single moment has some days on both sides.
-    const around = Math.min(...at) === Math.max(...at) ? { min: at[0]! - SOME_DAYS_MS, max: at[0]! + SOME_DAYS_MS } : {};
+    // Few days have some on both sides, so that no day is named twice.
+    const [first, last] = [Math.min(...at), Math.max(...at)];
+    const lacking = Math.max(0, LEAST_DAYS * DAY_MS - (last - first)) / 2;
+    const around = lacking > 0 ? { min: first - lacking, max: last + lacking } : {};
     return { title: '', ticks: (value: number) => format.format(value), ...around };
   }, [timeZone, points, scores]);
   const y = useMemo(() => ({ title: axis }), [axis]);

@@ -2,7 +2,8 @@ import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/words/say-score';
-import { capital, counted, inWords, signed } from '@/core/units/format';
+import { capital, counted, inWords, leftUnit, signed } from '@/core/units/format';
+import { fromMetres } from '@/core/units/length';
 import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
@@ -24,6 +25,9 @@ const SHOWN = 8;
 
 /** How it went, and whether a change is one. */
 export function TimePage({ slug, player, families, games, since, timeZone }: Props) {
+  const lengths = leftUnit(player.units);
+  /** A score as its chart counts it: lengths in the player's unit. */
+  const inUnit = (score: number, unit: GameOverTime['unit']) => (unit === 'length' ? fromMetres(score, lengths) : score);
   return (
     <div className="p-3 p-md-4">
       <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
@@ -90,11 +94,11 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
                   </p>
                   <TimeChart
                     label={`${game.title}: ${counted(game.scores.length, 'score')} over time, best ${sayScore(game.best, game.unit, player.units)}`}
-                    scores={game.scores.map(({ at, score }) => ({ x: at, y: score }))}
-                    best={game.best}
-                    goal={game.goal}
+                    scores={game.scores.map(({ at, score }) => ({ x: at, y: inUnit(score, game.unit) }))}
+                    best={inUnit(game.best, game.unit)}
+                    goal={game.goal === null ? null : inUnit(game.goal, game.unit)}
                     since={since.day}
-                    axis={game.unit === 'length' ? 'metres' : game.unit}
+                    axis={game.unit === 'length' ? `${lengths} in all` : game.unit}
                     timeZone={timeZone}
                   />
                 </section>
