@@ -18,7 +18,7 @@ const CORE = {
   people: ['golf', 'measures', 'units'],
   game: ['golf', 'math', 'measures', 'shot', 'units'],
   green: ['game', 'geometry', 'golf', 'math', 'measures', 'units'],
-  play: ['game', 'golf', 'shot', 'units'],
+  play: ['game', 'golf', 'math', 'shot', 'units'],
   exchange: ['game', 'golf', 'shot', 'units'],
   sheet: ['game', 'geometry', 'green', 'measures', 'units'],
   skill: ['golf', 'math', 'shot', 'units'],

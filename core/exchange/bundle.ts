@@ -48,6 +48,8 @@ const presentBundle = z.object({
         best: z.object({ score: z.number(), sessions: z.int() }).nullable(),
         /** Metres of the player's pace and club, or the coach's; null where nobody measured. */
         measures: z.object({ paceM: z.number().nullable(), clubM: z.number().nullable() }),
+        /** Within what half of the balls of the player's level stop, in metres, by the station's key; of a program that knows no such thing, nothing. */
+        usual: z.record(z.string(), z.number()).default({}),
         notes: notesSchema,
       }),
     )

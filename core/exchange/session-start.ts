@@ -3,8 +3,7 @@ import { documentKind, type Step } from '../document';
 import { entrantFor, entrantSchema, MOST_ALLOWANCE } from '../game/entrant';
 import { schemeOf } from '../game/scoring';
 import { levelSchema } from '../golf/level';
-import { guestSchema } from '../people/player';
-import { moment, openObject, whole } from '../stored';
+import { filledLine, moment, openObject, whole } from '../stored';
 import { storedBundles, type Bundle } from './bundle';
 import type { Home } from './home';
 
@@ -39,7 +38,7 @@ const presentStart = openObject({
     .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'A player can be in a session only once.'),
   /** Those of them who are no players of the academy, and play along once. */
   guests: z
-    .array(z.object({ playerId: z.uuid(), name: guestSchema }))
+    .array(z.object({ playerId: z.uuid(), name: filledLine(60) }))
     .max(MOST_PLAYERS)
     .optional(),
 });
@@ -110,6 +109,7 @@ export function beginSession(
           favourite,
           best: best ? { score: best.score, sessions: best.sessions } : null,
           measures: { paceM: paceM ?? kit.coach.paceM, clubM: clubM ?? kit.coach.clubM },
+          usual: {},
           notes: { own: '', coach: '' },
         };
       }),

@@ -1,5 +1,6 @@
 import { formatDistanceStrict } from 'date-fns';
 import Link from 'next/link';
+import { usualLeft } from '@/core/golf/usual-left';
 import { onTheDay } from '@/core/game/on-the-day';
 import { seedOf } from '@/core/game/order';
 import { playSession } from '@/core/play/play';
@@ -45,6 +46,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     favourite: null,
     best: null,
     measures: player,
+    usual: {},
     notes: notes[i]!,
   }));
   return (
@@ -67,6 +69,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
             system={player.units}
             alone={players.length === 1}
             going={open}
+            usual={usualLeft(entrants[i]!.level, spec.stations)}
           />
           <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
         </section>

@@ -39,7 +39,7 @@ export function Afterwards({ bundle, table, home, onBack, onRemoved }: Props) {
     <main className={styles.over}>
       {players.length > 1 && <Board bundle={bundle} table={table} shown={shown} onShow={setShown} />}
       {players.length > 1 && <h2 className="mb-1">{player.name}</h2>}
-      <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} />
+      <Summary spec={spec} standing={standing} best={player.best} system={player.units} alone={players.length === 1} usual={player.usual} />
       {day && <p className="small-print mb-0">{day}</p>}
       <NoteFields
         key={player.playerId}

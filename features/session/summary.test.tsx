@@ -59,3 +59,14 @@ test('a direction is said only where enough is known', () => {
   show(6, null);
   expect(screen.queryByText(/Finished short/)).toBeNull();
 });
+
+test('a station says within what half of its balls stopped, beside what is usual at the level', () => {
+  const spec = game();
+  const events = [left(2), left(8), left(5), holed, between(3, 6), between(3, 6)].map((result, turn) => record(spec, turn, result));
+  const usual = { a: 9 * 0.3048, b: 12 * 0.3048 };
+  render(<Summary spec={spec} standing={play(spec, projectShots(events))} best={null} system="imperial" usual={usual} />);
+  const [chips, pitches] = screen.getAllByRole('row').slice(1);
+  expect(chips).toHaveTextContent('half within 5 ft; usual at 18: 9 ft');
+  // Where rings leave it open nothing is said.
+  expect(pitches).not.toHaveTextContent('usual');
+});

@@ -1,3 +1,5 @@
+import { sayLevel } from '@/core/golf/level';
+import type { Station } from '@/core/game/station';
 import { saySpot, sayStation } from '@/core/game/words/say-station';
 import { goalMet, type Standing } from '@/core/play/play';
 import { sayScore, scoreFigure, sayUnit } from '@/core/game/words/say-score';
@@ -10,7 +12,7 @@ import { byClub } from '@/core/play/by-club';
 import { stoodOut } from '@/core/play/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
-import { counted } from '@/core/units/format';
+import { counted, formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { ClubTable } from './club-table';
@@ -26,10 +28,12 @@ type Props = {
   alone?: boolean;
   /** Whether the session can still be gone on with. */
   going?: boolean;
+  /** Within what half of the balls of the player's level stop, in metres, by the station's key, as far as that is known. */
+  usual?: Readonly<Record<string, number>>;
 };
 
 /** What came of a game: the score, against goal and best; the tape; station by station. */
-export function Summary({ spec, standing, best, system, alone = true, going = false }: Props) {
+export function Summary({ spec, standing, best, system, alone = true, going = false, usual = {} }: Props) {
   const { score, played, phases, notes, early } = standing;
   const scheme = schemeOf(spec.scoring);
   const unit = scheme.unit(spec.scoring);
@@ -121,7 +125,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
       {standing.late.length > 0 && (
         <p className="small-print">{counted(standing.late.length, 'ball')} after the time: kept, and not scored.</p>
       )}
-      <Stations standing={standing} system={system} />
+      <Stations standing={standing} system={system} usual={usual} />
     </div>
   );
 }
@@ -133,7 +137,7 @@ function Notes({ notes, className }: { notes: readonly Note[]; className: string
       {notes.map(({ label, value }) => (
         <div key={label}>
           <dt>{label}</dt>
-          <dd>{value}</dd>
+          <dd>{value.replaceAll(': ', ':\u00a0')}</dd>
         </div>
       ))}
     </dl>
@@ -154,9 +158,21 @@ function tapeRings({ phase }: Standing) {
     .flatMap((key) => (key.kind === 'ring' ? [{ edgeM: key.edgeM!, label: key.worth === null ? '' : String(key.worth) }] : []));
 }
 
-function Stations({ standing: { stations, game }, system }: { standing: Standing; system: UnitSystem }) {
+function Stations({
+  standing: { stations, game, played, entrant },
+  system,
+  usual,
+}: Required<Pick<Props, 'standing' | 'system' | 'usual'>>) {
   const unit = schemeOf(game.scoring).unit(game.scoring);
   if (!isByStation(unit)) return null;
+  /** Per ball, beside what is usual: "half within 6 ft, usual at 12: 9 ft". */
+  const against = ({ key }: Station) => {
+    const left = played.filter(({ stationKey }) => stationKey === key).flatMap((shot) => leftInterval(shot) ?? []);
+    const medianM = settledMedian(left);
+    const usualM = usual[key];
+    if (medianM === null || usualM === undefined) return null;
+    return `half within ${formatLeft(medianM, system)}; usual at ${sayLevel(entrant.level)}: ${formatLeft(usualM, system)}`;
+  };
   const most = Math.max(1e-9, ...stations.map((station) => Math.abs(station.score)));
   return (
     <table className={styles.stations}>
@@ -175,6 +191,12 @@ function Stations({ standing: { stations, game }, system }: { standing: Standing
               {stations.length > 1 && <span className="small-print">{i + 1}. </span>}
               {sayStation(station, system)}
               {saySpot(station) && <span className="small-print"> {saySpot(station)}</span>}
+              {against(station) && (
+                <>
+                  <br />
+                  <span className="small-print">{against(station)}</span>
+                </>
+              )}
             </th>
             <td className={styles.bar}>
               <span style={{ width: `${(100 * Math.max(0, score)) / most}%` }} />

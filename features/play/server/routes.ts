@@ -4,6 +4,7 @@ import { addHours, subDays } from 'date-fns';
 import * as z from 'zod';
 import { storedBundles, type Bundle } from '@/core/exchange/bundle';
 import { againSchema } from '@/core/exchange/home';
+import { usualLeft } from '@/core/golf/usual-left';
 import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/exchange/reading';
 import { mayNote, sentNoteSchema } from '@/core/exchange/session-note';
@@ -107,6 +108,7 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
         units,
         measures: { paceM: paceM ?? coach.paceM, clubM: clubM ?? coach.clubM },
         entrant: entrants[i]!,
+        usual: usualLeft(entrants[i]!.level, session.spec.stations),
         ...(own(playerId)
           ? { ...(await data.bagOf(playerId)), best: await data.bestBefore(session, playerId), notes: notes[i]! }
           : { clubs: [], favourite: null, best: null, notes: { own: '', coach: '' } }),
