@@ -141,3 +141,68 @@ test('three holes from one spot: the phone, the sheet and the cards say which', 
   await press(page, 'Holed', 'out');
   await expect.poll(async () => (await recorded(sessionId())).length).toBe(3);
 });
+
+test('nine up and downs with a goal: par, strokes and up and downs as they come, and what came of it everywhere', async () => {
+  await beginDesign(page, home, {
+    title: 'Nine to save',
+    scheme: 'hole out',
+    stations: [
+      { shot: 'chip', distance: '10', balls: '3', par: '2' },
+      { shot: 'pitch', distance: '25', balls: '3', par: '2' },
+      { shot: 'bunker shot', distance: '15', balls: '3', par: '3' },
+    ],
+  });
+  await page.getByLabel('Goal, in strokes').fill('20');
+  await saveDesign(page, 'Nine to save');
+  const game = page.url();
+  await startPlay(page, 'Otto');
+  const strokes = ['2', '1 · holed it', '3', '2', '2', '3', '3', '2', '2'];
+  await press(page, ...strokes.slice(0, 3));
+  await expect(score(page)).toHaveText('6');
+  const facts = page.locator('main dl');
+  await expect(facts).toContainText('up and down2 of 3');
+  await press(page, ...strokes.slice(3));
+  // 20 strokes against a par of 21; six of nine in two or fewer.
+  await expect(score(page)).toHaveText('20');
+  await expect(page.getByText('reached')).toBeVisible();
+  await expect(page.locator('main dl').first()).toContainText('6 of 9');
+  await page.getByRole('link', { name: 'Done' }).click();
+  await page.goto(game);
+  await expect(page.getByRole('listitem').filter({ hasText: '20 strokes' })).toContainText('goal met');
+  // Once more, a stroke worse: it says so beside it.
+  await startPlay(page, 'Otto');
+  await press(page, ...strokes.with(0, '3'));
+  await expect(score(page)).toHaveText('21');
+  await expect(page.getByText('missed by 1')).toBeVisible();
+  await expect(page.getByText('all sent')).toBeVisible();
+  await page.goto(game);
+  await expect(page.getByRole('listitem').filter({ hasText: '21 strokes' })).toContainText('goal missed · 1 worse than last time');
+});
+
+test('a club game putted out: each club once, the strokes to finish, and a club that was chosen is undone first', async () => {
+  await beginDesign(page, home, { title: 'Every club once', stations: [{ shot: 'chip', distance: '12', balls: '3' }] });
+  await page.getByText('Clubs and repeats').click();
+  await page.getByText('No club twice').click();
+  await page.getByText('Every ball is putted out').click();
+  await saveDesign(page, 'Every club once');
+  await startPlay(page, 'Mia');
+  await press(page, 'PW');
+  await press(page, '2 ft');
+  await press(page, '2');
+  await press(page, '58°');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^PW/ })).toBeDisabled();
+  await press(page, '54°', 'Holed');
+  await press(page, '58°', 'out', '3');
+  await expect(page.getByRole('link', { name: 'Done' })).toBeVisible();
+  await expect(page.getByText('all sent')).toBeVisible();
+  const rows = await ask<{ club_label: string; strokes: number | null; holed: boolean }>(
+    'select club_label, strokes, holed from shot where session_id = $1 order by turn_no',
+    sessionId(),
+  );
+  expect(rows).toEqual([
+    { club_label: 'PW', strokes: 2, holed: false },
+    { club_label: '54°', strokes: null, holed: true },
+    { club_label: '58°', strokes: 3, holed: false },
+  ]);
+});
