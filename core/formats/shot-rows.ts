@@ -118,6 +118,7 @@ function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['s
     swingWidth: row.swing_width ?? null,
     swingMark: row.swing_mark ?? null,
     called: null,
+    landedSide: null,
     nearer: null,
     clubId: null,
     clubLabel: row.club ?? null,

@@ -11,6 +11,8 @@ export const STANCES = ['flat', 'uphill', 'downhill', 'ball_above', 'ball_below'
 export const TRAJECTORIES = ['low', 'medium', 'high'] as const;
 export const SHAPES = ['straight', 'draw', 'fade'] as const;
 export const SWING_WIDTHS = ['compact', 'standard', 'extended'] as const;
+/** On which side of the landing spot or zone a ball came down, where nobody measured by how much. */
+export const LANDED_SIDES = ['short', 'long'] as const;
 export const MISHITS = ['fat', 'thin', 'shank'] as const;
 export const FINISHES = ['green', 'fringe', 'rough', 'sand', 'out'] as const;
 /** How a result was taken. `ring`: only "inside this ring" is known. */

@@ -36,6 +36,11 @@ test('clubs, flights, shapes and sides, the most first, with what each left wher
   expect(of).not.toHaveProperty('shapes');
 });
 
+test('where they landed, by a press or by how much it was off the spot', () => {
+  const of = facts([with_(left(2), { landedSide: 'short' }), with_(left(4), { landingErrorM: -1 }), with_(left(9), { landingErrorM: 2 })]);
+  expect(of['landed']).toBe('short: 2 · long: 1');
+});
+
 test('an out and back has two halves; more passes stand each by itself', () => {
   const serial = { order: 'serial', stations: ['a', 'b'].map((key) => station(key, { balls: 2 })) };
   // Rings are worth 4, 2 and 1; holed 6.

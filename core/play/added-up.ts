@@ -108,12 +108,19 @@ function by(label: string, played: readonly Shot[], of: (shot: Shot) => string |
 }
 
 function directions(played: readonly Shot[]): Note[] {
-  const known = played.flatMap(({ holed, bearingDeg }) => (holed || bearingDeg === null ? [] : [sayQuarter(bearingDeg)]));
+  const stopped = played.flatMap(({ holed, bearingDeg }) => (holed || bearingDeg === null ? [] : [sayQuarter(bearingDeg)]));
+  const landed = played.flatMap(
+    ({ landedSide, landingErrorM }) => landedSide ?? (landingErrorM ? (landingErrorM < 0 ? 'short' : 'long') : []),
+  );
+  return [...sides('finished', stopped), ...sides('landed', landed)];
+}
+
+function sides(label: string, known: readonly string[]): Note[] {
   if (known.length < 2) return [];
   const words = rollups(
     known,
     (all) => all.length,
     (word) => word,
   ).sort((a, b) => b[1] - a[1]);
-  return [{ label: 'finished', value: words.map(([word, balls]) => `${word}: ${balls}`).join(' · ') }];
+  return [{ label, value: words.map(([word, balls]) => `${word}: ${balls}`).join(' · ') }];
 }

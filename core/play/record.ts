@@ -38,6 +38,7 @@ export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): 
     nearer: null,
     carryM: null,
     landingErrorM: null,
+    landedSide: null,
     intendedM: null,
     mishit: null,
     nBalls: 1,

@@ -42,8 +42,10 @@ function idOf(event: unknown): string | null {
 
 /** How the shape of events changed, step by step. A new field of a ball is a step that says what its absence meant. */
 export const EVENT_STEPS: readonly Step[] = [
-  // 2: a ball keeps what was called before it, and whether it was said to lie nearer than the others'.
+  // 2: a ball keeps what was called before it, whether it was said to lie nearer than the others', and on which side it landed.
   (event) =>
-    event.kind === 'record' ? { ...event, payload: { called: null, nearer: null, ...(event.payload as object | undefined) } } : event,
+    event.kind === 'record'
+      ? { ...event, payload: { called: null, nearer: null, landedSide: null, ...(event.payload as object | undefined) } }
+      : event,
 ];
 export const { version: EVENT_VERSION, readEvents, storedEvent } = eventReader(EVENT_STEPS);

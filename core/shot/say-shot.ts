@@ -78,6 +78,7 @@ export function sayMarks(shot: Partial<Shot>, system: UnitSystem): string {
     shot.swingMark && `to ${shot.swingMark}`,
     shot.intendedM != null && `played for ${formatLeft(shot.intendedM, system)}`,
     error != null && (error === 0 ? 'landed on the spot' : `landed ${formatLeft(Math.abs(error), system)} ${error > 0 ? 'long' : 'short'}`),
+    error == null && shot.landedSide && `landed ${shot.landedSide}`,
     shot.called && `called “${shot.called}”`,
     shot.nearer != null && (shot.nearer ? 'nearer' : 'not nearer'),
     shot.note,

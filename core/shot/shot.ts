@@ -3,6 +3,7 @@ import {
   COUNTS,
   FINISHES,
   FIRMNESSES,
+  LANDED_SIDES,
   MEASURES,
   MISHITS,
   shotTypeSchema,
@@ -65,6 +66,8 @@ const shotFields = {
   carryM: metres.nullable(),
   /** Signed: positive is long of the intended landing spot. */
   landingErrorM: z.number().min(-500).max(500).nullable(),
+  /** Where it came down, seen from the spot or the zone, where nobody measured by how much. */
+  landedSide: z.enum(LANDED_SIDES).nullable(),
   intendedM: metres.nullable(),
   mishit: z.enum(MISHITS).nullable(),
   /** More than one: several balls recorded as one total, `sumLeftM`. */

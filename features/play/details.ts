@@ -33,9 +33,15 @@ export function withDetails(result: Result, { leftM, measured, bearingDeg, ...de
 }
 
 /** What can be kept on the screen of every ball, one row each. */
-export const ROWS = ['marks', 'club', 'flight', 'side'] as const;
+export const ROWS = ['marks', 'club', 'flight', 'side', 'landed'] as const;
 export type Row = (typeof ROWS)[number];
-export const ROW_WORDS: Readonly<Record<Row, string>> = { marks: 'marks', club: 'club', flight: 'flight', side: 'short or long' };
+export const ROW_WORDS: Readonly<Record<Row, string>> = {
+  marks: 'marks',
+  club: 'club',
+  flight: 'flight',
+  side: 'short or long',
+  landed: 'landed short or long',
+};
 
 const ROWS_SHOWN = 'inch-rows-shown';
 /** What an older program kept: whether the marks were shown. */
@@ -59,6 +65,7 @@ export function unseen(details: Details, rows: readonly Row[]): Details {
     club: ['clubId', 'clubLabel'],
     flight: ['trajectory'],
     side: ['bearingDeg'],
+    landed: ['landedSide'],
   };
   const hidden = rows.flatMap((row) => seen[row]);
   return Object.fromEntries(Object.entries(details).filter(([name]) => !hidden.includes(name as keyof Details)));

@@ -1,5 +1,5 @@
 import type { Details } from '@/core/game/scoring/ball';
-import { FINISHES, TRAJECTORIES } from '@/core/golf/words';
+import { FINISHES, LANDED_SIDES, TRAJECTORIES } from '@/core/golf/words';
 import type { BagClub } from '@/core/play/questions';
 import { SIDE_BEARING } from '@/core/play/verdict';
 import { sayMarks } from '@/core/shot/say-shot';
@@ -79,6 +79,15 @@ export function Marked({ details, system, putt, clubs, finish: wantsFinish, rows
           ]}
           value={details.bearingDeg ?? null}
           onChange={(bearingDeg) => set({ bearingDeg })}
+        />
+      )}
+      {rows.includes('landed') && !putt && (
+        <Line
+          label="Landed short or long"
+          lead="landed:"
+          options={LANDED_SIDES.map((side) => [side, side] as const)}
+          value={details.landedSide ?? null}
+          onChange={(landedSide) => set({ landedSide })}
         />
       )}
     </>

@@ -117,6 +117,15 @@ describe('what is kept on the screen', () => {
     expect(recorded()).not.toHaveProperty('trajectory');
   });
 
+  test('on which side a ball landed is one press, and for one ball', async () => {
+    const user = show(game());
+    await keep(user, 'landed short or long');
+    await press(user, 'short', /^6 ft, /);
+    expect(recorded()).toMatchObject({ leftMaxM: ft(6), landedSide: 'short', bearingDeg: null });
+    await press(user, /^6 ft, /);
+    expect(recorded()).not.toHaveProperty('landedSide');
+  });
+
   test('a holed ball stopped on no side; what was kept is kept on this device', async () => {
     const user = show(game());
     await keep(user, 'short or long');

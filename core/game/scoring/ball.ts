@@ -28,6 +28,7 @@ export type Details = Partial<
     | 'swingMark'
     | 'intendedM'
     | 'landingErrorM'
+    | 'landedSide'
     | 'mishit'
     | 'bearingDeg'
     | 'finish'
