@@ -1,6 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
 import { readEvents } from '@/core/shot/read-event';
+import { EVENT_VERSION } from '@/core/shot/read-event';
 import type { ShotEvent } from '@/core/shot/shot';
 import { turnsOf } from '@/core/game/turn';
 import { game, idOf, left, record, recordTurn, station, voidOf } from '@/core/testing/make';
@@ -149,7 +150,7 @@ test('what a newer program says of a ball is kept and given on; what this one ca
   });
   const said = (await eventsOfSession(db, at.actor, at.sessionId)).map(({ event }) => event);
   expect(said[0]).toEqual(newer);
-  expect(said[1]).toMatchObject({ version: 1 });
+  expect(said[1]).toMatchObject({ version: EVENT_VERSION });
   expect(said[2]).toMatchObject({ version: 9, kind: 'film' });
   // At the desk it is an entry of the log that nobody can read yet.
   const log = await sessionLog(db, at.actor, at.sessionId);

@@ -122,7 +122,7 @@ describe('what is kept on the screen', () => {
     await keep(user, 'landed short or long');
     await press(user, 'short', /^6 ft, /);
     expect(recorded()).toMatchObject({ leftMaxM: ft(6), landedSide: 'short', bearingDeg: null });
-    await press(user, /^6 ft, /);
+    await press(user, /^10 ft, /);
     expect(recorded()).not.toHaveProperty('landedSide');
   });
 
