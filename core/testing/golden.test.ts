@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { documentKind } from '../document';
 import { bundleSchema, storedBundles, type Bundle } from '../exchange/bundle';
+import { homeSchema } from '../exchange/home';
+import { sentStartSchema } from '../exchange/session-start';
 import { sentNoteSchema, type SessionNote } from '../exchange/session-note';
 import type { Entrant } from '../game/entrant';
 import { playSession } from '../play/play';
@@ -28,10 +30,11 @@ type Played = {
 type Exchanged = { bundles: Bundle[]; notes: SessionNote[]; conditions: Conditions[] };
 const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, 'golden', name), 'utf8')) as T;
 
-const games = [1, 2].flatMap((version) => read<Played[]>(`games-${version}.json`));
+const games = [1, 2, 3].flatMap((version) => read<Played[]>(`games-${version}.json`));
 const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-${version}.json`));
 
 const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
+const homes = [1].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
 
 test('every way of scoring, every kind of event and every part of a green is among them', () => {
   expect(new Set(games.map(({ spec }) => spec.scoring.scheme))).toEqual(new Set(SCHEME_KINDS));
@@ -125,4 +128,11 @@ test('when the shape of events changes, what was stored and what old phones send
   // The program before it takes what the later one makes.
   expect(readEvents([own]).events).toEqual([own]);
   expect(storedEvent(own)).toEqual(own);
+});
+
+test('the start page that a phone keeps, and a session that it began, are what they were', () => {
+  for (const { home, start } of homes) {
+    expect(homeSchema.parse(home)).toEqual(home);
+    expect(sentStartSchema.parse({ start, sentAt: '2026-05-01T18:00:00.000Z' }).start).toEqual(start);
+  }
 });
