@@ -49,6 +49,12 @@ export function familyOf(shotType: ShotType): Family {
   return KINDS[shotType].family;
 }
 
+/** The type of a shot as it was played with a club: with a putter nobody chips, but putts from off the green, where that can be done. */
+export function typeWith(shotType: ShotType, surface: Surface, club: string | null): ShotType {
+  const putter = club !== null && /\bputter\b/i.test(club);
+  return putter && flies(shotType) && surfacesOf('fringe_putt').includes(surface) ? 'fringe_putt' : shotType;
+}
+
 /** Whether a shot is rolled on the green. */
 export function isPutt(shotType: ShotType): shotType is 'putt' {
   return KINDS[shotType].putt;

@@ -92,3 +92,15 @@ test('clubs that differ by more than chance are told apart', () => {
   const { table } = playOut(trial, (turn) => left(turn.asked.club === 'PW' ? 4 + turn.ballNo / 10 : 20 + turn.ballNo / 10));
   expect(byClub(table.standings[0]!)![0]!.tooClose).toBe(false);
 });
+
+test('with a putter from the fringe a ball of a trial is a putt, and no chip', () => {
+  const trial = game({
+    scoring: { scheme: 'club_trial', clubs: ['PW', 'putter'], farM: ft(30) },
+    stations: [station('a', { balls: 1, surface: 'fringe' })],
+  });
+  const { table } = playOut(trial, () => left(4));
+  expect(table.standings[0]!.played.map(({ clubLabel, shotType }) => [clubLabel, shotType])).toEqual([
+    ['PW', 'chip'],
+    ['putter', 'fringe_putt'],
+  ]);
+});

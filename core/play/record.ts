@@ -1,3 +1,4 @@
+import { typeWith } from '../golf/shot-types';
 import type { ShotRecord } from '../shot/shot';
 import type { Turn } from '../game/turn';
 import type { Result } from '../game/scoring/ball';
@@ -11,20 +12,21 @@ export type Who = { playerId: string; sessionId: string };
  */
 export function recordOf(turn: Turn, result: Result, who: Who, playedAt: Date): ShotRecord {
   const { station, turnNo, ballNo } = turn;
+  const club = result.clubLabel ?? turn.asked.club ?? station.club;
   return {
     ...who,
     phase: turn.phase,
     turnNo,
     ballNo,
     stationKey: station.key,
-    shotType: station.shotType,
+    shotType: typeWith(station.shotType, result.surface ?? station.surface, club),
     surface: station.surface,
     sit: station.sit,
     stance: station.stance,
     trajectory: turn.asked.trajectory ?? station.trajectory,
     shape: turn.asked.shape ?? station.shape,
     swingWidth: turn.asked.swingWidth ?? null,
-    clubLabel: turn.asked.club ?? station.club,
+    clubLabel: club,
     target: station.target,
     distanceM: station.distanceM,
     swingMark: null,

@@ -33,7 +33,10 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
   const { academyId } = actor;
   const sessions = await sessionsOf(db, actor, playerId);
   const [balls, notes, links] = await Promise.all([
-    db.$count(shot, and(eq(shot.academyId, academyId), eq(shot.playerId, playerId))),
+    db
+      .select({ balls: sql<number>`coalesce(sum(${shot.nBalls}), 0)::int` })
+      .from(shot)
+      .where(and(eq(shot.academyId, academyId), eq(shot.playerId, playerId))),
     db
       .select({ notes: sql<number>`(count(nullif(own_note, '')) + count(nullif(coach_note, '')))::int` })
       .from(sessionPlayer)
@@ -49,7 +52,7 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
     ),
   ]);
   const withOthers = sessions.filter(({ others }) => others).length;
-  return { balls, alone: sessions.length - withOthers, withOthers, notes: notes[0]!.notes, links };
+  return { balls: balls[0]!.balls, alone: sessions.length - withOthers, withOthers, notes: notes[0]!.notes, links };
 }
 
 /**

@@ -18,7 +18,7 @@ export async function listPlayers(db: Db, actor: Actor, archived = false) {
   return db
     .select({
       player,
-      balls: sql<number>`count(${shot.shotId})::int`,
+      balls: sql<number>`coalesce(sum(${shot.nBalls}), 0)::int`,
       lastAt: sql<Date | null>`max(${shot.playedAt})`.mapWith(shot.playedAt),
     })
     .from(player)

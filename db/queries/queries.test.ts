@@ -163,6 +163,14 @@ test('equal games have equal hashes, whatever the order of their keys', () => {
   expect(same(game({ goal: 3 }), spec)).toBe(false);
 });
 
+test('balls are counted, not records: several that were entered as one total are several', async () => {
+  const at = await academy();
+  const total = { ...left(3), leftM: null, nBalls: 3, sumLeftM: 4 };
+  await takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(2))), own(at, record(game(), 1, total))]);
+  expect((await listPlayers(db, at.actor)).map(({ balls }) => balls)).toEqual([4]);
+  expect((await unfinishedSessions(db, at.actor, 10)).map(({ balls }) => balls)).toEqual([4]);
+});
+
 test('the best is that of earlier complete sessions of the same version', async () => {
   const at = await academy();
   const later = idOf(at.n * 100_000 + 60);

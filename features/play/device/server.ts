@@ -99,10 +99,15 @@ export async function getBundle(sessionId: string, after: number): Promise<Got<B
   return read(`/api/v1/sessions/${sessionId}/bundle?after=${after}`, { headers: await headersFor(sessionId) }, bundleSchema);
 }
 
-/** What a personal link opens, or the sign-in of whoever coaches. @param academy of several, which; null: the first */
-export function getHome(token: string, academy: string | null = null): Promise<Got<Home>> {
+/**
+ * What a personal link opens, or the sign-in of whoever coaches.
+ * @param academy of several, which; null: the first
+ * @param withKit whether what it takes to start a game comes with it: in a large academy that is much
+ */
+export function getHome(token: string, academy: string | null = null, withKit = true): Promise<Got<Home>> {
   if (token !== DESK) return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, homeSchema);
-  return read(`/api/v1/home${academy === null ? '' : `?academy=${encodeURIComponent(academy)}`}`, {}, homeSchema);
+  const asked = new URLSearchParams({ ...(academy === null ? {} : { academy }), ...(withKit ? {} : { kit: 'no' }) });
+  return read(`/api/v1/home?${asked.toString()}`, {}, homeSchema);
 }
 
 /** Makes the key of a device that reads distances for a session. */

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Home } from '@/core/exchange/home';
+import { now } from '../../form/ids';
 import { getHome } from './server';
 import { DESK, forgetHome, keepHome, readHome, sessionsHere } from './store';
 import { sendWaiting } from './sync';
@@ -18,6 +19,8 @@ export type HomeView = {
 
 /** A session that somebody starts elsewhere is here after so long, without anything being pressed. */
 const LOOK_MS = { link: 15_000, desk: 60_000 };
+/** What it takes to start games is asked for anew after so long. */
+const KIT_MS = 10 * 60_000;
 
 /**
  * What a personal link opens, or a coach's sign-in: from the device at once, from the server again and again while it is looked at. A link's
@@ -33,14 +36,18 @@ export function useHome(token: string, academy: string | null = null): HomeView 
   useEffect(() => {
     let current = true;
     let ended = false;
+    let kit: { at: number; is: Home['kit'] } | null = null;
     const look = async () => {
       if (document.visibilityState === 'hidden' || ended) return;
       await sendWaiting();
-      const home = await getHome(token, academy ?? (desk ? ((await readHome(DESK))?.academy.slug ?? null) : null));
+      const asksKit = !desk || kit === null || now() - kit.at > KIT_MS;
+      const home = await getHome(token, academy ?? (desk ? ((await readHome(DESK))?.academy.slug ?? null) : null), asksKit);
       if (!current) return;
       if (typeof home === 'object') {
-        if (!desk || (await readHome(DESK))) await keepHome(token, home.got);
-        setFetched(home.got);
+        if (asksKit) kit = { at: now(), is: home.got.kit };
+        const whole = { ...home.got, kit: home.got.kit ?? kit?.is ?? null };
+        if (!desk || (await readHome(DESK))) await keepHome(token, whole);
+        setFetched(whole);
       }
       ended = home === 'signed-out' && !desk;
       if (ended) await forgetHome(token);
@@ -48,14 +55,14 @@ export function useHome(token: string, academy: string | null = null): HomeView 
     };
     void look();
     const timer = setInterval(() => void look(), desk ? LOOK_MS.desk : LOOK_MS.link);
-    const now = () => void look();
-    document.addEventListener('visibilitychange', now);
-    window.addEventListener('online', now);
+    const again = () => void look();
+    document.addEventListener('visibilitychange', again);
+    window.addEventListener('online', again);
     return () => {
       current = false;
       clearInterval(timer);
-      document.removeEventListener('visibilitychange', now);
-      window.removeEventListener('online', now);
+      document.removeEventListener('visibilitychange', again);
+      window.removeEventListener('online', again);
     };
   }, [token, desk, academy]);
   const home = (desk ? (fetched ?? held) : held) ?? null;

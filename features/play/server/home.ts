@@ -49,7 +49,7 @@ export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise
 }
 
 /** What a coach's sign-in opens on a phone: what is going on, what came of the last, and what it takes to start a game. */
-export async function homeOfDesk({ data, academy }: MemberDoor): Promise<HomeSent> {
+export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean): Promise<HomeSent> {
   const waiting = await data.unfinishedSessions(WAITING, { withBalls: true });
   const over = await data.finishedSessions(OVER);
   return {
@@ -66,7 +66,7 @@ export async function homeOfDesk({ data, academy }: MemberDoor): Promise<HomeSen
         return { ...said(line), score: [figure, line.players.length > 1 ? words : ''].filter(Boolean).join(' · ') };
       }),
     ],
-    kit: kitSent(await data.kitOf(null)),
+    kit: withKit ? kitSent(await data.kitOf(null)) : null,
   };
 }
 

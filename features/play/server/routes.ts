@@ -208,10 +208,11 @@ export function answerAgain(request: Request): Promise<Response> {
 /** Answers whoever coaches with what their sign-in opens on a phone. */
 export function answerHome(request: Request): Promise<Response> {
   return answer('a start page', async () => {
-    const member = await memberAtGreen(request.headers, new URL(request.url).searchParams.get('academy'));
+    const asked = new URL(request.url).searchParams;
+    const member = await memberAtGreen(request.headers, asked.get('academy'));
     if (member === 'signed out') return refuse(...REFUSALS[member]);
     if (!member) return refuse(404, 'There is no such academy.');
-    return Response.json(await homeOfDesk(member), { headers: { 'cache-control': 'no-store' } });
+    return Response.json(await homeOfDesk(member, asked.get('kit') !== 'no'), { headers: { 'cache-control': 'no-store' } });
   });
 }
 
