@@ -86,7 +86,7 @@ function differ(a: readonly number[], b: readonly number[], all: readonly { ball
 }
 
 function half({ played }: Standing, system: UnitSystem): string | null {
-  const left = played.map(leftInterval).filter((interval) => interval !== null);
+  const left = played.filter(({ nBalls }) => nBalls === 1).flatMap((shot) => leftInterval(shot) ?? []);
   const medianM = settledMedian(left);
   if (medianM === null || left.length < 4) return null;
   if (medianM === 0) return `Holed ${left.filter(({ to }) => to === 0).length} of ${counted(left.length, 'ball')}.`;

@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import { play } from '@/core/play/play';
 import { projectShots } from '@/core/shot/project';
-import { between, game, holed, left, record } from '@/core/testing/make';
+import { between, ft, game, holed, left, record, station } from '@/core/testing/make';
 import { Summary } from './summary';
 
 const results = [left(2, 180), left(8, 190), between(10, null), holed, between(3, 6), left(5, 170)];
@@ -69,4 +69,13 @@ test('a station says within what half of its balls stopped, beside what is usual
   expect(chips).toHaveTextContent('half within 5 ft; usual at 18: 9 ft');
   // Where rings leave it open nothing is said.
   expect(pitches).not.toHaveTextContent('usual');
+});
+
+test('several balls that were entered as one total are said as such, and are no marks on the tape', () => {
+  const spec = game({ scoring: { scheme: 'total_left', farM: 9 }, stations: [station('a', { balls: 4 })] });
+  const total = { ...left(3), leftM: null, nBalls: 3, sumLeftM: ft(15) };
+  const events = [record(spec, 0, left(2)), record(spec, 1, total)];
+  render(<Summary spec={spec} standing={play(spec, projectShots(events))} best={null} system="imperial" />);
+  expect(screen.getByText('3 balls as one total, 5 ft on average')).toBeVisible();
+  expect(screen.getByRole('img', { name: '1 ball of the session' })).toBeVisible();
 });

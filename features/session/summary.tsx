@@ -37,7 +37,10 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const { score, played, phases, notes, early } = standing;
   const scheme = schemeOf(spec.scoring);
   const unit = scheme.unit(spec.scoring);
-  const left = played.map(leftInterval).filter((interval) => interval !== null);
+  // Of several balls that were entered as one total nobody knows where each stopped.
+  const single = played.filter(({ nBalls }) => nBalls === 1);
+  const totals = [...new Map(played.flatMap((shot) => (shot.nBalls > 1 ? [[shot.shotId, shot] as const] : []))).values()];
+  const left = single.map(leftInterval).filter((interval) => interval !== null);
   const rings = tapeRings(standing);
   const said = stoodOut(standing, system);
   const clubs = byClub(standing);
@@ -96,7 +99,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
       {left.length > 0 && (
         <>
           <Tape
-            label={`All ${played.length} balls of the session`}
+            label={`${counted(left.length, 'ball')} of the session`}
             balls={left}
             rings={rings}
             medianM={settledMedian(left)}
@@ -108,6 +111,16 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
             {measured < left.length && ` · hollow marks: only the ring is known (${left.length - measured})`}
           </p>
         </>
+      )}
+      {totals.length > 0 && (
+        <p className="small-print">
+          {totals
+            .map(
+              ({ nBalls, sumLeftM }) =>
+                `${counted(nBalls, 'ball')} as one total, ${formatLeft((sumLeftM ?? 0) / nBalls, system)} on average`,
+            )
+            .join(' · ')}
+        </p>
       )}
       {phases.length > 1 && (
         <p className="small-print">
