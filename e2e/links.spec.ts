@@ -179,5 +179,22 @@ test('an opened link works without a network, and starts a game of one’s own a
   await expect(own.getByText('all sent')).toBeVisible({ timeout: 20_000 });
   const balls = async (id: string) => (await ask<{ n: number }>('select count(*)::int as n from shot where session_id = $1', id))[0]!.n;
   expect([await balls(sessionId), await balls(offlineId)]).toEqual([1, 1]);
+
+  // Forgotten, it is not kept anew behind one's back.
+  await own.getByRole('button', { name: 'Forget this phone' }).click();
+  await own.getByRole('button', { name: 'Forget', exact: true }).click();
+  await expect(own.getByRole('heading', { name: 'Forgotten' })).toBeVisible();
+  const kept = () =>
+    own.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const opening = indexedDB.open('inch-device');
+          opening.onsuccess = () => {
+            const asked = opening.result.transaction('homes').objectStore('homes').count();
+            asked.onsuccess = () => resolve(asked.result);
+          };
+        }),
+    );
+  expect(await kept()).toBe(0);
   await own.context().close();
 });

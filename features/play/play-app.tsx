@@ -11,7 +11,7 @@ import { toBeat } from '@/core/play/round';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { academyOf, playAddress, readPlayHash } from '../session/address';
+import { academyOf, FORGOTTEN, playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
 import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';
@@ -43,6 +43,8 @@ export function PlayApp() {
   const { sessionId, stationKey } = readPlayHash(hash ?? '');
   if (hash === null) return <Notice title="One moment …" />;
   if (window.location.pathname === '/j') return <LinkApp key={hash} token={hash} />;
+  if (hash === FORGOTTEN)
+    return <Notice title="Forgotten" text="What isn’t sent yet stays until it is. Open the link again to come back." leave={false} />;
   if (!z.uuid().safeParse(sessionId).success) return <StartApp academy={academyOf(hash)} />;
   return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
 }

@@ -6,6 +6,9 @@ export function playAddress(sessionId: string, stationKey?: string | null): stri
   return `/play#${sessionId}${stationKey ? AT + encodeURIComponent(stationKey) : ''}`;
 }
 
+/** In place of a session: a phone that has just forgotten a link. */
+export const FORGOTTEN = 'forgotten';
+
 /** The start page of play, of one academy. */
 export function startAddress(slug: string): string {
   return `/play#academy${AT}${encodeURIComponent(slug)}`;

@@ -5,6 +5,7 @@ import type { Home } from '@/core/exchange/home';
 import { counted } from '@/core/units/format';
 import { forgetSent } from '../device/store';
 import type { HomeView } from '../device/use-home';
+import { FORGOTTEN } from '../../session/address';
 import { useWaiting } from '../device/use-session';
 import styles from './start.module.scss';
 
@@ -47,6 +48,8 @@ export function ThisPhone({ home, view, desk }: Props) {
   const unsent = waiting + aside;
   const forget = async () => {
     await forgetSent();
+    // The page of a link would be fetched and kept anew.
+    if (!desk) return window.location.replace(`/play#${FORGOTTEN}`);
     setAsking(false);
     setGone(true);
   };
