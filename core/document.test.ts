@@ -16,6 +16,11 @@ test('one of the present version, or of a newer, stays as it is, and so does wha
   for (const same of [{ version: 3, grams: 1 }, { version: 9, anything: [1] }, null, 'text', 4]) expect(lifted(same, STEPS)).toBe(same);
 });
 
+test('what says a version that there can’t be is not taken for an old one', () => {
+  for (const odd of [{ version: 'two', ounces: 1 }, { version: -1 }, { version: { x: 1 } }, { version: 0.5 }, { version: null }])
+    expect(lifted(odd, STEPS)).toBe(odd);
+});
+
 test.each([
   [{}, 1],
   [{ version: 4 }, 4],

@@ -246,7 +246,10 @@ test('club trial, neighbours kept apart: the clubs are ranked by what they left'
   // PW 6, 58° 2, 8 iron 12, 54° 4: 24 ft in all.
   await typeFeet(page, '6', '2', '12', '4');
   await expect(score(page)).toHaveText('24 ft');
-  await expect(page.locator('dt')).toHaveText(['1. 58°', '2. 54°', '3. PW', '4. 8 iron']);
+  const clubs = page.getByRole('table').filter({ hasText: 'Left on average' }).getByRole('rowheader');
+  await expect(clubs).toHaveText(['58° 1 ball', '54° 1 ball', 'PW 1 ball', '8 iron 1 ball']);
+  // Of one ball each nobody can tell.
+  await expect(page.getByText('The 58° and the 54° are too close to call.')).toBeVisible();
 });
 
 test('streak across an undo: two, broken, undone, three in a row with four balls', async () => {

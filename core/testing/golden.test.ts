@@ -125,6 +125,8 @@ test('when the shape of events changes, what was stored and what old phones send
   expect(later.readEvents([ball])).toMatchObject({ events: [lifted], refused: [] });
   const own = { ...ball, version, payload: { ...storedEvent(ball)!.payload, heightM: 3 } };
   expect(later.storedEvent(own)).toBe(own);
+  // A version that is none is no reason to take it for an old one.
+  expect(readEvents([{ ...ball, version: 'x' }]).events).toEqual([]);
   // The program before it takes what the later one makes.
   expect(readEvents([own]).events).toEqual([own]);
   expect(storedEvent(own)).toEqual(own);
