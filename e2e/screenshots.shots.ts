@@ -90,7 +90,6 @@ test('play', async ({ page }) => {
   await shoot(page, 'play-dusk');
   await page.emulateMedia({ colorScheme: 'light' });
   await page.mouse.click(x - 2.6 * perFt, y + 3.4 * perFt);
-  await shoot(page, 'play-place');
   await page.getByRole('button', { name: /^Record/ }).click();
   await page.getByRole('button', { name: 'Type distance' }).click();
   for (const key of ['4', 'ft', '3']) await page.getByRole('button', { name: key, exact: true }).click();
@@ -104,6 +103,13 @@ test('play', async ({ page }) => {
   }
   await expect(page.getByText('28 of 28 balls')).toBeVisible();
   await shoot(page, 'summary');
+});
+
+test('where games are started at the green', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/play');
+  await expect(page.getByRole('heading', { name: 'Start a game' })).toBeVisible();
+  await shoot(page, 'start');
 });
 
 test('a duel', async ({ page }) => {
