@@ -174,7 +174,7 @@ test('an opened link works without a network, and starts a game of one’s own a
   const offlineId = new URL(own.url()).hash.slice(1);
   await own.getByRole('button', { name: /^Holed/ }).click();
   await own.goto(link);
-  await expect(own.getByText(/only on this phone so far/)).toBeVisible();
+  await expect(own.locator(`a[href="/play#${offlineId}"]`)).toContainText('only on this phone so far');
   await own.context().setOffline(false);
   await expect(own.getByText('all sent')).toBeVisible({ timeout: 20_000 });
   const balls = async (id: string) => (await ask<{ n: number }>('select count(*)::int as n from shot where session_id = $1', id))[0]!.n;

@@ -8,6 +8,7 @@ import { amendBall, putBackBalls, recordBall, recordSet, removeBall, undoBall } 
 import { hear } from './live';
 import { getBundle } from './server';
 import {
+  DESK,
   countUnread,
   countWaiting,
   forgetSent,
@@ -19,7 +20,9 @@ import {
   lastSeq,
   nextBatch,
   readAside,
+  readHome,
   readSession,
+  renewHome,
   sessionsHere,
   settleAside,
 } from './store';
@@ -419,6 +422,18 @@ test('a personal link is the key of its sessions, and of no other', async () => 
   const headers = jest.mocked(global.fetch).mock.calls.at(-1)![1]!.headers;
   expect(headers).toMatchObject({ authorization: 'Bearer here.secret' });
   expect([await keyOf(SESSION), await keyOf(idOf(77))]).toEqual(['here.secret', undefined]);
+});
+
+test('a start page that was forgotten while a newer one was on its way stays forgotten', async () => {
+  const home = { version: 1, at: null, kit: null, academy: { slug: 'here', name: 'Here' }, player: null, expiresAt: null, sessions: [] };
+  await renewHome(DESK, home);
+  expect(await readHome(DESK)).toBeUndefined();
+  await keepHome(DESK, home);
+  await renewHome(DESK, { ...home, academy: { slug: 'here', name: 'Renamed' } });
+  expect((await readHome(DESK))?.academy.name).toBe('Renamed');
+  await forgetSent();
+  await renewHome(DESK, home);
+  expect(await readHome(DESK)).toBeUndefined();
 });
 
 test('messages of the live stream come whole and in order, however they are cut; what only keeps it open is none', async () => {

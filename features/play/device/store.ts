@@ -447,6 +447,14 @@ export async function keepHome(token: string, home: Home): Promise<void> {
   changed();
 }
 
+/** Keeps a newer start page in place of one that is kept; where it was forgotten meanwhile, nothing. */
+export async function renewHome(token: string, home: Home): Promise<void> {
+  const tx = (await store()).transaction('homes', 'readwrite');
+  if ((await tx.store.count(token)) > 0) void tx.store.put({ token, home });
+  await tx.done;
+  changed();
+}
+
 /** The start page of a personal link, or of the desk, as it was last; undefined where an older program kept it in a shape that is no more. */
 export async function readHome(token: string): Promise<Home | undefined> {
   return homeSchema.safeParse((await (await store()).get('homes', token))?.home).data;

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { Home } from '@/core/exchange/home';
 import { now } from '../../form/ids';
 import { getHome } from './server';
-import { DESK, forgetHome, keepHome, readHome, sessionsHere } from './store';
+import { DESK, forgetHome, keepHome, readHome, renewHome, sessionsHere } from './store';
 import { sendWaiting } from './sync';
 import { useStored } from './use-stored';
 
@@ -46,7 +46,7 @@ export function useHome(token: string, academy: string | null = null): HomeView 
       if (typeof home === 'object') {
         if (asksKit) kit = { at: now(), is: home.got.kit };
         const whole = { ...home.got, kit: home.got.kit ?? kit?.is ?? null };
-        if (!desk || (await readHome(DESK))) await keepHome(token, whole);
+        await (desk ? renewHome : keepHome)(token, whole);
         setFetched(whole);
       }
       ended = home === 'signed-out' && !desk;
