@@ -138,7 +138,7 @@ test('the server is gone: two phones start a game, play and end it, one is resta
     await again.goto('/play');
     await again.getByRole('button', { name: 'Forget this phone' }).click();
     await again.getByRole('button', { name: 'Forget', exact: true }).click();
-    await expect(again.getByText(/^Forgotten\./)).toBeVisible();
+    await expect(again.getByRole('heading', { name: 'Forgotten' })).toBeVisible();
     await bed.does('kill program');
     await again.goto('/play');
     await expect(again.getByRole('heading', { name: 'No network' })).toBeVisible();

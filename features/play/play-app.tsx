@@ -44,7 +44,9 @@ export function PlayApp() {
   if (hash === null) return <Notice title="One moment …" />;
   if (window.location.pathname === '/j') return <LinkApp key={hash} token={hash} />;
   if (hash === FORGOTTEN)
-    return <Notice title="Forgotten" text="What isn’t sent yet stays until it is. Open the link again to come back." leave={false} />;
+    return (
+      <Notice title="Forgotten" text="What isn’t sent yet stays until it is. Sign in or open your link again to come back." leave={false} />
+    );
   if (!z.uuid().safeParse(sessionId).success) return <StartApp academy={academyOf(hash)} />;
   return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
 }

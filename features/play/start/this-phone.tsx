@@ -42,16 +42,13 @@ export function KeepHere({ home: { kit }, view }: Pick<Props, 'home' | 'view'>) 
 export function ThisPhone({ home, view, desk }: Props) {
   const { waiting, aside } = useWaiting();
   const [asking, setAsking] = useState(false);
-  const [gone, setGone] = useState(false);
   const install = useInstall();
   const { kit } = home;
   const unsent = waiting + aside;
   const forget = async () => {
     await forgetSent();
-    // The page of a link would be fetched and kept anew.
-    if (!desk) return window.location.replace(`/play#${FORGOTTEN}`);
-    setAsking(false);
-    setGone(true);
+    // What is on this page goes too, and would be fetched anew.
+    window.location.replace(`/play#${FORGOTTEN}`);
   };
   return (
     <section aria-labelledby="this-phone" className={styles.phone}>
@@ -85,12 +82,6 @@ export function ThisPhone({ home, view, desk }: Props) {
         <button type="button" className="btn btn-outline-dark btn-lg" onClick={() => setAsking(true)}>
           Forget this phone
         </button>
-      )}
-      {gone && !view.kept && (
-        <p role="status">
-          Forgotten.{unsent > 0 ? ` ${unsent} not sent yet are still here.` : ''}{' '}
-          {desk ? 'Sign out at the desk, too, if this phone isn’t yours.' : ''}
-        </p>
       )}
     </section>
   );
