@@ -46,7 +46,7 @@ export function ClubTable({ from, system }: { from: ClubsFrom[]; system: UnitSys
           <p className="small-print">
             {tooClose
               ? `The ${clubs[0]!.club} and the ${clubs[1]!.club} are too close to call.`
-              : `The ${clubs[0]!.club} left least, by more than chance.`}
+              : `The ${clubs[0]!.club} finished closest on average.`}
           </p>
         )}
       </div>

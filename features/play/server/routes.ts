@@ -217,7 +217,7 @@ export function answerHome(request: Request): Promise<Response> {
 }
 
 const GONE = {
-  'no game': 'This game was deleted or changed on the way.',
+  'no game': 'This game has been deleted.',
   'no player': 'None of its players is in the academy any more.',
   'another session': 'Another session has this number.',
 } as const;
@@ -260,7 +260,7 @@ async function startByLink({ headers }: Request, start: SessionStart, begunAt: D
   const [entrant, ...others] = start.entrants;
   const data = dataOf(holder.actor);
   if (entrant!.playerId !== playerId || others.length > 0 || !(await data.hasPlayed(playerId, start.gameId)))
-    return refuse(403, 'By a link you start games of your own, alone.');
+    return refuse(403, 'With your link you can only start your own games, playing alone.');
   const saidBefore = (await data.getSession(start.sessionId)) !== null;
   if (!saidBefore && !(await mayStart(academyId, playerId)))
     return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });

@@ -123,7 +123,7 @@ function HomePage({ home, view, token }: PageProps) {
         </ul>
         {kit && token === undefined && <StartGame kit={kit} onStart={start} />}
         {token === undefined && <KeepHere home={home} view={view} />}
-        {over.length > 0 && <h2>{player ? 'What came of the others' : 'Lately'}</h2>}
+        {over.length > 0 && <h2>{player ? 'Results' : 'Lately'}</h2>}
         <ul>
           {over.map((line) => (
             <li key={line.sessionId} className={styles.over}>

@@ -34,10 +34,10 @@ const tap = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) =>
 
 test('before there is a game, or anybody to play it, it says where they are made', () => {
   const { unmount } = render(<StartGame kit={kitOf(0, 3)} onStart={onStart} />);
-  expect(screen.getByText(/No game is here yet/)).toBeVisible();
+  expect(screen.getByText(/No games yet/)).toBeVisible();
   unmount();
   show(kitOf(2, 0));
-  expect(screen.getByText(/No player is here yet/)).toBeVisible();
+  expect(screen.getByText(/No players yet/)).toBeVisible();
 });
 
 test('a game, then who plays in the order in which they are tapped; a second tap takes one back', async () => {

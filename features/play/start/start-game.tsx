@@ -21,7 +21,7 @@ export function StartGame({ kit, onStart }: Props) {
   const [find, setFind] = useState('');
   const game = kit.games.find(({ gameId }) => gameId === picked);
   if (kit.games.length === 0 || kit.players.length === 0)
-    return <p>{kit.games.length === 0 ? 'No game is here yet: design one at the desk.' : 'No player is here yet: add one at the desk.'}</p>;
+    return <p>{kit.games.length === 0 ? 'No games yet. Design one at the desk.' : 'No players yet. Add one at the desk.'}</p>;
   if (game) return <Who key={game.gameId} game={game} kit={kit} onStart={onStart} onBack={() => setPicked(null)} />;
   return (
     <section aria-labelledby="start-a-game">

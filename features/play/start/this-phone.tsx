@@ -67,7 +67,7 @@ export function ThisPhone({ home, view, desk }: Props) {
         <div role="group" aria-label="Forget this phone">
           <p>
             Everything kept here goes: games, players and sessions.{' '}
-            {unsent > 0 ? `What isn’t sent yet (${unsent}) stays until it is.` : 'All of it is with the server.'}
+            {unsent > 0 ? `What isn’t sent yet (${unsent}) stays until it is.` : 'Everything has been sent.'}
           </p>
           <div className={styles.go}>
             <button type="button" className="btn btn-outline-dark btn-lg" onClick={() => setAsking(false)}>
