@@ -37,7 +37,7 @@ const FEATURES = {
   greens: ['form'],
   forecast: ['form'],
   session: ['form'],
-  games: ['forecast', 'form', 'greens', 'session'],
+  games: ['forecast', 'form', 'greens', 'play', 'session'],
   skill: ['form'],
   play: ['form', 'session'],
   players: ['form', 'session', 'skill'],

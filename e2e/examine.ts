@@ -39,6 +39,8 @@ export async function examine(
 }
 
 async function examineByAxe(page: Page, name: string, inTheSun: boolean): Promise<void> {
+  // A key that changes its colours is looked at once it has them.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map((one) => one.finished)).then(() => undefined));
   const { violations } = await new AxeBuilder({ page })
     .options({
       runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'] },

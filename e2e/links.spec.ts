@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
 import { ask } from './database';
-import { score, startTogether, settled } from './steps';
+import { score, settled, startPlay, startTogether } from './steps';
 import { expect, test } from './test';
 
 /** Personal links: a player's own phone, without an account. */
@@ -30,14 +30,14 @@ async function phone(browser: Browser): Promise<Page> {
 async function startHalfMoonFor(page: Page, ...players: string[]): Promise<string> {
   await page.goto('/a/lantern-hollow/games');
   await page.getByRole('link', { name: /Half Moon/ }).click();
-  if (players.length === 1) {
-    await page.getByRole('button', { name: players[0]! }).click();
-    await expect(page).toHaveURL(/\/play#/);
-  } else {
+  if (players.length === 1) await startPlay(page, players[0]!);
+  else {
     await page.getByLabel('several').click();
     await startTogether(page, ...players);
   }
-  return new URL(page.url()).hash.slice(1);
+  const sessionId = new URL(page.url()).hash.slice(1);
+  await expect.poll(() => ask('select 1 from session where session_id = $1', sessionId)).toHaveLength(1);
+  return sessionId;
 }
 
 const asked = (page: Page, path: string, token: string) =>

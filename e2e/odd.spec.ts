@@ -1,3 +1,4 @@
+import { ask } from './database';
 import { addPlayer, designGame, pressKey, signUp, startPlay, settled } from './steps';
 import { expect, test } from './test';
 
@@ -40,7 +41,7 @@ test('long names stay in their place on a phone', async ({ page }) => {
   }
 });
 
-test('starting with a double click makes one session', async ({ page }) => {
+test('opening a game and leaving makes no session; starting with a double click makes one', async ({ page }) => {
   const home = await signUp(page, { academy: 'Twice' });
   await addPlayer(page, home, 'Otto', '12');
   await designGame(page, home, {
@@ -52,15 +53,19 @@ test('starting with a double click makes one session', async ({ page }) => {
   await page.getByRole('button', { name: 'Otto' }).dblclick();
   await expect(page).toHaveURL(/\/play#/);
   const play = page.url();
-  // Opened and left: nobody has begun anything.
+  await expect(page.getByText('Before the first ball')).toBeVisible();
+  // Opened and left: nobody has begun anything, here or in the database.
+  const sessions = () => ask(`select session_id from session join auth_organization o on o.id = academy_id where o.name = 'Twice'`);
   await page.goto(home);
   await expect(page.getByText('Nothing is waiting.')).toBeVisible();
+  expect(await sessions()).toEqual([]);
   await page.goto(play);
   await page.getByRole('button', { name: 'Ready' }).click();
   await pressKey(page, 'Holed', 6);
   await expect(page.getByText('all sent')).toBeVisible();
   await page.goto(home);
   await expect(page.getByRole('link', { name: /^Go on/ })).toHaveCount(1);
+  expect(await sessions()).toHaveLength(1);
 });
 
 test('the whole way by keyboard: a station added and moved, the game saved, played and left', async ({ page }) => {

@@ -159,7 +159,7 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveGameAction: ({ gameId, spec }) => [gameId, { ...spec, title: 'Changed' }, null, null],
   importGameAction: ({ spec }) => [randomUUID(), JSON.stringify({ ...spec, title: 'Changed' })],
   archiveAction: ({ gameId }) => [gameId, true],
-  startAction: ({ gameId, playerId }) => [randomUUID(), { gameId }, [{ playerId, allowance: 0 }]],
+  kitAction: ({ gameId, playerId }) => [{ gameId }, [playerId]],
   savePaceAction: ({ playerId }) => [playerId, 0.8],
   saveGreenAction: ({ greenId }) => [greenId, DEMO_GREENS[0]!, now()],
   importGreenAction: () => [randomUUID(), JSON.stringify({ type: 'FeatureCollection', features: [] })],

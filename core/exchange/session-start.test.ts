@@ -72,6 +72,14 @@ test('a guest plays along by a name, and is told of with the start', () => {
   expect(beginSession(home, { ...begun, guests: [guest] })!.start.guests).toEqual([]);
 });
 
+test('head starts are those that were given, none for whoever got none', () => {
+  const { start } = beginSession(home, { ...begun, gameId: idOf(2), allowances: { [MIA]: 1.5 } })!;
+  expect(start.entrants.map(({ playerId, allowance }) => [playerId, allowance])).toEqual([
+    [MIA, 1.5],
+    [PLAYER, 0],
+  ]);
+});
+
 test('what was said about another day is not said of this one', () => {
   expect(beginSession(home, { ...begun, day: '2026-05-02' })!.bundle.conditions).toEqual({ stimpFt: 9 });
 });

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { documentKind, type Step } from '../document';
-import { entrantFor, entrantSchema, MOST_ALLOWANCE } from '../game/entrant';
+import { allowanceSchema, entrantFor, entrantSchema } from '../game/entrant';
 import { schemeOf } from '../game/scoring';
 import { levelSchema } from '../golf/level';
 import { filledLine, moment, openObject, whole } from '../stored';
@@ -30,7 +30,7 @@ const presentStart = openObject({
         level: levelSchema,
         unitM: z.number().gt(0).max(MOST_FOLD).nullable(),
         scale: z.number().gt(0).max(MOST_FOLD),
-        allowance: z.number().min(-MOST_ALLOWANCE).max(MOST_ALLOWANCE),
+        allowance: allowanceSchema,
       }),
     )
     .min(1)
@@ -50,12 +50,15 @@ export const storedStarts = documentKind<SessionStart>(STEPS);
 /** A start as a device of any version sends it, with what its clock says. */
 export const sentStartSchema = z.object({ start: z.preprocess(storedStarts.read, presentStart), sentAt: moment });
 
-type Begun = {
+/** What somebody starts, and when. */
+export type Begun = {
   sessionId: string;
   gameId: string;
   playerIds: readonly string[];
   /** Those of them whom the kit does not know. */
   guests?: readonly { playerId: string; name: string }[];
+  /** Head starts, by the player. */
+  allowances?: Readonly<Record<string, number>>;
   startedAt: string;
   /** The day there, such as 2026-05-01. */ day: string;
 };
@@ -67,14 +70,14 @@ type Begun = {
  */
 export function beginSession(
   home: Home,
-  { sessionId, gameId, playerIds, guests = [], startedAt, day }: Begun,
+  { sessionId, gameId, playerIds, guests = [], allowances = {}, startedAt, day }: Begun,
 ): { bundle: Bundle; start: SessionStart } | null {
   const { kit, academy } = home;
   const game = kit?.games.find((one) => one.gameId === gameId);
   const known = kit ? [...kit.players, ...guests.map((guest) => ({ ...kit.guest, ...guest }))] : [];
   const people = playerIds.flatMap((id) => known.find(({ playerId }) => playerId === id) ?? []);
   if (!kit || !game || people.length !== playerIds.length || people.length < Math.max(1, schemeOf(game.spec.scoring).players)) return null;
-  const entrants = people.map((player) => entrantFor(player, game.spec.sizes, kit.coach, 0));
+  const entrants = people.map((player) => entrantFor(player, game.spec.sizes, kit.coach, allowances[player.playerId] ?? 0));
   return {
     start: {
       version: storedStarts.version,

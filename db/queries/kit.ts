@@ -1,6 +1,7 @@
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import type { PgColumn } from 'drizzle-orm/pg-core';
 import { group } from 'd3-array';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
@@ -8,31 +9,32 @@ import { academy, club, game, greenVersion, player, session, sessionPlayer, shot
 import { newestVersions } from './game-versions';
 import { conditionsToday, dayInAcademy } from './sessions';
 
+/** Whose kit, and for which games; all players, and all games, where nothing is said. */
+export type KitFor = {
+  playerIds?: readonly string[];
+  /** One game, or those that these players have played and that one plays alone. */
+  games?: { gameId: string } | 'played alone';
+};
+
 /**
  * All that it takes to start games: those that are in use, in their present version, who plays, with which clubs, and the best so far.
- * @param playerId of one player alone, with the games that they have played and that one plays alone; without it, of the whole academy
  */
-export async function kitOf(db: Db, actor: Actor, playerId: string | null) {
+export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: KitFor = {}) {
   const { academyId } = actor;
+  const theirs = (column: PgColumn) => (playerIds === undefined ? undefined : inArray(column, [...playerIds]));
   const [coach] = await db.select().from(academy).where(eq(academy.academyId, academyId));
   const players = await db
     .select()
     .from(player)
-    .where(
-      and(
-        eq(player.academyId, academyId),
-        isNull(player.archivedAt),
-        isNull(player.erasedAt),
-        playerId === null ? undefined : eq(player.playerId, playerId),
-      ),
-    )
+    .where(and(eq(player.academyId, academyId), isNull(player.archivedAt), isNull(player.erasedAt), theirs(player.playerId)))
     .orderBy(asc(player.name));
   const newest = newestVersions(db, actor);
   const played = db
     .select({ gameId: session.gameId })
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, academyId), playerId === null ? undefined : eq(sessionPlayer.playerId, playerId)));
+    .where(and(eq(session.academyId, academyId), theirs(sessionPlayer.playerId)));
+  const chosen = which === undefined ? undefined : which === 'played alone' ? inArray(game.gameId, played) : eq(game.gameId, which.gameId);
   const games = await db
     .select({ gameId: game.gameId, version: newest.version, spec: newest.spec, plan: greenVersion.plan })
     .from(game)
@@ -45,49 +47,49 @@ export async function kitOf(db: Db, actor: Actor, playerId: string | null) {
         eq(greenVersion.version, newest.greenVersion),
       ),
     )
-    .where(and(eq(game.academyId, academyId), isNull(game.archivedAt), playerId === null ? undefined : inArray(game.gameId, played)))
+    .where(and(eq(game.academyId, academyId), isNull(game.archivedAt), chosen))
     .orderBy(game.createdAt, game.gameId);
-  const clubs = group(await clubsOf(db, academyId, playerId), (one) => one.playerId);
-  const favourites = await favouritesOf(db, academyId, playerId);
+  const clubs = group(await clubsOf(db, academyId, theirs(club.playerId)), (one) => one.playerId);
+  const favourites = await favouritesOf(db, academyId, theirs(shot.playerId));
   const higher = new Map(games.map(({ gameId, spec }) => [gameId, schemeOf(spec.scoring).better(spec.scoring) === 'higher']));
   return {
     coach: coach!,
     today: { day: await dayInAcademy(db, actor), conditions: await conditionsToday(db, actor) },
     games: games
-      .filter(({ spec }) => playerId === null || schemeOf(spec.scoring).players === 1)
+      .filter(({ spec }) => which !== 'played alone' || schemeOf(spec.scoring).players === 1)
       .map(({ plan, ...one }) => ({ ...one, conditions: plan ? dayOnGreen(plan) : {} })),
     players: players.map((one) => ({
       ...one,
       clubs: (clubs.get(one.playerId) ?? []).map(({ clubId, label }) => ({ clubId, label })),
       favourite: favourites.get(one.playerId) ?? null,
     })),
-    bests: (await bestsOf(db, academyId, playerId)).flatMap(({ least, most, gameId, ...of }) =>
+    bests: (await bestsOf(db, academyId, theirs(sessionPlayer.playerId))).flatMap(({ least, most, gameId, ...of }) =>
       gameId !== null && higher.has(gameId) ? [{ ...of, gameId, score: higher.get(gameId) ? most : least }] : [],
     ),
   };
 }
 
-function clubsOf(db: Db, academyId: string, playerId: string | null) {
+function clubsOf(db: Db, academyId: string, theirs: SQL | undefined) {
   return db
     .select({ playerId: club.playerId, clubId: club.clubId, label: club.label })
     .from(club)
-    .where(and(eq(club.academyId, academyId), playerId === null ? undefined : eq(club.playerId, playerId)))
+    .where(and(eq(club.academyId, academyId), theirs))
     .orderBy(asc(club.position));
 }
 
 /** The club with most balls on record, by the player. */
-async function favouritesOf(db: Db, academyId: string, playerId: string | null): Promise<Map<string, string>> {
+async function favouritesOf(db: Db, academyId: string, theirs: SQL | undefined): Promise<Map<string, string>> {
   const { rows } = await db.execute<{ player_id: string; club_label: string }>(sql`
     select distinct on (player_id) player_id, club_label from (
       select player_id, club_label, count(*) as balls from ${shot}
-      where academy_id = ${academyId} and club_label is not null and (${playerId}::uuid is null or player_id = ${playerId}::uuid)
+      where academy_id = ${academyId} and club_label is not null and ${theirs ?? sql`true`}
       group by player_id, club_label) as used
     order by player_id, balls desc, club_label`);
   return new Map(rows.map((row) => [row.player_id, row.club_label]));
 }
 
 /** The least and the greatest score of each player in the present version of a game, and of how many sessions. */
-function bestsOf(db: Db, academyId: string, playerId: string | null) {
+function bestsOf(db: Db, academyId: string, theirs: SQL | undefined) {
   const newest = newestVersions(db, { kind: 'program', academyId });
   const score = { least: sql<number>`min(${sessionPlayer.score})`, most: sql<number>`max(${sessionPlayer.score})` };
   return db
@@ -95,12 +97,6 @@ function bestsOf(db: Db, academyId: string, playerId: string | null) {
     .from(session)
     .innerJoin(newest, and(eq(newest.gameId, session.gameId), eq(newest.version, session.gameVersion)))
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(
-      and(
-        eq(session.academyId, academyId),
-        sql`${sessionPlayer.score} is not null`,
-        playerId === null ? undefined : eq(sessionPlayer.playerId, playerId),
-      ),
-    )
+    .where(and(eq(session.academyId, academyId), sql`${sessionPlayer.score} is not null`, theirs))
     .groupBy(sessionPlayer.playerId, session.gameId);
 }

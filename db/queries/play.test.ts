@@ -281,19 +281,19 @@ describe('a session that a device began', () => {
       at.sessionId,
       Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(2)))),
     );
-    const all = await kitOf(db, at.actor, null);
+    const all = await kitOf(db, at.actor);
     expect(all.games.map(({ gameId, version }) => [gameId, version])).toEqual([[at.gameId, 1]]);
     expect(all.players.map(({ name }) => name)).toEqual(['Mia', 'Otto']);
     expect(all.bests).toEqual([{ playerId: at.playerId, gameId: at.gameId, score: 24, sessions: 1 }]);
     const fresh = idOf(at.n * 100_000 + 80);
     await saveGame(db, at.actor, fresh, game({ title: 'Never played' }));
-    expect((await kitOf(db, at.actor, null)).games).toHaveLength(2);
-    const theirs = await kitOf(db, at.actor, mia);
+    expect((await kitOf(db, at.actor)).games).toHaveLength(2);
+    const theirs = await kitOf(db, at.actor, { playerIds: [mia], games: 'played alone' });
     expect([theirs.games.map(({ gameId }) => gameId), theirs.players.map(({ name }) => name), theirs.bests]).toEqual([
       [at.gameId],
       ['Mia'],
       [],
     ]);
-    expect((await kitOf(db, other.actor, null)).players.map(({ playerId }) => playerId)).toEqual([other.playerId]);
+    expect((await kitOf(db, other.actor)).players.map(({ playerId }) => playerId)).toEqual([other.playerId]);
   });
 });

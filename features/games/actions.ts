@@ -3,11 +3,10 @@
 import * as z from 'zod';
 import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { readGameFile } from '@/core/game/file';
-import { MOST_ALLOWANCE } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
 import { gameSpecSchema } from '@/core/game/spec';
-import { guestSchema } from '@/core/people/player';
 import type { Data } from '@/server/data';
+import { homeForGame } from '../play/server/home';
 import { atDesk, basedOn, DONE, fileText, id } from '../form/at-desk';
 import { changedElsewhere, problemsByPlace, refused } from '../form/result';
 
@@ -35,28 +34,16 @@ export const archiveAction = atDesk([id, z.boolean()], async ({ data }, gameId, 
 const sourceSchema = z.union([z.strictObject({ gameId: id }), z.strictObject({ library: z.string().max(100), gameId: id })], {
   error: 'This page is out of date. Load it again.',
 });
-const entrantsSchema = z
-  .array(
-    z.strictObject({
-      playerId: id,
-      /** The name of somebody who plays along once. */
-      guest: guestSchema.optional(),
-      allowance: z
-        .number({ error: 'Give the head start as a number, or leave it empty.' })
-        .min(-MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
-        .max(MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
-        .refine((value) => Number.isInteger(value * 2), 'A head start is a whole or a half figure.'),
-    }),
-  )
-  .min(1, 'Choose who plays.')
-  .max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players in a session.`)
-  .refine((all) => new Set(all.map(({ playerId }) => playerId)).size === all.length, 'A player can be in a session only once.');
+const playersSchema = z.array(id).max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players in a session.`);
 
-/** Starts a game for some players under an id that the page made, so that a double click starts one session. */
-export const startAction = atDesk([id, sourceSchema, entrantsSchema], async ({ data }, sessionId, source, entrants) => {
+/**
+ * What it takes to start a game for some players: the page begins it on its own device, as a phone does. Nothing is stored of it before
+ * somebody means to play.
+ */
+export const kitAction = atDesk([sourceSchema, playersSchema], async ({ data, academy }, source, playerIds) => {
   const gameId = 'library' in source ? await ownCopy(data, source) : source.gameId;
-  const started = gameId && (await data.startSession(sessionId, gameId, entrants));
-  return started ? DONE : refused('This game or one of the players is no longer here. Load the page again.');
+  const home = gameId && (await homeForGame({ data, academy }, gameId, playerIds));
+  return home ? { ...DONE, gameId, home } : refused('This game is no longer here. Load the page again.');
 });
 
 /** The academy's own copy of a library game: the one it has already, or a new one. */

@@ -2,15 +2,21 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LIBRARY } from '@/core/game/library';
 import { goTo } from '../form/go';
-import { startAction } from './actions';
+import type { Home } from '@/core/exchange/home';
+import { beginHere } from '../play/start/begin-here';
+import { kitAction } from './actions';
 import { startForecastWorker } from '../forecast/start-worker';
 import { WorkerInTest } from '../forecast/worker-in-test';
 import { StartPlay } from './start-play';
 
-jest.mock('./actions', () => ({ startAction: jest.fn() }));
+jest.mock('./actions', () => ({ kitAction: jest.fn() }));
+jest.mock('../play/start/begin-here', () => ({ beginHere: jest.fn() }));
 jest.mock('../form/go', () => ({ goTo: jest.fn() }));
 jest.mock('../forecast/start-worker', () => ({ startForecastWorker: jest.fn() }));
-const started = jest.mocked(startAction);
+const asked = jest.mocked(kitAction);
+const begun = jest.mocked(beginHere);
+const chosen = () => begun.mock.lastCall![1];
+const home = { kit: null } as unknown as Home;
 const specOf = (key: string) => LIBRARY.find((entry) => entry.key === key)!.spec;
 const players = ['Otto', 'Mia', 'Bo'].map((name) => ({
   playerId: `id-${name}`,
@@ -30,7 +36,8 @@ function show(key: string, people = players) {
 const tap = (user: ReturnType<typeof userEvent.setup>, name: string | RegExp) => user.click(screen.getByRole('button', { name }));
 
 beforeEach(() => {
-  started.mockReset().mockResolvedValue({ ok: true });
+  asked.mockReset().mockResolvedValue({ ok: true, gameId: 'own', home });
+  begun.mockReset().mockResolvedValue('s-1');
   jest.mocked(goTo).mockReset();
   jest.mocked(startForecastWorker).mockImplementation(() => new WorkerInTest() as unknown as Worker);
 });
@@ -38,8 +45,9 @@ beforeEach(() => {
 test('one tap on a name starts', async () => {
   const user = show('doorstep');
   await tap(user, 'Mia');
-  expect(started.mock.calls[0]!.slice(2)).toEqual([{ gameId: 'g' }, [{ playerId: 'id-Mia', allowance: 0 }]]);
-  expect(goTo).toHaveBeenCalledWith(expect.stringMatching(/^\/play#/));
+  await waitFor(() => expect(goTo).toHaveBeenCalledWith('/play#s-1'));
+  expect(asked).toHaveBeenCalledWith('here', { gameId: 'g' }, ['id-Mia']);
+  expect(chosen()).toEqual({ gameId: 'own', playerIds: ['id-Mia'], guests: [], allowances: { 'id-Mia': 0 } });
 });
 
 test('played again, whoever played it last comes first; several are chosen already', async () => {
@@ -50,7 +58,7 @@ test('played again, whoever played it last comes first; several are chosen alrea
   alone.unmount();
   show(['id-Mia', 'id-Otto']);
   await userEvent.setup().click(screen.getByRole('button', { name: 'Start with 2' }));
-  expect(started.mock.lastCall![3]).toMatchObject([{ playerId: 'id-Mia' }, { playerId: 'id-Otto' }]);
+  await waitFor(() => expect(chosen().playerIds).toEqual(['id-Mia', 'id-Otto']));
 });
 
 test('several are chosen in their order, and can be unchosen', async () => {
@@ -58,10 +66,7 @@ test('several are chosen in their order, and can be unchosen', async () => {
   await user.click(screen.getByLabelText('several'));
   for (const name of ['Bo', /Mia/, /Otto/, /Mia/]) await tap(user, name);
   await tap(user, 'Start with 2');
-  expect(started.mock.calls[0]![3]).toEqual([
-    { playerId: 'id-Bo', allowance: 0 },
-    { playerId: 'id-Otto', allowance: 0 },
-  ]);
+  await waitFor(() => expect(chosen().playerIds).toEqual(['id-Bo', 'id-Otto']));
 });
 
 test('a duel takes two, and a head start as it is typed', async () => {
@@ -69,12 +74,14 @@ test('a duel takes two, and a head start as it is typed', async () => {
   await tap(user, 'Otto');
   expect(screen.getByRole('button', { name: 'Choose 2 or more' })).toBeDisabled();
   await tap(user, 'Mia');
+  await user.type(screen.getByLabelText('Head start, Mia'), '1,3');
+  expect(screen.getByText('Give the head start in whole or half numbers.')).toBeVisible();
+  await tap(user, 'Start with 2');
+  expect(asked).not.toHaveBeenCalled();
+  await user.clear(screen.getByLabelText('Head start, Mia'));
   await user.type(screen.getByLabelText('Head start, Mia'), '1,5');
   await tap(user, 'Start with 2');
-  expect(started.mock.calls[0]![3]).toEqual([
-    { playerId: 'id-Otto', allowance: 0 },
-    { playerId: 'id-Mia', allowance: 1.5 },
-  ]);
+  await waitFor(() => expect(chosen().allowances).toEqual({ 'id-Otto': 0, 'id-Mia': 1.5 }));
 });
 
 test('head starts are suggested for those who are chosen, can be changed, and are filled in again when asked again', async () => {
@@ -108,11 +115,11 @@ test('who is missing is said; a guest may be the second', async () => {
   expect(screen.getByText('Give the guest a name.')).toBeVisible();
   await user.type(screen.getByLabelText('Guest’s name'), 'Coach{Enter}');
   await tap(user, 'Start with 2');
-  const [, , , entrants] = started.mock.calls[0]!;
-  expect(entrants).toEqual([
-    { playerId: 'id-Otto', allowance: 0 },
-    { playerId: expect.any(String) as string, allowance: 0, guest: 'Coach' },
-  ]);
+  await waitFor(() => expect(begun).toHaveBeenCalled());
+  const { playerIds, guests } = chosen();
+  expect(guests).toEqual([{ playerId: playerIds[1], name: 'Coach' }]);
+  // The server is asked for its own players alone.
+  expect(asked.mock.lastCall![2]).toEqual(['id-Otto']);
 });
 
 test('where nobody is here, somebody is added first', () => {
@@ -122,10 +129,19 @@ test('where nobody is here, somebody is added first', () => {
 
 test('a refusal and a missing network are said, and it can be tried again', async () => {
   const user = show('doorstep');
-  started.mockResolvedValueOnce({ ok: false, fields: { '': 'A head start is at most 100.' } });
+  const refused = async (sentence: RegExp) => {
+    await tap(user, 'Bo');
+    await waitFor(() => expect(screen.getByRole('alert')).toHaveTextContent(sentence));
+  };
+  asked.mockResolvedValueOnce({ ok: false, fields: { '': 'This game is no longer here.' } });
+  await refused(/no longer here/);
+  asked.mockRejectedValueOnce(new Error('offline'));
+  await refused(/could not be sent/);
+  begun.mockResolvedValueOnce(null);
+  await refused(/One of the players/);
+  begun.mockRejectedValueOnce(new Error('no store'));
+  await refused(/keeps nothing here/);
+  expect(goTo).not.toHaveBeenCalled();
   await tap(user, 'Bo');
-  expect(screen.getByRole('alert')).toHaveTextContent('A head start is at most 100.');
-  started.mockRejectedValueOnce(new Error('offline'));
-  await tap(user, 'Bo');
-  expect(screen.getByRole('alert')).toHaveTextContent('could not be sent');
+  await waitFor(() => expect(goTo).toHaveBeenCalled());
 });

@@ -5,13 +5,14 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
-import { readNumber } from '@/ui/length-input';
 import { GuestField } from '../form/guest-field';
 import { NOT_SENT } from '../form/use-save';
+import { HeadStartFields } from '../form/head-start-fields';
+import { readAllowances } from '../form/allowance';
 import { newId } from '../form/ids';
 import { playAddress } from '../session/address';
 import { goTo } from '../form/go';
-import { startAction } from './actions';
+import { kitAction } from './actions';
 import type { OwnLengths } from '@/core/game/sizes';
 import { HeadStarts } from '../forecast/head-starts';
 import type { Candidate } from '../forecast/use-beliefs';
@@ -36,7 +37,6 @@ type Guest = { playerId: string; name: string };
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
 export function StartPlay({ slug, source, spec, players, coach, at, again = [] }: Props) {
   const fewest = schemeOf(spec.scoring).players;
-  const [sessionId] = useState(newId);
   const [several, setSeveral] = useState(fewest > 1 || again.length > 1);
   const [chosen, setChosen] = useState<readonly string[]>(again.length > 1 ? again : []);
   const [allowances, setAllowances] = useState<Record<string, string>>({});
@@ -47,15 +47,20 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
   const starting = state && 'starting' in state ? state.starting : null;
 
   const start = async (playerIds: readonly string[]) => {
-    const entrants = playerIds.map((playerId) => {
-      const guest = guests.find((one) => one.playerId === playerId)?.name;
-      const allowance = several ? (readNumber(allowances[playerId] ?? '') ?? 0) : 0;
-      return { playerId, allowance, ...(guest === undefined ? {} : { guest }) };
-    });
+    const head = readAllowances(several && spec.rules.allowances ? allowances : {}, playerIds);
+    if (!head) return;
     setState({ starting: playerIds });
-    const result = await startAction(slug, sessionId, source, entrants).catch(() => null);
-    if (result?.ok) goTo(playAddress(sessionId, at));
-    else setState({ refused: result ? (Object.values(result.fields)[0] ?? NOT_SENT) : NOT_SENT });
+    const players = playerIds.filter((playerId) => guests.every((guest) => guest.playerId !== playerId));
+    const answer = await kitAction(slug, source, players).catch(() => null);
+    if (!answer?.ok) return setState({ refused: answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
+    // The device's own store comes when somebody starts: whoever only looks at a game needs none of it.
+    const { beginHere } = await import('../play/start/begin-here');
+    const { gameId, home } = answer;
+    const sessionId = await beginHere(home, { gameId, playerIds, guests, allowances: head }, null).catch(() => 'no store' as const);
+    if (sessionId === 'no store')
+      setState({ refused: 'This browser keeps nothing here, so balls could be lost. Leave private browsing, or use another browser.' });
+    else if (sessionId === null) setState({ refused: 'One of the players is no longer here. Load the page again.' });
+    else goTo(playAddress(sessionId, at));
   };
   const toggle = (playerId: string) =>
     setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
@@ -114,17 +119,11 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
               onSuggested={(starts) => setAllowances((now) => ({ ...now, ...starts }))}
             />
           )}
-          {chosen.map((playerId) => (
-            <Form.Group key={playerId} controlId={`allowance-${playerId}`}>
-              <Form.Label>Head start, {inOrder.find((one) => one.playerId === playerId)?.name}</Form.Label>
-              <Form.Control
-                inputMode="decimal"
-                placeholder="none"
-                value={allowances[playerId] ?? ''}
-                onChange={(event) => setAllowances((now) => ({ ...now, [playerId]: event.target.value }))}
-              />
-            </Form.Group>
-          ))}
+          <HeadStartFields
+            players={chosen.flatMap((id) => inOrder.find(({ playerId }) => playerId === id) ?? [])}
+            typed={allowances}
+            onType={(playerId, text) => setAllowances((now) => ({ ...now, [playerId]: text }))}
+          />
         </div>
       )}
       {several && (

@@ -18,7 +18,7 @@ import { useAwake } from './device/device-extras';
 import { now } from '../form/ids';
 import { meanToPlay, noteSession } from './device/sync';
 import type { Offer } from './device/store';
-import { useSession } from './device/use-session';
+import { useSession, type SessionView } from './device/use-session';
 import { LinkApp, StartApp } from './start/home-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
@@ -72,12 +72,12 @@ function PlaySession({ sessionId, stationKey }: { sessionId: string; stationKey:
       </Notice>
     );
   if (view.state !== 'here') return <Notice title={NOTICES[view.state][0]} text={NOTICES[view.state][1]} />;
-  return <PlayGame bundle={view.bundle} shots={view.shots} home={view.home} offer={view.offer} stationKey={stationKey} />;
+  return <PlayGame {...view} stationKey={stationKey} />;
 }
 
-type GameProps = { bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null; stationKey: string | null };
+type GameProps = Omit<Extract<SessionView, { state: 'here' }>, 'state'> & { stationKey: string | null };
 
-function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
+function PlayGame({ bundle, shots, home, offer, waits, stationKey }: GameProps) {
   const atMs = useClock(bundle.spec.rules.timeLimitS !== null && shots.length > 0);
   const table = tableOf(bundle, shots, atMs ?? undefined);
   const [ready, setReady] = useState(false);
@@ -153,6 +153,7 @@ function PlayGame({ bundle, shots, home, offer, stationKey }: GameProps) {
               <WhoIsNext rotation={rotation} onRotation={setRotation} />
             </div>
           )}
+          {bundle.players.length > 1 && waits && <p>Players with their own link see this game once you press Ready.</p>}
         </Care>
       ) : (
         <>

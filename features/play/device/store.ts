@@ -35,6 +35,8 @@ type Key = { sessionId: string; token: string };
  */
 type StoredStart = { start: SessionStart; ready: boolean; /** Refused, and set aside. */ why?: string };
 type Setting = { key: string; value: string | number | StoredStart };
+/** A game that was opened and never begun is kept for so long. */
+const LEFT_MS = 30 * 24 * 3_600_000;
 const startKey = (sessionId: string) => `start ${sessionId}`;
 const allStarts = () => IDBKeyRange.bound('start ', 'start!', false, true);
 /** The newest distance that a device read for a session, and when, by this device's clock. */
@@ -165,17 +167,19 @@ type Held = {
   /** Of the personal link that opened it. */ token: string | undefined;
   /** Whether the desk's start page is kept here. */ desk: boolean;
   offer: Offer | null;
+  /** It was begun here, and the server has not heard of it yet. */ waits: boolean;
 };
 
 /** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
 export async function readSession(sessionId: string): Promise<Held | undefined> {
-  const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers', 'homes']);
-  const [held, events, key, offer, desk] = await Promise.all([
+  const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers', 'homes', 'settings']);
+  const [held, events, key, offer, desk, start] = await Promise.all([
     tx.objectStore('bundles').get(sessionId),
     eventsOf(tx as unknown as Any, sessionId),
     tx.objectStore('keys').get(sessionId),
     tx.objectStore('offers').get(sessionId),
     tx.objectStore('homes').count(DESK),
+    tx.objectStore('settings').count(startKey(sessionId)),
   ]);
   // What an older program left here is brought to the present version.
   const bundle = held && storedBundles.read(held.bundle);
@@ -187,6 +191,7 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
       token: key?.token,
       desk: desk > 0,
       offer: offer ?? null,
+      waits: start > 0,
     }
   );
 }
@@ -221,7 +226,10 @@ export async function countWaiting(): Promise<number> {
 /** Keeps a session that is begun here, as the server would send it; the server hears of it once somebody means to play it. */
 export async function keepStart(bundle: Bundle, start: SessionStart, token: string | null): Promise<void> {
   const { sessionId } = bundle;
-  const tx = (await store()).transaction(['bundles', 'settings', 'keys'], 'readwrite');
+  const tx = (await store()).transaction(['events', 'tellings', 'settings', 'bundles', 'keys'], 'readwrite');
+  // What was opened and left long ago, nobody comes back to.
+  for (const [opened, { start: of, ready }] of await startsOf(tx))
+    if (!ready && Date.parse(of.startedAt) < now() - LEFT_MS) await forgetSession(tx, opened);
   void tx.objectStore('bundles').put({ sessionId, bundle });
   void tx.objectStore('settings').put({ key: startKey(sessionId), value: { start, ready: false } });
   if (token !== null) void tx.objectStore('keys').put({ sessionId, token });
@@ -465,13 +473,13 @@ export async function homesHere(): Promise<string[]> {
   return (await store()).getAllKeys('homes');
 }
 
-/** The sessions that are kept here and that somebody means to play, with their balls. `waits`: the server has not heard of it yet. */
-export async function sessionsHere(): Promise<(Held & { waits: boolean })[]> {
+/** The sessions that are kept here and that somebody means to play, with their balls. */
+export async function sessionsHere(): Promise<Held[]> {
   const db = await store();
   const starts = await startsOf(db.transaction('settings'));
   const meant = (await db.getAllKeys('bundles')).filter((sessionId) => starts.get(sessionId)?.ready !== false);
   const held = await Promise.all(meant.map(readSession));
-  return held.flatMap((one) => (one ? [{ ...one, waits: starts.has(one.bundle.sessionId) }] : []));
+  return held.flatMap((one) => one ?? []);
 }
 
 /** Forgets a link that holds no longer, and the page it opened; balls that were not sent stay. */

@@ -13,7 +13,7 @@ import { useStored } from './use-stored';
 export type SessionView =
   | { state: 'loading' }
   | { state: 'missing' | 'signed-out' | 'outdated' | 'unreachable' }
-  | { state: 'here'; bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null };
+  | { state: 'here'; bundle: Bundle; shots: Shot[]; home: string; offer: Offer | null; waits: boolean };
 
 /** What came of asking the server for a session's bundle. */
 type Fetched = 'asking' | 'kept' | 'missing' | 'signed-out' | 'outdated' | 'unreachable';
@@ -23,10 +23,15 @@ export function useSession(sessionId: string): SessionView {
   const [fetched, setFetched] = useState<Fetched>('asking');
   const held = useStored(useCallback(async () => (await readSession(sessionId)) ?? null, [sessionId]));
 
+  const looked = held !== undefined;
+  // What was begun here is nowhere else until it is told of.
+  const waits = held?.waits ?? false;
   useEffect(() => {
+    if (!looked) return;
     let current = true;
     const refresh = async () => {
       await sendWaiting();
+      if (waits) return;
       const outcome = await fetchBundle(sessionId);
       if (current) setFetched(outcome);
     };
@@ -37,13 +42,13 @@ export function useSession(sessionId: string): SessionView {
       current = false;
       window.removeEventListener('online', online);
     };
-  }, [sessionId]);
+  }, [sessionId, looked, waits]);
 
-  const here = Boolean(held);
+  const follows = Boolean(held) && !waits;
   useEffect(() => {
-    if (!here) return;
+    if (!follows) return;
     return followSession(sessionId);
-  }, [sessionId, here]);
+  }, [sessionId, follows]);
 
   if (held) {
     const { bundle, shots, token, desk, offer } = held;
@@ -54,6 +59,7 @@ export function useSession(sessionId: string): SessionView {
       shots: shots.map((shot) => withSession(shot, bundle)),
       home,
       offer,
+      waits,
     };
   }
   if (held === undefined || fetched === 'asking' || fetched === 'kept') return { state: 'loading' };

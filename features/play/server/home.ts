@@ -1,6 +1,6 @@
 import 'server-only';
 import type * as z from 'zod';
-import { storedHomes, type againSchema, type presentHome } from '@/core/exchange/home';
+import { homeSchema, storedHomes, type againSchema, type Home, type presentHome } from '@/core/exchange/home';
 import { scaleForLevel } from '@/core/game/enter';
 import { newPlayer, type PlayerForm } from '@/core/people/player';
 import { seedOf } from '@/core/game/order';
@@ -44,20 +44,24 @@ export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise
         players: lines[i]!.players.map((one) => ({ playerId: one.playerId, name: one.name })),
       };
     }),
-    kit: kitSent(await data.kitOf(playerId)),
+    kit: kitSent(await data.kitOf({ playerIds: [playerId], games: 'played alone' })),
   };
 }
+
+const deskHome = ({ slug, name }: Academy) => ({
+  version: storedHomes.version,
+  at: new Date().toISOString(),
+  academy: { slug, name },
+  player: null,
+  expiresAt: null,
+});
 
 /** What a coach's sign-in opens on a phone: what is going on, what came of the last, and what it takes to start a game. */
 export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean): Promise<HomeSent> {
   const waiting = await data.unfinishedSessions(WAITING, { withBalls: true });
   const over = await data.finishedSessions(OVER);
   return {
-    version: storedHomes.version,
-    at: new Date().toISOString(),
-    academy: { slug: academy.slug, name: academy.name },
-    player: null,
-    expiresAt: null,
+    ...deskHome(academy),
     sessions: [
       ...waiting.map((line) => ({ ...said(line), score: null })),
       ...over.map((line) => {
@@ -66,8 +70,15 @@ export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean
         return { ...said(line), score: [figure, line.players.length > 1 ? words : ''].filter(Boolean).join(' · ') };
       }),
     ],
-    kit: withKit ? kitSent(await data.kitOf(null)) : null,
+    kit: withKit ? kitSent(await data.kitOf()) : null,
   };
+}
+
+/** What it takes to start one game for some players at the desk; null where the game is not in use. */
+export async function homeForGame({ data, academy }: MemberDoor, gameId: string, playerIds: readonly string[]): Promise<Home | null> {
+  const kit = kitSent(await data.kitOf({ playerIds, games: { gameId } }));
+  const home = homeSchema.parse({ ...deskHome(academy), sessions: [], kit });
+  return kit.games.length === 0 ? null : home;
 }
 
 /** A session as such a page lists it. */

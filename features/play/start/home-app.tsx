@@ -10,7 +10,7 @@ import { useHome, useSessionsHere, type HomeView } from '../device/use-home';
 import { useStored } from '../device/use-stored';
 import { Notice } from '../notice';
 import { WaitingLine } from '../waiting-line';
-import { beginHere } from './begin-here';
+import { beginHere, type Chosen } from './begin-here';
 import { linesOf, type Line } from './lines';
 import { StartGame } from './start-game';
 import styles from './start.module.scss';
@@ -79,8 +79,8 @@ function HomePage({ home, view, token }: PageProps) {
   const open = lines.filter((line) => !line.over);
   const over = lines.filter((line) => line.over);
   const { player, academy, kit } = home;
-  const start = async (gameId: string, playerIds: readonly string[], guests: readonly { playerId: string; name: string }[] = []) => {
-    const sessionId = await beginHere(home, { gameId, playerIds, guests }, token ?? null);
+  const start = async (chosen: Chosen) => {
+    const sessionId = await beginHere(home, chosen, token ?? null);
     if (sessionId) window.location.assign(playAddress(sessionId));
     return sessionId !== null;
   };
@@ -136,7 +136,7 @@ function HomePage({ home, view, token }: PageProps) {
               </a>
               <span className="fig">{line.score ?? '–'}</span>
               {player && kit?.games.some(({ gameId }) => gameId === line.gameId) && (
-                <Again title={line.title} onAgain={() => start(line.gameId!, [player.playerId])} />
+                <Again title={line.title} onAgain={() => start({ gameId: line.gameId!, playerIds: [player.playerId] })} />
               )}
             </li>
           ))}

@@ -2,6 +2,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Kit } from '@/core/exchange/kit';
 import { game, idOf } from '@/core/testing/make';
+import type { Chosen } from './begin-here';
 import { StartGame } from './start-game';
 
 const nobody = { paceM: null, clubM: null, putterM: null };
@@ -47,7 +48,7 @@ test('a game, then who plays in the order in which they are tapped; a second tap
   for (const name of ['Player 3', 'Player 1', 'Player 2']) await tap(user, name);
   await tap(user, /Player 1$/);
   await tap(user, 'Start');
-  expect(onStart).toHaveBeenCalledWith(idOf(10), [idOf(102), idOf(101)], []);
+  expect(onStart).toHaveBeenCalledWith(expect.objectContaining({ gameId: idOf(10), playerIds: [idOf(102), idOf(101)], guests: [] }));
 });
 
 test('a duel takes two; a guest may be the second', async () => {
@@ -58,8 +59,24 @@ test('a duel takes two; a guest may be the second', async () => {
   await user.type(screen.getByLabelText('Guest’s name'), 'Ada');
   await tap(user, 'Add a guest');
   await tap(user, 'Start');
-  const [, players, guests] = onStart.mock.calls[0] as [string, string[], { playerId: string; name: string }[]];
-  expect([players.length, guests]).toEqual([2, [{ playerId: players[1], name: 'Ada' }]]);
+  const { playerIds, guests } = (onStart.mock.calls as [Chosen][])[0]![0];
+  expect([playerIds.length, guests]).toEqual([2, [{ playerId: playerIds[1], name: 'Ada' }]]);
+});
+
+test('a head start is given where the game allows it; one that makes no sense is said, and starts nothing', async () => {
+  const even = game({ ...duel, rules: { ...duel.rules, allowances: true } });
+  const kit = kitOf(1, 2);
+  const user = show({ ...kit, games: [{ ...kit.games[0]!, spec: even }] });
+  await tap(user, /^Duel/);
+  for (const name of ['Player 1', 'Player 2']) await tap(user, name);
+  await user.type(screen.getByLabelText('Head start, Player 2'), '0,7');
+  expect(screen.getByText('Give the head start in whole or half numbers.')).toBeVisible();
+  await tap(user, 'Start');
+  expect(onStart).not.toHaveBeenCalled();
+  await user.clear(screen.getByLabelText('Head start, Player 2'));
+  await user.type(screen.getByLabelText('Head start, Player 2'), '0,5');
+  await tap(user, 'Start');
+  expect((onStart.mock.calls as [Chosen][])[0]![0].allowances).toEqual({ [idOf(100)]: 0, [idOf(101)]: 0.5 });
 });
 
 test('of many, one is found by typing; who is chosen stays in sight', async () => {

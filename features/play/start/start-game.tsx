@@ -6,14 +6,17 @@ import { ballsOf } from '@/core/game/phases';
 import { schemeOf } from '@/core/game/scoring';
 import { counted } from '@/core/units/format';
 import { GuestField } from '../../form/guest-field';
+import { readAllowances } from '../../form/allowance';
+import { HeadStartFields } from '../../form/head-start-fields';
 import { newId } from '../../form/ids';
+import type { Chosen } from './begin-here';
 import styles from './start.module.scss';
 
 /** More than these are easier to find by typing. */
 const MANY = 8;
 
 type Guest = { playerId: string; name: string };
-type Props = { kit: Kit; onStart: (gameId: string, playerIds: readonly string[], guests: readonly Guest[]) => Promise<boolean> };
+type Props = { kit: Kit; onStart: (chosen: Chosen) => Promise<boolean> };
 
 /** Which game, then who plays it: both are kept here, so that it starts without a network too. */
 export function StartGame({ kit, onStart }: Props) {
@@ -49,14 +52,17 @@ type WhoProps = { game: KitGame; kit: Kit; onStart: Props['onStart']; onBack: ()
 function Who({ game, kit, onStart, onBack }: WhoProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [guests, setGuests] = useState<readonly Guest[]>([]);
+  const [typed, setTyped] = useState<Record<string, string>>({});
   const [find, setFind] = useState('');
   const [state, setState] = useState<'ready' | 'starting' | 'failed'>('ready');
   const fewest = Math.max(1, schemeOf(game.spec.scoring).players);
   const toggle = (playerId: string) =>
     setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));
+  const allowances = readAllowances(game.spec.rules.allowances ? typed : {}, chosen);
   const start = async () => {
+    if (!allowances) return;
     setState('starting');
-    if (!(await onStart(game.gameId, chosen, guests))) setState('failed');
+    if (!(await onStart({ gameId: game.gameId, playerIds: chosen, guests, allowances }))) setState('failed');
   };
   return (
     <section aria-labelledby="who-plays" className={styles.who}>
@@ -88,6 +94,15 @@ function Who({ game, kit, onStart, onBack }: WhoProps) {
           toggle(playerId);
         }}
       />
+      {game.spec.rules.allowances && chosen.length > 1 && (
+        <div className={styles.headStarts}>
+          <HeadStartFields
+            players={chosen.flatMap((id) => [...kit.players, ...guests].find(({ playerId }) => playerId === id) ?? [])}
+            typed={typed}
+            onType={(playerId, text) => setTyped((now) => ({ ...now, [playerId]: text }))}
+          />
+        </div>
+      )}
       {state === 'failed' && <p role="alert">This game can’t be started here. Open this page again with a network.</p>}
       <div className={styles.go}>
         <button type="button" className="btn btn-outline-dark btn-lg" onClick={onBack}>
