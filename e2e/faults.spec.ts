@@ -50,6 +50,7 @@ const inOrder = (balls: number) => Array.from({ length: balls }, (_, n) => n);
 test('the database is away for 10 s while three browsers record', async () => {
   const players = await Promise.all(['Bashir', 'Inga', 'Kofi'].map((name) => begin(name)));
   const before = await Promise.all(players.map(({ page }) => record(page, 0, 4)));
+  for (const { page } of players) await expect(page.getByText('all sent')).toBeVisible();
   await bed.does('stop database');
   const stopped = Date.now();
   const during = await Promise.all(players.map(({ page }) => record(page, 4, 8)));

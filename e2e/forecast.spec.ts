@@ -137,10 +137,11 @@ test('head starts are suggested where a game begins, and start with it', async (
   expect(given * 2).toBe(Math.round(given * 2));
   await page.getByRole('button', { name: 'Start with 2' }).click();
   await page.waitForURL(/\/play#/);
-  const [row] = await ask<{ allowances: number[] }>(
-    `select array_agg(allowance order by allowance) as allowances from session_player where session_id = (select session_id from session order by started_at desc limit 1)`,
-  );
-  expect(row!.allowances.map(Number)).toEqual([0, given]);
+  await page.getByRole('button', { name: 'Ready' }).click();
+  const session = new URL(page.url()).hash.slice(1);
+  const allowances = () =>
+    ask<{ allowance: number }>('select allowance from session_player where session_id = $1 order by allowance', session);
+  await expect.poll(async () => (await allowances()).map(({ allowance }) => Number(allowance))).toEqual([0, given]);
 });
 
 test('what is believed of a player is nobody else’s', async ({ page, browser }) => {
