@@ -57,13 +57,15 @@ test('a phone with an older program plays on beside a newer server: nothing it r
   await expect.poll(async () => (await day())[0]!.conditions).toEqual({ version: 9, dew: true, stimpFt: 9, firmness: 'firm' });
 });
 
-test('a game of a newer server is not played as if it were understood, and the phone says why', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await newerServer(page, (bundle) => ({ ...bundle, spec: { ...bundle.spec, version: 9 } }));
-  await page.goto('/a/lantern-hollow/games');
-  await page.getByRole('link', { name: /Half Moon/ }).click();
-  await page.getByRole('button', { name: 'Kofi' }).click();
-  await expect(page.getByText('This game needs a newer version of the program')).toBeVisible();
+test('a game of a newer server is not played as if it were understood, and the phone says why', async ({ page, browser }) => {
+  const sessionId = await begin(page);
+  await expect.poll(() => ask('select 1 from session where session_id = $1', sessionId)).toHaveLength(1);
+  const context = await browser.newContext({ storageState: await page.context().storageState() });
+  const other = await context.newPage();
+  await newerServer(other, (bundle) => ({ ...bundle, spec: { ...bundle.spec, version: 9 } }));
+  await other.goto(`/play#${sessionId}`);
+  await expect(other.getByText('This game needs a newer version of the program')).toBeVisible();
+  await context.close();
 });
 
 test('what a phone with a newer program says is taken in with all that is not known of it', async ({ page }) => {
