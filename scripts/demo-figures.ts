@@ -136,7 +136,7 @@ function refusedOf(spec: GameSpec) {
     { offGreenCost: 1 },
     { attempts: 'until_works' },
     { endOnPerfectRound: true },
-    { puttOut: true },
+    { puttOut: 'each' },
     { clubOnce: true },
     { clubsApart: true },
     { shotOnce: true },
@@ -151,7 +151,7 @@ function refusedOf(spec: GameSpec) {
     { goal: 1 },
     { goal: 9999 },
     ...rules.map((rule) => ({ rules: { ...PLAIN_RULES, ...rule } })),
-    ...scorings.map((scoring) => ({ leadIn: [{ title: 'First', balls: 2, order: 'serial' as const, scoring }] })),
+    ...scorings.map((scoring) => ({ leadIn: [{ title: 'First', balls: 2, order: 'serial' as const, stations: null, scoring }] })),
   ];
   return [spec.scoring, ...scorings].map((scoring) => changes.map((change) => refusal({ ...spec, scoring, ...change })));
 }

@@ -65,7 +65,7 @@ describe('games that simply add up agree with the exact convolution', () => {
     expect([...exact.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
     const { scores } = playAll(spec, [{ entrant: plainEntrant('a', belief.level), belief }], model, { games: GAMES, seed: 3 });
     // Half a step: what was added up unrounded, against sums of rounded lengths.
-    const step = 'farM' in spec.scoring ? stepM(spec.scoring.farM) : 1;
+    const step = 'farM' in spec.scoring && spec.scoring.farM !== null ? stepM(spec.scoring.farM) : 1;
     const steps = lengths ? scores[0]!.map((score) => score / step - 0.5) : scores[0]!;
     expect(ksDistance(steps, exact)).toBeLessThan(KS_BOUND);
   });

@@ -26,13 +26,15 @@ test('measured distances tell nearly all, rings most, one circle at the middle m
   expect(tells(rings(middleFt / 2, middleFt, middleFt * 1.75))).toBeLessThan(0.95);
   expect(tells(circle(middleFt))).toBeCloseTo(0.6, 1);
   for (const badly of [middleFt / 4, middleFt * 6]) expect(tells(circle(badly))).toBeLessThan(0.3);
-  const strokes = tells({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null });
+  const strokes = tells({ scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null });
   expect(strokes).toBeGreaterThan(0.2);
   expect(strokes).toBeLessThan(0.4);
 });
 
 test('what was executed or not tells nothing of the distance left', () => {
-  expect(tells({ scheme: 'shot_matrix', trajectory: ['low', 'high'], shape: ['draw', 'fade'], swingWidth: [] })).toBe(0);
+  expect(
+    tells({ scheme: 'shot_matrix', route: [], farM: null, trajectory: ['low', 'high'], shape: ['draw', 'fade'], swingWidth: [] }),
+  ).toBe(0);
 });
 
 test('merged rings tell less, and one more ring never tells less', () => {

@@ -196,7 +196,10 @@ describe('head starts', () => {
     ['total left', game({ stations: spots, scoring: { scheme: 'total_left', farM: 9 } })],
     [
       'hole out',
-      game({ stations: spots.map((spot) => ({ ...spot, balls: 6 })), scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: 15 } }),
+      game({
+        stations: spots.map((spot) => ({ ...spot, balls: 6 })),
+        scoring: { scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: 15 },
+      }),
     ],
     ['hits', game({ stations: spots, scoring: { scheme: 'hits', radiusM: 2.4 } })],
     [

@@ -1,5 +1,5 @@
 import { plainEntrant } from '../game/entrant';
-import { byClub } from '../play/by-club';
+import { byWay } from '../play/by-way';
 import { goalMet, playSession, type Standing, type Table } from '../play/play';
 import { choosesClub, refusedBy } from '../play/questions';
 import { recordOf } from '../play/record';
@@ -143,9 +143,9 @@ export function scoreAnswer(game: GameSpec, { table, players }: { table: Table; 
       balls: standing.played.length,
       par: standing.par === 0 ? null : standing.par,
       notes: standing.notes,
-      clubs: byClub(standing)?.map(({ station, clubs, tooClose }) => ({
+      clubs: byWay(standing)?.map(({ station, what, ways, tooClose }) => ({
         station: station.key,
-        ranking: clubs.map(({ club, balls, meanM, spreadM }) => ({ club, balls, mean_m: meanM, spread_m: spreadM })),
+        ranking: ways.map(({ way, balls, meanM, spreadM }) => ({ [what]: way, balls, mean_m: meanM, spread_m: spreadM })),
         too_close: tooClose,
       })),
       leads: table.ahead.includes(i),

@@ -119,6 +119,7 @@ function factsOf(row: ShotTableRow, shotType: Shot['shotType'], surface: Shot['s
     swingMark: row.swing_mark ?? null,
     called: null,
     landedSide: null,
+    par: null,
     nearer: null,
     clubId: null,
     clubLabel: row.club ?? null,

@@ -48,7 +48,7 @@ function phaseBudget(phase: GamePhase, players: number): Omit<Budget, 'totalS'> 
   const at = visits(phase);
   const moves = at.filter((station, i) => i > 0 && station !== at[i - 1]).length;
   const rounds = roundsOf(phase, at);
-  const puttedOut = schemeOf(scoring).puttedOut || phase.rules.puttOut;
+  const puttedOut = schemeOf(scoring).puttedOut || phase.rules.puttOut !== 'no';
   const far = (list: readonly number[]) => list.reduce((sum, i) => sum + stations[i]!.distanceM, 0) / Math.max(1, list.length);
   return {
     hittingS: players * (at.reduce((sum, i) => sum + strokeS(stations[i]!), 0) + moves * NEW_LOOK_S),
@@ -76,9 +76,9 @@ function roundsOf(phase: GamePhase, at: readonly number[]): number {
 }
 
 function ballsAtOnce(phase: GamePhase, at: readonly number[], puttedOut: boolean): number {
-  if (puttedOut) return 1;
-  if (phase.order === 'blocked' && phase.lots)
-    return Math.max(...phase.stations.map((_, i) => at.filter((station) => station === i).length));
+  // Where the next station hangs on each ball, one is enough.
+  if (puttedOut || !phase.lots) return 1;
+  if (phase.order === 'blocked') return Math.max(...phase.stations.map((_, i) => at.filter((station) => station === i).length));
   return Math.min(at.length, phase.stations.length);
 }
 

@@ -161,7 +161,7 @@ describe('game files', () => {
     ['not json', 'This is no game file: it is not JSON.'],
     ['[]', 'a game is one object'],
     ['{"format":"other"}', 'its format is not'],
-    ['{"format":"inch-game","version":9}', 'reads files up to version 2'],
+    ['{"format":"inch-game","version":9}', 'reads files up to version 3'],
     ['"' + 'x'.repeat(600_000) + '"', 'too large'],
   ])('%.30s is refused', (text, reason) => {
     const read = readGameFile(text);
@@ -339,7 +339,7 @@ describe('what is asked of a ball', () => {
     expect(nextQuestion(standingOf(calls), standingOf(calls).next!, bag, { given: left(4), result: true })?.kind).toBe('kept');
     // What is called is asked before the ball.
     expect(nextQuestion(standingOf(calls), standingOf(calls).next!, bag, NO_ANSWERS)?.kind).toBe('call');
-    expect(ask(withRules({ puttOut: true }), [], { given: left(4), result: true })?.kind).toBe('strokes');
+    expect(ask(withRules({ puttOut: 'each' }), [], { given: left(4), result: true })?.kind).toBe('strokes');
   });
 
   test('what a ball must be is said', () => {

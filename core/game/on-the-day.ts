@@ -5,5 +5,10 @@ import type { GameSpec } from './spec';
 export function onTheDay(spec: GameSpec, corrected: readonly StationDistance[]): GameSpec {
   if (corrected.length === 0) return spec;
   const distanceOf = (key: string) => corrected.find((station) => station.key === key)?.distanceM;
-  return { ...spec, stations: spec.stations.map((one) => ({ ...one, distanceM: distanceOf(one.key) ?? one.distanceM })) };
+  const measured = (stations: GameSpec['stations']) => stations.map((one) => ({ ...one, distanceM: distanceOf(one.key) ?? one.distanceM }));
+  return {
+    ...spec,
+    stations: measured(spec.stations),
+    leadIn: spec.leadIn.map((phase) => ({ ...phase, stations: phase.stations && measured(phase.stations) })),
+  };
 }

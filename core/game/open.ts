@@ -1,7 +1,8 @@
 import { unitOf } from '../golf/shot-types';
 import type { Shot } from '../shot/shot';
+import { NOTHING_PLANNED } from './calls';
 import { freshKey, type GameSpec } from './spec';
-import { NOWHERE_SAID, type Station } from './station';
+import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from './station';
 
 /**
  * The stations of an open game: those it began with, and those that were called since, in the order of their first
@@ -13,11 +14,12 @@ export function stationsCalled(begun: readonly Station[], shots: readonly Shot[]
   for (const shot of shots.toSorted((a, b) => a.turnNo - b.turnNo)) {
     if (known.has(shot.stationKey)) continue;
     known.add(shot.stationKey);
-    const { stationKey: key, shotType, surface, sit, stance, trajectory, shape, target, distanceM } = shot;
+    const { stationKey: key, shotType, surface, sit, stance, trajectory, shape, target, distanceM, par } = shot;
     const distanceUnit = unitOf(shotType, 'imperial');
     stations.push({
       key,
       ...NOWHERE_SAID,
+      ...NO_GROUND_SAID,
       place: null,
       shotType,
       surface,
@@ -30,7 +32,7 @@ export function stationsCalled(begun: readonly Station[], shots: readonly Shot[]
       distanceUnit,
       club: null,
       carryM: null,
-      par: null,
+      par,
       balls: 1,
     });
   }
@@ -57,5 +59,5 @@ export function keptAsGame(game: GameSpec, played: readonly Shot[], title: strin
     const count = balls.get(station.key);
     return count ? [{ ...station, balls: count }] : [];
   });
-  return stations.length === 0 ? null : { ...game, title, open: false, stations };
+  return stations.length === 0 ? null : { ...game, title, open: false, calls: NOTHING_PLANNED, stations };
 }

@@ -11,13 +11,18 @@ test('blocked is as it stands; out and back goes to the farthest and returns', (
   expect(stations(inPlayingOrder(lotsOf([2, 1]), 'blocked', 0))).toEqual([0, 0, 1]);
   expect(stations(inPlayingOrder(lotsOf([2, 3, 2]), 'serial', 0))).toEqual([0, 1, 2, 1, 0, 1, 2]);
   expect(stations(inPlayingOrder(lotsOf([3]), 'serial', 0))).toEqual([0, 0, 0]);
+  // Once where it turns, or twice: 45, 35, 25, 35, 45 and 45, 35, 25, 25, 35, 45.
+  expect(stations(inPlayingOrder(lotsOf([2, 2, 1]), 'serial', 0))).toEqual([0, 1, 2, 1, 0]);
+  expect(stations(inPlayingOrder(lotsOf([2, 2, 2]), 'serial_twice', 0))).toEqual([0, 1, 2, 2, 1, 0]);
+  expect(stations(inPlayingOrder(lotsOf([4, 4]), 'serial_twice', 0))).toEqual([0, 1, 1, 0, 0, 1, 1, 0]);
+  expect(stations(inPlayingOrder(lotsOf([2]), 'serial_twice', 0))).toEqual([0, 0]);
 });
 
 test('every order plays every ball once', () => {
   fc.assert(
     fc.property(
       anyBalls,
-      fc.constantFrom('blocked' as const, 'serial' as const, 'random' as const, 'choice' as const),
+      fc.constantFrom('blocked' as const, 'serial' as const, 'serial_twice' as const, 'random' as const, 'choice' as const),
       fc.nat(),
       (balls, order, seed) => {
         const lots = lotsOf(balls);

@@ -1,6 +1,6 @@
 import { hash32 } from '../math/hash';
 import { storedOrders } from '../math/random';
-import type { PlayingOrder } from './rules';
+import { isOutAndBack, type PlayingOrder } from './rules';
 import type { Lot } from './scoring/scheme';
 
 /** A lot by its identity: the same in every order of play. */
@@ -13,7 +13,7 @@ export const lotKey = ({ at, ballNo }: Pick<Lot, 'at' | 'ballNo'>) => `${at}|${b
  * @returns the same lots; for `choice`, in the order in which they are offered
  */
 export function inPlayingOrder(lots: readonly Lot[], order: PlayingOrder, seed: number): Lot[] {
-  if (order === 'serial') return outAndBack(lots);
+  if (isOutAndBack(order)) return outAndBack(lots, order === 'serial_twice');
   if (order === 'random') return neverTwiceRunning(lots, seed);
   return [...lots];
 }
@@ -24,8 +24,11 @@ function byStation(lots: readonly Lot[]): Lot[][] {
   return queues.filter((queue) => queue.length > 0);
 }
 
-/** Nearest to farthest and back, one ball at each, passing over stations that have no ball left. */
-function outAndBack(lots: readonly Lot[]): Lot[] {
+/**
+ * Nearest to farthest and back, one ball at each, passing over stations that have no ball left.
+ * @param twice whether the station at which it turns is played twice running
+ */
+function outAndBack(lots: readonly Lot[], twice: boolean): Lot[] {
   const queues = byStation(lots);
   const ordered: Lot[] = [];
   let at = 0;
@@ -33,8 +36,9 @@ function outAndBack(lots: readonly Lot[]): Lot[] {
   while (ordered.length < lots.length) {
     const lot = queues[at]!.shift();
     if (lot) ordered.push(lot);
-    if (at + step < 0 || at + step >= queues.length) step = -step;
-    if (queues.length > 1) at += step;
+    const turns = at + step < 0 || at + step >= queues.length;
+    if (turns) step = -step;
+    if (queues.length > 1 && !(turns && twice)) at += step;
   }
   return ordered;
 }

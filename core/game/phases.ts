@@ -3,16 +3,19 @@ import { type PlayingOrder, PLAIN_RULES, type Rules } from './rules';
 import { schemeOf, type Scoring } from './scoring';
 import type { Lot, Phase } from './scoring/scheme';
 import type { Sizes } from './sizes';
+import { ballsPlanned, type Calls } from './calls';
 import { MOST_BALLS, type Station } from './station';
 
 /** What phases are made of: a game, whole or still being designed. */
 type Parts = {
+  open: boolean;
+  calls: Calls;
   stations: readonly Station[];
   order: PlayingOrder;
   sizes: Sizes;
   scoring: Scoring;
   rules: Rules;
-  leadIn: readonly { balls: number; order: PlayingOrder; scoring: Scoring; title: string }[];
+  leadIn: readonly { balls: number; stations: readonly Station[] | null; order: PlayingOrder; scoring: Scoring; title: string }[];
 };
 
 /** One phase of a game in the order of play. */
@@ -35,14 +38,19 @@ export const COUNTS = 'What counts';
  */
 export function phasesOf(game: Parts, seed = 0): GamePhase[] {
   const parts = [
-    ...game.leadIn.map(({ balls, ...phase }) => ({ ...phase, rules: PLAIN_RULES, stations: game.stations.map((s) => ({ ...s, balls })) })),
+    ...game.leadIn.map(({ balls, stations, ...phase }) => ({
+      ...phase,
+      rules: PLAIN_RULES,
+      stations: stations ?? game.stations.map((station) => ({ ...station, balls })),
+    })),
     { title: COUNTS, order: game.order, scoring: game.scoring, rules: game.rules, stations: game.stations },
   ];
   let firstTurn = 0;
   return parts.map(({ title, order, scoring, rules, stations }, index) => {
     const scheme = schemeOf(scoring);
     const lots = scheme.most ? null : inPlayingOrder(arranged(lotsOf(scoring, stations), scoring, rules), order, seed + index);
-    const turns = scheme.most ? scheme.most(scoring, stations) : lots!.length;
+    const planned = game.open ? ballsPlanned(game.calls) : null;
+    const turns = planned ?? (scheme.most ? scheme.most(scoring, stations) : lots!.length);
     const phase = { index, title, order, scoring, rules, stations, sizes: game.sizes, lots, turns, firstTurn };
     firstTurn += turns;
     return phase;

@@ -1,9 +1,11 @@
 import * as z from 'zod';
 
 /** In which order the stations are played. */
-export const ORDERS = ['blocked', 'serial', 'random', 'choice'] as const;
+export const ORDERS = ['blocked', 'serial', 'serial_twice', 'random', 'choice'] as const;
 export const orderSchema = z.enum(ORDERS);
 export type PlayingOrder = z.infer<typeof orderSchema>;
+/** Whether stations are played out and back, one ball at each: the last one once at the turn, or twice. */
+export const isOutAndBack = (order: PlayingOrder) => order === 'serial' || order === 'serial_twice';
 
 export const SIDES = ['long', 'short', 'left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
@@ -18,8 +20,11 @@ const cost = z
 export const rulesSchema = z.strictObject({
   /** How the ball is put down. */
   ball: z.enum(['drop', 'place']).default('drop'),
-  /** Every ball is finished with the putter; the strokes are recorded beside the score. */
-  puttOut: z.boolean().default(false),
+  /**
+   * Whether every ball is finished with the putter, and the strokes are recorded beside the score: each at once, or all after the last of
+   * them was hit. A way of scoring that holes out anyway says only whether it is after all.
+   */
+  puttOut: z.enum(['no', 'each', 'after_all']).default('no'),
   /** Balls after this many seconds from the first one do not score. */
   timeLimitS: z
     .int({ error: 'Give whole minutes or seconds.' })

@@ -10,6 +10,23 @@ function faultsOf(change: object): Record<string, string> {
 }
 const fresh = (scheme: SchemeKind, more: object = {}) => ({ scoring: { ...schemeOf({ scheme }).fresh('imperial'), ...more } as Scoring });
 const rules = (change: Partial<Rules>) => ({ rules: { ...PLAIN_RULES, ...change } });
+const lead = {
+  title: 'First',
+  balls: 2,
+  stations: null,
+  order: 'blocked' as const,
+  scoring: schemeOf({ scheme: 'hits' }).fresh('imperial'),
+};
+const low = station('z', { trajectory: 'low' });
+const both: Scoring = { scheme: 'unscored', cue: '', flights: ['low', 'high'] };
+const routes = (farM: number | null): Scoring => ({
+  scheme: 'shot_matrix',
+  route: ['bold', 'careful'],
+  trajectory: ['low', 'high'],
+  shape: ['draw', 'fade'],
+  swingWidth: [],
+  farM,
+});
 const one = (more = {}) => station('a', { balls: 1, ...more });
 const two = [one(), station('b', { balls: 1 })];
 
@@ -85,7 +102,7 @@ test.each([
     'rules.endOnPerfectRound',
     'no perfect round',
   ],
-  ['putting out at a peg', { stations: [one({ target: 'peg' })], ...rules({ puttOut: true }) }, 'rules.puttOut', 'no hole at a peg'],
+  ['putting out at a peg', { stations: [one({ target: 'peg' })], ...rules({ puttOut: 'each' }) }, 'rules.puttOut', 'no hole at a peg'],
   [
     'no club twice with a fixed one',
     { stations: [one({ club: 'PW' })], ...rules({ clubOnce: true }) },
@@ -103,7 +120,19 @@ test.each([
   ['the player’s own flagstick', { sizes: { unit: 'flagstick', of: 'player' } }, 'sizes.of', 'belongs to the green'],
   ['whose foot', { sizes: { unit: 'ft', of: 'player' } }, 'sizes.of', 'the same for everybody'],
   ['an open ladder', { ...fresh('ladder'), stations: two, open: true }, 'open', 'before it begins'],
-  ['an open game with a goal', { open: true, goal: 3 }, 'goal', 'no fixed number'],
+  ['an open game with a goal and no plan', { open: true, goal: 3 }, 'goal', 'how many stations you will call'],
+  ['an open game with a goal beyond its plan', { open: true, goal: 50, calls: { stations: 2, balls: 3 } }, 'goal', '36 at most'],
+  ['nothing that counts', { scoring: { scheme: 'unscored', cue: '', flights: [] } }, 'scoring', 'choose what counts'],
+  ['a phase without a station of its own', { leadIn: [{ ...lead, stations: [] }] }, 'leadIn.0.stations', 'needs one'],
+  ['a phase with a key of the game', { leadIn: [{ ...lead, stations: [station('a')] }] }, 'stations', 'the same key'],
+  ['a flight twice said', { leadIn: [{ ...lead, stations: [low], scoring: both }] }, 'leadIn.0.scoring.flights', 'already says the flight'],
+  ['bold against careful as asked', { scoring: routes(null) }, 'scoring.route', 'by the distance left'],
+  [
+    'a comparison of nothing',
+    { scoring: { ...routes(9), route: [], trajectory: [], shape: [] } as Scoring },
+    'scoring.trajectory',
+    'Choose what is compared',
+  ],
   ['a goal that cannot be so low', { ...fresh('hole_out'), goal: 5 }, 'goal', 'at least 6'],
   ['a third of a point as a goal', { goal: 1 / 3 }, 'goal', 'whole or a half'],
   [

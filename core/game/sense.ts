@@ -1,11 +1,11 @@
+import { ballsPlanned, type Calls } from './calls';
 import { canAlternate } from './order';
-import { capital } from '../units/format';
 import { lotsOf, phasesOf } from './phases';
-import type { PlayingOrder, Rules } from './rules';
+import { isOutAndBack, type PlayingOrder, type Rules } from './rules';
 import { schemeOf, type Scoring } from './scoring';
 import type { Refusal } from './scoring/scheme';
 import type { Sizes } from './sizes';
-import type { Station } from './station';
+import { allStations, type Station } from './station';
 
 type Game = {
   open: boolean;
@@ -14,7 +14,8 @@ type Game = {
   sizes: Sizes;
   scoring: Scoring;
   rules: Rules;
-  leadIn: { title: string; balls: number; order: PlayingOrder; scoring: Scoring }[];
+  leadIn: { title: string; balls: number; stations: Station[] | null; order: PlayingOrder; scoring: Scoring }[];
+  calls: Calls;
   goal: number | null;
 };
 
@@ -24,13 +25,27 @@ type Game = {
  */
 export function refuseNonsense(game: Game): Refusal[] {
   const { scoring } = game;
-  return [...schemeOf(scoring).refuses(game), ...stationsOf(game), ...ordersOf(game), ...rulesOf(game), ...openOf(game), ...goalOf(game)];
+  const { counts, label } = schemeOf(scoring);
+  const nothing = counts ? [] : [{ path: ['scoring'], message: `“${label}” can’t be the game itself: choose what counts.` }];
+  return [
+    ...nothing,
+    ...schemeOf(scoring).refuses(game),
+    ...stationsOf(game),
+    ...ordersOf(game),
+    ...rulesOf(game),
+    ...openOf(game),
+    ...goalOf(game),
+  ];
 }
 
-function stationsOf({ stations, open }: Game): Refusal[] {
+function stationsOf({ stations, open, leadIn }: Game): Refusal[] {
   const found: Refusal[] = [];
   if (stations.length === 0 && !open) found.push({ path: ['stations'], message: 'A game needs at least one station.' });
-  const keys = stations.map((station) => station.key);
+  leadIn.forEach((phase, i) => {
+    if (phase.stations?.length === 0)
+      found.push({ path: ['leadIn', i, 'stations'], message: 'A phase with stations of its own needs one.' });
+  });
+  const keys = allStations({ stations, leadIn }).map((station) => station.key);
   if (new Set(keys).size < keys.length) found.push({ path: ['stations'], message: 'Two stations have the same key.' });
   return found;
 }
@@ -45,10 +60,7 @@ function ordersOf({ stations, order, scoring, leadIn, rules }: Game): Refusal[] 
       order: phase.order,
       lots: schemeOf(phase.scoring).most
         ? []
-        : lotsOf(
-            phase.scoring,
-            stations.map((station) => ({ ...station, balls: phase.balls })),
-          ),
+        : lotsOf(phase.scoring, phase.stations ?? stations.map((station) => ({ ...station, balls: phase.balls }))),
     })),
     { path: ['order'] as const, order, lots: scheme.most ? [] : lotsOf(scoring, stations) },
   ];
@@ -66,9 +78,9 @@ function ordersOf({ stations, order, scoring, leadIn, rules }: Game): Refusal[] 
         path: ['leadIn', i, 'scoring'],
         message: `“${label}” is a game of its own: it can be what counts, not a phase before it.`,
       });
-    found.push(...refusesLeadIn(phase, stations).map(({ path, message }) => ({ path: ['leadIn', i, ...path], message })));
+    found.push(...refusesLeadIn(phase, phase.stations ?? stations).map(({ path, message }) => ({ path: ['leadIn', i, ...path], message })));
   });
-  if (rules.clubsApart && scheme.clubs && (order === 'serial' || order === 'random'))
+  if (rules.clubsApart && scheme.clubs && (isOutAndBack(order) || order === 'random'))
     found.push({
       path: ['order'],
       message: 'Clubs that are kept apart decide the order: choose station after station, or the player’s choice.',
@@ -88,11 +100,12 @@ function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   if (rules.offGreenCost !== null && rules.offGreenCost > 0 && !can.cost) refuse('offGreenCost', `“${label}” has no points to take away.`);
   if (rules.attempts === 'until_works' && !can.again)
     refuse('attempts', `In “${label}” a ball is not hit again until it works: first attempts only.`);
-  if (rules.endOnPerfectRound && order !== 'serial')
+  if (rules.endOnPerfectRound && !isOutAndBack(order))
     refuse('endOnPerfectRound', 'A round is one ball at every station: choose the order out and back.');
   if (rules.endOnPerfectRound && !can.perfect) refuse('endOnPerfectRound', `“${label}” knows no perfect round.`);
-  if (rules.puttOut && puttedOut) refuse('puttOut', `${capital(label)} is putted out by itself.`);
-  if (rules.puttOut && stations.some((station) => station.target === 'peg')) refuse('puttOut', 'There is no hole at a peg to putt out in.');
+  if (rules.puttOut === 'each' && puttedOut) refuse('puttOut', `“${label}” already includes the putts.`);
+  if (rules.puttOut !== 'no' && stations.some((station) => station.target === 'peg'))
+    refuse('puttOut', 'There is no hole at a peg to putt out in.');
   const fixedClub = stations.some((station) => station.club !== null);
   if (fixedClub && rules.clubOnce) refuse('clubOnce', 'A station that fixes the club leaves no choice of clubs.');
   if (fixedClub && rules.clubsApart) refuse('clubsApart', 'A station that fixes the club leaves no choice of clubs.');
@@ -104,7 +117,7 @@ function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   return found;
 }
 
-function openOf({ open, scoring, leadIn, order, rules, goal }: Game): Refusal[] {
+function openOf({ open, scoring, leadIn, order, rules, goal, calls }: Game): Refusal[] {
   if (!open) return [];
   const found: Refusal[] = [];
   const refuse = (path: Refusal['path'], message: string) => found.push({ path, message });
@@ -112,13 +125,14 @@ function openOf({ open, scoring, leadIn, order, rules, goal }: Game): Refusal[] 
   if (leadIn.length > 0) refuse(['leadIn'], 'An open game has one phase.');
   if (order !== 'blocked') refuse(['order'], 'In an open game the order is as the stations are called.');
   if (rules.endOnPerfectRound) refuse(['rules', 'endOnPerfectRound'], 'An open game ends when you end it.');
-  if (goal !== null) refuse(['goal'], 'An open game has no fixed number of balls, so no goal.');
+  if (goal !== null && ballsPlanned(calls) === null)
+    refuse(['goal'], 'For a goal, say how many stations you will call, and how many balls at each.');
   return found;
 }
 
 function goalOf(game: Game): Refusal[] {
   const { goal, scoring, stations, open } = game;
-  if (goal === null || open || stations.length === 0) return [];
+  if (goal === null || (open ? ballsPlanned(game.calls) === null : stations.length === 0)) return [];
   const phase = phasesOf(game).at(-1)!;
   const scheme = schemeOf(scoring);
   const best = scheme.best(phase);

@@ -26,7 +26,8 @@ test.each([
     'stations.0.surface',
     'A putt is played from green.',
   ],
-  ['buried in the fairway', { stations: [station('a', { sit: 'buried' })] }, 'stations.0.sit', 'Only a ball in sand is buried.'],
+  ['a green that begins beyond the hole', { stations: [station('a', { edgeM: 40 })] }, 'stations.0.edgeM', 'begins before the hole'],
+  ['a chip that breaks', { stations: [station('a', { breaks: 'straight' })] }, 'stations.0.breaks', 'Only a putt breaks.'],
   [
     'rings that shrink',
     scoring({ rings: [ring('a', 6, 4), ring('b', 3, 2)] }),
@@ -66,7 +67,7 @@ test('balls add up, and a fresh key is one that nothing has', () => {
 });
 
 test('care is said for every game, and a swing needs more of it than a putt', () => {
-  const putts = careLines({ stations: [station('a', { shotType: 'putt', surface: 'green' })] });
+  const putts = careLines({ leadIn: [], stations: [station('a', { shotType: 'putt', surface: 'green' })] });
   const chips = careLines(game());
   expect(chips.join(' ')).toContain('Nobody in front of or beside a swinging player.');
   expect(putts.join(' ')).not.toContain('swinging');

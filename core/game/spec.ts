@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { callsSchema, NOTHING_PLANNED } from './calls';
 import { orderSchema, PLAIN_RULES, rulesSchema } from './rules';
 import { scoringSchema } from './scoring';
 import { refuseNonsense } from './sense';
@@ -7,13 +8,15 @@ import { ballsSchema, MOST_STATIONS, stationSchema } from './station';
 import { filledLine, line } from '../stored';
 
 /** The version of a game that this program writes; how older ones are brought to it says stored-games.ts. */
-export const GAME_VERSION = 2;
+export const GAME_VERSION = 3;
 
-/** A phase before the one that counts: the same stations, with its own balls, order and scoring. */
+/** A phase before the one that counts, with its own balls, order and scoring. */
 export const leadInSchema = z.strictObject({
   title: filledLine(40, 'Name the phase.'),
-  /** At each station. */
+  /** At each station, where it is played at those of the game. */
   balls: ballsSchema,
+  /** Stations of its own, each with its balls; null: those of the game. */
+  stations: z.array(stationSchema).max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`).nullable().default(null),
   order: orderSchema,
   scoring: scoringSchema,
 });
@@ -27,6 +30,7 @@ export const gameSpecSchema = z
     about: line(200).default(''),
     /** Stations are called while it is played, and the game grows; it may begin with none. */
     open: z.boolean().default(false),
+    calls: callsSchema.default(NOTHING_PLANNED),
     stations: z.array(stationSchema).max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`),
     order: orderSchema.default('blocked'),
     sizes: sizesSchema,

@@ -15,6 +15,11 @@ export const ballsSchema = z
   .min(1, 'At least one ball.')
   .max(MOST_BALLS, `At most ${MOST_BALLS} balls at one station: split a longer set into stations or sessions.`);
 
+/** In what a coach gives a distance: a unit, or lengths of their own. */
+export const DISTANCE_UNITS = ['ft', 'yd', 'm', 'pace', 'club', 'putter', 'flagstick'] as const;
+export const BREAKS = ['straight', 'left_to_right', 'right_to_left'] as const;
+export const SLOPES = ['uphill', 'downhill'] as const;
+
 export const clubLabel = filledLine(20, 'Name the club.');
 
 export const stationSchema = z
@@ -42,9 +47,18 @@ export const stationSchema = z
     target: z.enum(['hole', 'peg']).default('hole'),
     distanceM: z.number({ error: 'Give the distance to the hole as a number.' }).gt(0, 'The distance must be more than nothing.'),
     /** The unit in which the coach gave the distances; only for showing them to the coach again. */
-    distanceUnit: z.enum(['ft', 'yd', 'm']),
+    distanceUnit: z.enum(DISTANCE_UNITS),
     /** Where the landing zone is, from the ball, in metres; for games that have one. */
     carryM: z.number({ error: 'Give the carry as a number.' }).gt(0, 'The carry must be more than nothing.').nullable().default(null),
+    /** How far it is to the edge of the green, from the ball, in metres; null where nobody says. */
+    edgeM: z
+      .number({ error: 'Give the distance to the green as a number.' })
+      .gt(0, 'The distance must be more than nothing.')
+      .nullable()
+      .default(null),
+    /** How a putt runs. */
+    slope: z.enum(SLOPES).nullable().default(null),
+    breaks: z.enum(BREAKS).nullable().default(null),
     /** Strokes to finish, for games against a par. */
     par: z.int({ error: 'Give the par as a whole number.' }).min(1, 'A par is 1 to 6.').max(6, 'A par is 1 to 6.').nullable().default(null),
     balls: ballsSchema,
@@ -53,12 +67,14 @@ export const stationSchema = z
     const refuse = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
     if (!surfacesOf(station.shotType).includes(station.surface))
       refuse('surface', `A ${say(station.shotType)} is played from ${listed(surfacesOf(station.shotType).map(say))}.`);
-    if (station.sit === 'buried' && station.surface !== 'sand') refuse('sit', 'Only a ball in sand is buried.');
     if (station.distanceM > longestM(station.shotType))
       refuse(
         'distanceM',
         isPutt(station.shotType) ? 'A putt is at most 150 ft (45.7 m).' : 'A short-game shot is at most 100 yd (91.4 m).',
       );
+    if (station.edgeM !== null && station.surface === 'green') refuse('edgeM', 'This ball is on the green.');
+    if (station.edgeM !== null && station.edgeM >= station.distanceM) refuse('edgeM', 'The green begins before the hole.');
+    if ((station.slope !== null || station.breaks !== null) && !isPutt(station.shotType)) refuse('breaks', 'Only a putt breaks.');
     if (station.carryM !== null && isPutt(station.shotType)) refuse('carryM', 'A putt does not land.');
     if (station.carryM !== null && station.carryM > station.distanceM * 1.2)
       refuse('carryM', 'The landing zone is at most a fifth beyond the hole.');
@@ -67,6 +83,16 @@ export type Station = z.infer<typeof stationSchema>;
 
 /** A station of which nobody says where it is. */
 export const NOWHERE_SAID = { hole: '', name: '', note: '' } as const satisfies Partial<Station>;
+/** A station of which nobody says how the ground lies. */
+export const NO_GROUND_SAID = { edgeM: null, slope: null, breaks: null } as const satisfies Partial<Station>;
+
+/** All stations of a game: of the phase that counts, then those that a phase before it has of its own. */
+export function allStations<S extends { key: string }>(game: {
+  stations: readonly S[];
+  leadIn: readonly { stations: readonly S[] | null }[];
+}): S[] {
+  return [...game.stations, ...game.leadIn.flatMap(({ stations }) => stations ?? [])];
+}
 
 /** "fringe", "fringe or bare", "fringe, fairway or bare". */
 export function listed(words: readonly string[]): string {

@@ -1,6 +1,8 @@
 import { documentKind, type Step } from '../document';
+import { NOTHING_PLANNED } from './calls';
+import { scoringOfThree } from './scoring/older';
 import type { GameSpec } from './spec';
-import { NOWHERE_SAID } from './station';
+import { NO_GROUND_SAID, NOWHERE_SAID } from './station';
 
 /** How the shape of games changed, step by step. */
 const STEPS: readonly Step[] = [
@@ -9,6 +11,23 @@ const STEPS: readonly Step[] = [
     ...game,
     stations: (game.stations as object[] | undefined)?.map((station) => ({ ...NOWHERE_SAID, ...station })) ?? [],
   }),
+  // 3: holing out says what it counts, a matrix what it compares; phases can have stations of their own, open games a plan; a station says how
+  // the ground lies; putting out is at once or after all.
+  (game) => {
+    const rules = game.rules as { puttOut?: boolean } | undefined;
+    return {
+      ...game,
+      stations: (game.stations as object[]).map((station) => ({ ...NO_GROUND_SAID, ...station })),
+      scoring: scoringOfThree(game.scoring),
+      leadIn: ((game.leadIn as { scoring: unknown }[] | undefined) ?? []).map((phase) => ({
+        stations: null,
+        ...phase,
+        scoring: scoringOfThree(phase.scoring),
+      })),
+      calls: NOTHING_PLANNED,
+      ...(rules ? { rules: { ...rules, puttOut: rules.puttOut ? 'each' : 'no' } } : {}),
+    };
+  },
 ];
 
 /**

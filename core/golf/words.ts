@@ -11,6 +11,9 @@ export const STANCES = ['flat', 'uphill', 'downhill', 'ball_above', 'ball_below'
 export const TRAJECTORIES = ['low', 'medium', 'high'] as const;
 export const SHAPES = ['straight', 'draw', 'fade'] as const;
 export const SWING_WIDTHS = ['compact', 'standard', 'extended'] as const;
+/** Two ways to play one shot: at the hole, or where a miss costs less. It is kept as what was called. */
+export const ROUTES = ['bold', 'careful'] as const;
+export type Route = (typeof ROUTES)[number];
 /** On which side of the landing spot or zone a ball came down, where nobody measured by how much. */
 export const LANDED_SIDES = ['short', 'long'] as const;
 export const MISHITS = ['fat', 'thin', 'shank'] as const;

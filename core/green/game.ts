@@ -1,6 +1,6 @@
 import { unitOf } from '../golf/shot-types';
 import { freshKey, gameSpecSchema, type GameSpec } from '../game/spec';
-import { NOWHERE_SAID, type Station } from '../game/station';
+import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '../game/station';
 import { sayPath } from '../problem';
 import { snap, type UnitSystem } from '../units/length';
 import { factsOf } from './facts';
@@ -15,7 +15,7 @@ function placed(plan: GreenPlan, station: PlanStation): Placed {
   return {
     shotType,
     surface,
-    sit: station.sit === 'buried' && surface !== 'sand' ? 'clean' : station.sit,
+    sit: station.sit,
     stance: station.stance,
     hole: hole.label,
     target: hole.target,
@@ -34,6 +34,7 @@ export function gameStations(plan: GreenPlan, system: UnitSystem, balls: number)
     return {
       key: station.key,
       ...NOWHERE_SAID,
+      ...NO_GROUND_SAID,
       place: station.key,
       trajectory: null,
       shape: null,

@@ -1,7 +1,7 @@
 import type { Result } from '../game/scoring/ball';
 import { between, ft, game, holed, left, playList, playOut, station } from '../testing/make';
 import { addedUp } from './added-up';
-import { byClub } from './by-club';
+import { byWay } from './by-way';
 
 const facts = (results: Result[], more: object = {}) => {
   const { table } = playList(game(more), results);
@@ -69,12 +69,12 @@ test('a trial: each club’s mean, spread, greens, second chips and strokes; nea
     at.set(club!, n + 1);
     return results[club!]![n]!;
   });
-  const [from] = byClub(table.standings[0]!)!;
-  expect(from!.clubs.map(({ club, balls }) => [club, balls])).toEqual([
+  const [from] = byWay(table.standings[0]!)!;
+  expect(from!.ways.map(({ way, balls }) => [way, balls])).toEqual([
     ['PW', 3],
     ['58°', 3],
   ]);
-  const [pw, wedge] = from!.clubs;
+  const [pw, wedge] = from!.ways;
   // 4, 6 and 8 ft: 6 on average, 2 apart.
   expect([pw!.meanM, pw!.spreadM].map((m) => Number((m! / ft(1)).toFixed(6)))).toEqual([6, 2]);
   expect(pw).toMatchObject({ onGreen: { balls: 2, of: 3 }, strokes: { of: 3 } });
@@ -84,13 +84,13 @@ test('a trial: each club’s mean, spread, greens, second chips and strokes; nea
   expect(wedge).toMatchObject({ onGreen: null, strokes: null });
   // 10 ft apart; two standard errors of 2 and 12.5 ft are 14.6.
   expect(from!.tooClose).toBe(true);
-  expect(byClub(playList(game(), [holed]).table.standings[0]!)).toBeNull();
+  expect(byWay(playList(game(), [holed]).table.standings[0]!)).toBeNull();
 });
 
 test('clubs that differ by more than chance are told apart', () => {
   const trial = game({ scoring: { scheme: 'club_trial', clubs: ['PW', '58°'], farM: ft(30) }, stations: [station('a', { balls: 3 })] });
   const { table } = playOut(trial, (turn) => left(turn.asked.club === 'PW' ? 4 + turn.ballNo / 10 : 20 + turn.ballNo / 10));
-  expect(byClub(table.standings[0]!)![0]!.tooClose).toBe(false);
+  expect(byWay(table.standings[0]!)![0]!.tooClose).toBe(false);
 });
 
 test('with a putter from the fringe a ball of a trial is a putt, and no chip', () => {

@@ -1,4 +1,5 @@
-import { mean, rollups } from 'd3-array';
+import { mean, rollups, sum } from 'd3-array';
+import { isOutAndBack } from '../game/rules';
 import { schemeOf } from '../game/scoring';
 import { farM } from '../game/scoring/ball';
 import type { Note } from '../game/scoring/scheme';
@@ -28,6 +29,22 @@ export function addedUp(standing: Standing, system: UnitSystem): Note[] {
     ...by('shapes', played, ({ shape }) => shape, system),
     ...directions(played),
     ...passes(standing, system),
+    ...finished(standing, played),
+  ];
+}
+
+/** Strokes and up and downs of balls that were putted out beside the score, of those of which it is known. */
+function finished({ phase }: Standing, played: readonly Shot[]): Note[] {
+  if (phase.rules.puttOut === 'no' || schemeOf(phase.scoring).puttedOut) return [];
+  const known = played.flatMap((shot) => {
+    const strokes = shot.holed ? 1 : shot.strokes;
+    return strokes === null ? [] : [{ strokes: strokes + shot.penalty, off: shot.surface !== 'green' }];
+  });
+  if (known.length === 0) return [];
+  const off = known.filter((ball) => ball.off);
+  return [
+    { label: 'strokes to finish', value: `${sum(known, ({ strokes }) => strokes)}, ${counted(known.length, 'ball')}` },
+    ...(off.length > 0 ? [{ label: 'up and down', value: `${off.filter(({ strokes }) => strokes <= 2).length} of ${off.length}` }] : []),
   ];
 }
 
@@ -35,7 +52,7 @@ export function addedUp(standing: Standing, system: UnitSystem): Note[] {
 function passes(standing: Standing, system: UnitSystem): Note[] {
   const { phase, phases, stations } = standing;
   const unit = schemeOf(phase.scoring).unit(phase.scoring);
-  if (phase.order !== 'serial' || phase.index < phases.length - 1 || !isByStation(unit) || stations.length < 2) return [];
+  if (!isOutAndBack(phase.order) || phase.index < phases.length - 1 || !isByStation(unit) || stations.length < 2) return [];
   const sums = new Map<number, number>();
   const visits = new Map<string, number>();
   for (const { stationKey, score } of eachBall(standing)) {

@@ -78,7 +78,12 @@ const anyScoring: Record<Scoring['scheme'], fc.Arbitrary<Scoring>> = {
   total_left: fc.constant({ scheme: 'total_left', farM: ft(20) }),
   hits: radius.map((radiusM) => ({ scheme: 'hits', radiusM })),
   landing_zone: fc.constantFrom(null, ft(8)).map((finishM) => ({ scheme: 'landing_zone', shape: 'circle', sizeM: ft(3), finishM })),
-  hole_out: fc.constantFrom(null, 10).map((extraFromLevel) => ({ scheme: 'hole_out', pickUpAfter: 5, extraFromLevel })),
+  hole_out: fc.record({
+    scheme: fc.constant('hole_out'),
+    counts: fc.constantFrom('strokes', 'in_par'),
+    pickUpAfter: fc.constant(5),
+    extraFromLevel: fc.constantFrom(null, 10),
+  }),
   ladder: fc
     .record({
       scheme: fc.constant('ladder' as const),
@@ -97,7 +102,15 @@ const anyScoring: Record<Scoring['scheme'], fc.Arbitrary<Scoring>> = {
     callPoints: fc.constantFrom(null, 1),
     farM: fc.constant(ft(20)),
   }),
-  shot_matrix: fc.constant({ scheme: 'shot_matrix', trajectory: ['low', 'high'], shape: ['draw', 'fade'], swingWidth: [] }),
+  shot_matrix: fc.constantFrom(null, ft(20)).map((farM) => ({
+    scheme: 'shot_matrix',
+    route: [],
+    farM,
+    trajectory: ['low', 'high'],
+    shape: ['draw', 'fade'],
+    swingWidth: [],
+  })),
+  unscored: fc.constant({ scheme: 'unscored', cue: '', flights: [] }),
   club_trial: fc.constant({ scheme: 'club_trial', clubs: ['PW', '54°', '58°'], farM: ft(20) }),
   streak: fc.record({
     scheme: fc.constant('streak' as const),
@@ -114,7 +127,7 @@ const RULES: Partial<Rules>[] = [
   { offGreenCost: 2 },
   { endOnPerfectRound: true },
 ];
-const ORDER_LIST = ['blocked', 'serial', 'random'] as const;
+const ORDER_LIST = ['blocked', 'serial', 'serial_twice', 'random'] as const;
 
 test.each(SCHEME_KINDS)('%s: the compiled game equals the reducer, ball for ball', (kind) => {
   const players = schemeOf({ scheme: kind }).players;

@@ -15,7 +15,11 @@ export function openTurns(seat: Seat, p: number): Turn[] {
   if (seat.game.open) {
     const turnNo = nextTurnNo(seat, phase);
     const same = part.scheme.round ? seat.others.get(turnNo) : undefined;
-    const at = same === undefined ? (part.played.at(-1)?.lot.at ?? 0) : phase.stations.findIndex((station) => station.key === same);
+    const { balls } = seat.game.calls;
+    const here = part.played.at(-1)?.lot.at ?? 0;
+    // The balls that are planned there are played: another station is called.
+    if (same === undefined && balls !== null && again(here) > balls) return [];
+    const at = same === undefined ? here : phase.stations.findIndex((station) => station.key === same);
     return phase.stations.length === 0 ? [] : [turnOf(phase, { at, ballNo: again(at), asked: {} }, turnNo)];
   }
   if (phase.lots === null) {

@@ -1,3 +1,4 @@
+import { ballsPlanned } from '../game/calls';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import { sayScore, scoreFigure } from '../game/words/say-score';
@@ -19,7 +20,7 @@ export type Outcome = {
 export function outcomeOf(spec: GameSpec, { standings, over, ahead }: Table): Outcome {
   const higher = schemeOf(spec.scoring).better(spec.scoring) === 'higher';
   return {
-    through: over || spec.open,
+    through: over || (spec.open && ballsPlanned(spec.calls) === null),
     scores: standings.map((standing) => {
       const met = goalMet(spec, standing.score, standing.early);
       // Where less is better, a few balls are under any goal: that is reached at the end only, and missed before.

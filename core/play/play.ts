@@ -2,6 +2,8 @@ import type { Shot } from '../shot/shot';
 import { snap } from '../units/length';
 import { plainEntrant, type Entrant } from '../game/entrant';
 import { choices, openTurns, retry } from './next';
+import { toPuttOut } from './putting-out';
+import { ballsPlanned } from '../game/calls';
 import { stationsCalled } from '../game/open';
 import type { GamePhase } from '../game/phases';
 import { schemeOf } from '../game/scoring';
@@ -40,6 +42,8 @@ export type Standing = {
   open: Turn[];
   /** Where the player chooses: one ball of each station, or each kind, that is left. */
   choice: Turn[];
+  /** Balls that were hit and are putted out now, before anything else is played. */
+  toPuttOut: Shot[];
   over: boolean;
   /** Why it ended before its last ball, where it did. */
   early: Seat['early'];
@@ -81,7 +85,7 @@ export function playSession(game: GameSpec, entrants: readonly Entrant[], shots:
   seats[0]?.phases.forEach((_, p) => playPhase(seats, p));
   const standings = seats.map((seat) => standingOf(seat, options.atMs));
   endTogether(standings);
-  const waiting = standings.map((standing, i) => ({ i, at: standing.next?.turnNo ?? Infinity }));
+  const waiting = standings.map((standing, i) => ({ i, at: turnWaiting(standing) }));
   const first = waiting.reduce((a, b) => (b.at < a.at ? b : a), { i: -1, at: Infinity });
   const over = standings.every((standing) => standing.over);
   return { standings, turn: first.at === Infinity ? null : first.i, over, ahead: leaders(over ? standings : afterEqualBalls()) };
@@ -93,6 +97,11 @@ export function playSession(game: GameSpec, entrants: readonly Entrant[], shots:
     const equal = standings.flatMap(({ played }) => played.slice(0, least));
     return playSession(game, entrants, equal, options.seed === undefined ? {} : { seed: options.seed }).standings;
   }
+}
+
+/** The turn for which a player waits: between the last of the balls that are putted out and the next one; Infinity for whoever is through. */
+function turnWaiting({ next, toPuttOut: hit }: Standing): number {
+  return hit.length > 0 ? hit.at(-1)!.turnNo + 0.5 : (next?.turnNo ?? Infinity);
 }
 
 /** The same for one player, of whom the game takes nothing. */
@@ -108,17 +117,19 @@ function standingOf(seat: Seat, atMs: number | undefined): Standing {
     score: part.score,
     balls: part.played.length,
     turns: phases[p]!.turns,
-    over: part.over || (phases[p]!.lots !== null && !game.open && part.played.length >= phases[p]!.turns),
+    over: part.over || (hasEnd(game, phases[p]!) && part.played.length >= phases[p]!.turns),
   }));
   const limitMs = (game.rules.timeLimitS ?? Infinity) * 1000;
   const timeOver = seat.late.length > 0 || (atMs !== undefined && seat.startedMs !== null && atMs - seat.startedMs > limitMs);
   const current = timeOver ? -1 : scoreOfPhases.findIndex((phase) => !phase.over);
   const again = timeOver ? null : retry(seat);
-  const over = current === -1 && !again;
-  const shown = over ? states.length - 1 : again ? again.phase : current;
+  const counting = states.at(-1)!.played.map(({ shot }) => shot);
+  const hit = timeOver ? [] : toPuttOut(game, phases.at(-1)!, counting);
+  const over = current === -1 && !again && hit.length === 0;
+  const shown = over || hit.length > 0 ? states.length - 1 : again ? again.phase : current;
   const last = states.at(-1)!;
   const played = states.flatMap((part) => part.played.map(({ shot }) => shot));
-  const options = over || again ? [] : openTurns(seat, current);
+  const options = over || again || current === -1 ? [] : openTurns(seat, current);
   const phase = phases[shown]!;
   const chooses = phase.order === 'choice' && options.length > 0;
   return {
@@ -137,6 +148,7 @@ function standingOf(seat: Seat, atMs: number | undefined): Standing {
     after: again ? (openTurns(seat, current)[0] ?? null) : chooses ? null : (options[1] ?? openTurns(seat, current + 1)[0] ?? null),
     open: options,
     choice: chooses ? choices(options) : [],
+    toPuttOut: hit,
     over,
     early: seat.early ?? (timeOver && scoreOfPhases.some((one) => !one.over) ? 'time' : null),
     turns: phases.reduce((sum, one) => sum + one.turns, 0),
@@ -147,6 +159,11 @@ function standingOf(seat: Seat, atMs: number | undefined): Standing {
   };
 }
 
+/** Whether a phase is through after so many balls, and does not go on as long as somebody likes. */
+function hasEnd({ open, calls }: GameSpec, { lots }: GamePhase): boolean {
+  return open ? ballsPlanned(calls) !== null : lots !== null;
+}
+
 /** Where everybody stops as soon as somebody is through: after equal turns, nobody has a ball left to play. */
 function endTogether(standings: Standing[]) {
   const scoring = standings[0]?.game.scoring;
@@ -155,7 +172,7 @@ function endTogether(standings: Standing[]) {
   const most = Math.max(...counting);
   const through = standings.some((standing) => standing.through);
   for (const [i, standing] of standings.entries()) {
-    if (!through || counting[i]! < most) continue;
+    if (!through || counting[i]! < most || standing.toPuttOut.length > 0) continue;
     standing.over = true;
     standing.next = standing.after = null;
     standing.choice = standing.open = [];

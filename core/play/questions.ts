@@ -50,19 +50,27 @@ export function nextQuestion(
   { given, result }: Answers,
   rival: ToBeat | null = null,
 ): Question | null {
-  const { phase } = standing;
+  const { phase, open } = standing;
   const { rules, scoring } = phase;
   if (!result) {
     if (choosesClub(standing, turn) && given.clubLabel === undefined) return clubQuestion(standing, turn, bag);
     if (rules.shotOnce && turn.station.trajectory === null && given.trajectory === undefined) return flightQuestion(standing, turn, given);
     if (schemeOf(scoring).calls(scoring) && given.called === undefined) return callQuestion;
-    const keys = schemeOf(scoring).asks(phase, turn.station);
+    const keys = schemeOf(scoring).asks(phase, turn.station, setOf(open, turn).length);
     return { kind: 'result', title: '', keys: rival ? comparedKeys(keys, rival) : keys };
   }
   if (rules.goodSide !== null && !given.holed && given.bearingDeg == null) return sideQuestion(rules.goodSide);
   if (schemeOf(scoring).sees(scoring).includes('executed') && given.executed === undefined) return keptQuestion(given.called);
-  if (rules.puttOut && given.strokes === undefined && !given.holed) return strokesQuestion;
+  if (rules.puttOut === 'each' && given.strokes === undefined && !given.holed) return strokesQuestion;
   return null;
+}
+
+/** The balls that can follow one without anything changing: of the same kind, at the same station, one after another. */
+function setOf(open: readonly Turn[], turn: Turn): readonly Turn[] {
+  const kindOf = ({ station, asked }: Turn) => `${station.key}|${JSON.stringify(asked)}`;
+  const from = open.findIndex(({ turnNo }) => turnNo === turn.turnNo);
+  const end = open.findIndex((one, i) => i > from && kindOf(one) !== kindOf(turn));
+  return from < 0 ? [turn] : open.slice(from, end < 0 ? open.length : end);
 }
 
 /** Whether the rules of the game make the club a choice of each ball. */
@@ -170,7 +178,8 @@ function comparedKeys(keys: readonly AnswerKey[], { leftM, unmeasured, holed }: 
   });
 }
 
-const strokesQuestion: Question = {
+/** How a ball was finished: at once, or when all are putted out. */
+export const strokesQuestion: Question = {
   kind: 'strokes',
   title: 'Strokes to finish, this one included',
   keys: [2, 3, 4, 5, 6].map((strokes) => wordKey(String(strokes), strokes === 6 ? '6 or up' : String(strokes), { strokes })),
@@ -178,8 +187,8 @@ const strokesQuestion: Question = {
 
 /** What is asked of a ball beyond its station: "low draw", "with the PW". */
 export function sayAsked(turn: Turn): string {
-  const { trajectory, shape, swingWidth, club } = turn.asked;
-  const words = [trajectory, shape, swingWidth && `${say(swingWidth)} swing`].filter(Boolean).join(' ');
+  const { trajectory, shape, swingWidth, club, route } = turn.asked;
+  const words = [route, trajectory, shape, swingWidth && `${say(swingWidth)} swing`].filter(Boolean).join(' ');
   const named = club ?? turn.station.club;
   return [words, named && `with the ${named}`].filter(Boolean).join(', ');
 }

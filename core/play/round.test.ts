@@ -85,7 +85,7 @@ test('what there is to beat: a figure, a ball of which none is known, a holed on
 test('whoever has played more balls leads nobody: it is looked at after equal balls', () => {
   const out = game({
     order: 'serial',
-    scoring: { scheme: 'hole_out', pickUpAfter: 10, extraFromLevel: null },
+    scoring: { scheme: 'hole_out', counts: 'strokes', pickUpAfter: 10, extraFromLevel: null },
     stations: [station('a', { par: 3 })],
   } as never);
   const strokes = (n: number): Result => ({ ...UNKNOWN, strokes: n, holed: n === 1 });

@@ -124,8 +124,8 @@ describe('the end', () => {
 describe('phases', () => {
   const spec = game({
     stations: ones.map((one) => ({ ...one, par: 2 })),
-    leadIn: [{ title: 'Warm', balls: 2, order: 'serial', scoring: hits }],
-    scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null },
+    leadIn: [{ title: 'Warm', balls: 2, stations: null, order: 'serial', scoring: hits }],
+    scoring: { scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null },
     goal: 7,
   });
 
@@ -228,7 +228,11 @@ test('undoing any prefix equals never having recorded it, in every game of the l
 
 test('phases number their turns on, and a ladder takes as many as it may', () => {
   const ladder = { scheme: 'ladder', radiusM: 0, drop: 1, bottom: 'floor', counts: 'balls', mostBalls: 9, byTurns: false } as const;
-  const spec = game({ stations: ones, leadIn: [{ title: 'Warm', balls: 2, order: 'blocked', scoring: hits }], scoring: ladder });
+  const spec = game({
+    stations: ones,
+    leadIn: [{ title: 'Warm', balls: 2, stations: null, order: 'blocked', scoring: hits }],
+    scoring: ladder,
+  });
   expect(phasesOf(spec).map((phase) => [phase.firstTurn, phase.turns])).toEqual([
     [0, 6],
     [6, 9],

@@ -19,7 +19,12 @@ test('where the order of the balls says something, or more is asked of each, the
   const streak = game({ scoring: { scheme: 'streak', radiusM: ft(6), until: 3, counts: 'run' } });
   expect(tallyOf(play(streak, []), play(streak, []).next!, bag, NO_ANSWERS)).toBeNull();
   const plain = game();
-  for (const rules of [{ puttOut: true }, { goodSide: 'long' as const }, { clubOnce: true }, { attempts: 'until_works' as const }])
+  for (const rules of [
+    { puttOut: 'each' as const },
+    { goodSide: 'long' as const },
+    { clubOnce: true },
+    { attempts: 'until_works' as const },
+  ])
     expect(tally(play({ ...plain, rules: { ...plain.rules, ...rules } }, []))).toBeNull();
   // A station after each ball leaves one ball at a time.
   expect(tally(play(game({ order: 'serial' }), []))).toBeNull();

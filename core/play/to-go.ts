@@ -1,3 +1,4 @@
+import { ballsPlanned } from '../game/calls';
 import { phasesOf } from '../game/phases';
 import type { Standing, Table } from './play';
 import { schemeOf } from '../game/scoring';
@@ -17,7 +18,7 @@ function leastOf(standing: Standing): number {
   const { game, phases } = standing;
   if (standing.over) return 0;
   if (canEndEarly(standing)) return 1;
-  return game.open ? Infinity : sum(phases.map(({ turns, balls }) => Math.max(0, turns - balls)));
+  return game.open && ballsPlanned(game.calls) === null ? Infinity : sum(phases.map(({ turns, balls }) => Math.max(0, turns - balls)));
 }
 
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);

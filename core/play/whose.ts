@@ -14,18 +14,22 @@ export type Rotation = (typeof ROTATIONS)[number];
  * @returns a place in `standings`; null when all is over
  */
 export function whoseBall(table: Table, rotation: Rotation, at: number | null = null): number | null {
-  if (rotation === 'own' && at !== null && table.standings[at]?.next) return at;
+  if (rotation === 'own' && at !== null && table.standings[at] && hasBall(table.standings[at])) return at;
   if (rotation !== 'station') return table.turn;
-  const waiting = table.standings.flatMap((standing, seat) => (standing.next ? [{ seat, ...visitOf(standing) }] : []));
+  const waiting = table.standings.flatMap((standing, seat) => (hasBall(standing) ? [{ seat, ...visitOf(standing) }] : []));
   if (waiting.length === 0) return null;
   const first = Math.min(...waiting.map((one) => one.start));
   const here = waiting.filter((one) => one.start === first);
   return (here.find((one) => one.begun) ?? here[0]!).seat;
 }
 
+/** Whether a player has something to play: a ball, or one to putt out. */
+const hasBall = ({ next, toPuttOut }: Standing) => next !== null || toPuttOut.length > 0;
+
 /** The balls in a row at the station of the next one: the turn of the first of them, and whether any was played. */
-function visitOf({ next, phase, played }: Standing): { start: number; begun: boolean } {
-  const turnNo = next!.turnNo;
+function visitOf({ next, phase, played, toPuttOut }: Standing): { start: number; begun: boolean } {
+  const turnNo = toPuttOut[0]?.turnNo ?? next!.turnNo;
+  if (toPuttOut.length > 0) return { start: turnNo, begun: true };
   if (phase.lots === null) return { start: turnNo, begun: false };
   let at = turnNo - phase.firstTurn;
   while (at > 0 && phase.lots[at - 1]!.at === phase.lots[at]?.at) at--;

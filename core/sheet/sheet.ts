@@ -4,7 +4,7 @@ import type { GreenPlan } from '../green/plan';
 import { walkingOrder, walkLength } from '../green/walk';
 import { budgetOf, sayTimes } from '../game/budget';
 import { careLines } from '../game/words/care';
-import { sayAtStation, sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
+import { sayAtStation, sayGround, sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
 import { goalInWords } from '../game/words/goal-words';
 import { phasesOf } from '../game/phases';
 import { rulesInWords, sayOrder, scoringInWords } from '../game/words/say-game';
@@ -95,16 +95,18 @@ function placesOf(spec: GameSpec, plan: GreenPlan | null): (Point | null)[] {
 
 function stationLines(spec: GameSpec, plan: GreenPlan | null, paceM: number, system: UnitSystem): StationLine[] {
   const places = placesOf(spec, plan);
-  return spec.stations.map((station, i) => {
+  const own = spec.leadIn.flatMap(({ title, stations }) => (stations ?? []).map((station, i) => ({ station, i, title })));
+  return [...spec.stations.map((station, i) => ({ station, i, title: '' })), ...own].map(({ station, i, title }) => {
     const there = plan?.stations.find((one) => one.key === station.place);
-    const [here, before] = [places[i], places[i - 1]];
+    const [here, before] = title ? [] : [places[i], places[i - 1]];
     return {
       key: station.key,
       no: i + 1,
       station,
       name: sayStation(station, system),
-      lie: sayStationLie(station),
-      called: station.name,
+      lie: [sayStationLie(station), sayGround(station, system)].filter(Boolean).join(' · '),
+      // What a phase has of its own says so.
+      called: [title, station.name].filter(Boolean).join(' · '),
       note: station.note,
       far: formatLength(station.distanceM, stationUnit(station, system), 1),
       paces: sayPaces(station.distanceM, paceM),

@@ -47,5 +47,7 @@ export const EVENT_STEPS: readonly Step[] = [
     event.kind === 'record'
       ? { ...event, payload: { called: null, nearer: null, landedSide: null, ...(event.payload as object | undefined) } }
       : event,
+  // 3: a ball keeps the par that it was played against.
+  (event) => (event.kind === 'record' ? { ...event, payload: { par: null, ...(event.payload as object | undefined) } } : event),
 ];
 export const { version: EVENT_VERSION, readEvents, storedEvent } = eventReader(EVENT_STEPS);

@@ -58,6 +58,8 @@ const shotFields = {
   target: z.enum(['hole', 'peg']),
   distanceM: metres,
   ...resultFields,
+  /** The strokes that finish it in par, where the game counts against one; null where it does not. */
+  par: z.int().min(1).max(7).nullable(),
   /** Strokes to hole out from here, this one included. */
   strokes: z.int().min(1).max(20).nullable(),
   penalty: z.int().min(0).max(4),

@@ -8,7 +8,7 @@ import type { Result } from '../game/scoring/ball';
 import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import { stationSchema, type Station } from '../game/station';
 import { EVENT_VERSION } from '../shot/read-event';
-import type { Shot, ShotEvent } from '../shot/shot';
+import type { Shot, ShotAmend, ShotEvent } from '../shot/shot';
 import { toMetres } from '../units/length';
 
 /** Things for tests, made as short as can be: a game, results, balls, events. */
@@ -78,6 +78,13 @@ export function recordTurn(turn: Turn, result: Result, n: number, playerId = PLA
   };
 }
 
+/** A correction of a ball. */
+export function amend(shotId: string, payload: ShotAmend, n: number): ShotEvent {
+  const at = '2026-05-01T18:30:00.000Z';
+  const said = { version: EVENT_VERSION, sessionId: SESSION, deviceId: DEVICE, deviceAt: at };
+  return { ...said, eventId: idOf(4000 + n), shotId, deviceSeq: n, kind: 'amend', payload };
+}
+
 export function voidOf(event: ShotEvent, n: number): ShotEvent {
   const { shotId, sessionId, deviceId, deviceAt } = event;
   return {
@@ -108,18 +115,32 @@ export const entrants = (n: number, more: Partial<Entrant> = {}): Entrant[] =>
 /**
  * Plays a game as people would: ball after ball, each by whose turn it is, until it is over or nothing is answered.
  * @param answer the result of a ball; null stops
+ * @param putts in how many strokes a ball is finished, where balls are putted out after all were hit; null stops
  */
 export function playOut(
   spec: GameSpec,
   answer: (turn: Turn, seat: number, n: number) => Result | null,
-  { seats = 1, people = entrants(seats), ...options }: PlayOptions & { seats?: number; people?: Entrant[] } = {},
+  {
+    seats = 1,
+    people = entrants(seats),
+    putts = () => 2,
+    ...options
+  }: PlayOptions & { seats?: number; people?: Entrant[]; putts?: (ball: Shot) => number | null } = {},
 ): { table: Table; events: ShotEvent[] } {
   const events: ShotEvent[] = [];
+  let balls = 0;
   for (let n = 0; n < 2000; n++) {
     const table = playSession(spec, people, projectShots(events), options);
     if (table.turn === null) return { table, events };
+    const [hit] = table.standings[table.turn]!.toPuttOut;
+    if (hit) {
+      const strokes = putts(hit);
+      if (strokes === null) return { table, events };
+      events.push(amend(hit.shotId, { strokes }, n));
+      continue;
+    }
     const turn = table.standings[table.turn]!.next!;
-    const result = answer(turn, table.turn, n);
+    const result = answer(turn, table.turn, balls++);
     if (!result) return { table, events };
     events.push(recordTurn(turn, result, n, people[table.turn]!.playerId));
   }

@@ -118,7 +118,7 @@ test('a landing zone is as large as it was for its player: in their own paces, a
     stations: [station('a', { balls: 2, carryM: 4 })],
     scoring: zone(3),
     sizes: { unit: 'pace', of: 'player', fixedM: null, scaled: false },
-    leadIn: [{ title: 'Wide', order: 'blocked', scoring: zone(6), balls: 1 }],
+    leadIn: [{ title: 'Wide', stations: null, order: 'blocked', scoring: zone(6), balls: 1 }],
   });
   const [gameId, sessionId] = [idOf(at.n * 100_000 + 4), idOf(at.n * 100_000 + 5)];
   await saveGame(db, at.actor, gameId, spec);

@@ -214,12 +214,12 @@ async function landingsOf(db: Db, actor: Actor, playerId: string): Promise<Landi
     .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), exists(landed)));
   return rows.flatMap(({ sessionId, spec, unitM, scale }) => {
     const fit = fitFor(spec.sizes, { unitM, scale });
-    return [...spec.leadIn, spec].flatMap(({ scoring }, phase) => {
+    return [...spec.leadIn, spec].flatMap(({ scoring, stations }, phase) => {
       const zone = schemeOf(scoring)
         .zones(scoring)
         .find(({ of }) => of === 'landing');
       if (!zone) return [];
-      return spec.stations.map(({ key, carryM }) => ({
+      return (stations ?? spec.stations).map(({ key, carryM }) => ({
         sessionId,
         phase,
         stationKey: key,

@@ -125,7 +125,7 @@ test('a database that a newer program used is known by what only that program ca
         expect(await newerDocuments(tx)).toEqual([]);
         await tx
           .update(gameVersion)
-          .set({ spec: { ...game(), version: 99 as 2 } })
+          .set({ spec: { ...game(), version: 99 as 3 } })
           .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)));
         expect(await newerDocuments(tx)).toEqual(['games']);
         tx.rollback();

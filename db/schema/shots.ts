@@ -100,6 +100,7 @@ export const shot = pgTable(
     leftMaxM: metres(),
     bearingDeg: doublePrecision(),
     measured: text({ enum: MEASURES }).notNull(),
+    par: integer(),
     strokes: integer(),
     penalty: integer().notNull(),
     finish: text({ enum: FINISHES }),

@@ -1,5 +1,5 @@
-import { nounOf } from '@/core/units/format';
-import { sayAtStation, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
+import { capital, inWords, nounOf } from '@/core/units/format';
+import { sayAtStation, sayGround, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
@@ -10,8 +10,25 @@ import { TargetPlan } from './target-plan';
 
 type Props = { spec: GameSpec; units: UnitSystem };
 
-/** The stations of a game as they are played. */
+/** The stations of a game as they are played; a phase with stations of its own says them first. */
 export function StationLines({ spec, units }: Props) {
+  const own = spec.leadIn.filter(({ stations }) => stations !== null);
+  if (own.length === 0) return <Stations spec={spec} units={units} />;
+  return (
+    <>
+      {own.map((phase, i) => (
+        <div key={i}>
+          <h3 className="mt-2">{phase.title}</h3>
+          <Stations spec={{ ...phase, stations: phase.stations! }} units={units} />
+        </div>
+      ))}
+      <h3 className="mt-3">What counts</h3>
+      <Stations spec={spec} units={units} />
+    </>
+  );
+}
+
+function Stations({ spec, units }: { spec: Pick<GameSpec, 'scoring' | 'stations'>; units: UnitSystem }) {
   const { scoring, stations } = spec;
   const { countsBalls, stationSays, clubs } = schemeOf(scoring);
   if (stations.length === 0) return <p className="small-print">None yet: you call them as you walk.</p>;
@@ -25,7 +42,7 @@ export function StationLines({ spec, units }: Props) {
               <b className={styles.stationName}>{sayStation(station, units)}</b>
               <br />
               <span className="small-print">
-                {[saySpot(station), sayStationLie(station)].filter(Boolean).join(' · ')}
+                {[saySpot(station), sayStationLie(station), sayGround(station, units)].filter(Boolean).join(' · ')}
                 {station.shape && ` · ${station.shape}`}
                 {station.club && ` · with the ${station.club}`}
                 {station.target === 'peg' && ' · to a peg'}
@@ -63,7 +80,10 @@ export function HowItIsPlayed({ spec, units }: Props) {
       <TargetPlan spec={spec} units={units} />
       {spec.leadIn.map((phase, i) => (
         <p key={i} className="mb-2">
-          <b>First: {phase.title}.</b> {phase.balls === 1 ? 'One ball' : `${phase.balls} balls`} at each, {sayOrder(phase.order)}.{' '}
+          <b>First: {phase.title}.</b>{' '}
+          {phase.stations === null && schemeOf(phase.scoring).countsBalls
+            ? `${capital(inWords(phase.balls))} ${nounOf(phase.balls, 'ball')} at each, ${sayOrder(phase.order)}. `
+            : ''}
           {scoringInWords(phase.scoring, spec.sizes, units)}
         </p>
       ))}

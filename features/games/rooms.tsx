@@ -1,3 +1,4 @@
+import { allStations } from '@/core/game/station';
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -215,11 +216,11 @@ function zonesNote({ sizes }: GameSpec, name: string | null): string | null {
 export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: string; gameId: string; stationKey: string }) {
   const { data, academy } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
-  const at = game?.spec.stations.findIndex((station) => station.key === stationKey) ?? -1;
+  const at = game ? allStations(game.spec).findIndex((station) => station.key === stationKey) : -1;
   if (!game) notFound();
   const [players, unfinished] = await Promise.all([candidates(data), data.unfinishedSessions(200)]);
   const running = unfinished.filter(
-    (line) => line.session.gameId === game.gameId && line.session.spec.stations.some((one) => one.key === stationKey),
+    (line) => line.session.gameId === game.gameId && allStations(line.session.spec).some((one) => one.key === stationKey),
   );
   return (
     <StationDoor

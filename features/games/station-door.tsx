@@ -1,3 +1,4 @@
+import { allStations } from '@/core/game/station';
 import Link from 'next/link';
 import { sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { phasesOf } from '@/core/game/phases';
@@ -26,7 +27,7 @@ type Props = {
 /** Where the code on a station's card leads: on with the game at this station, or into a new one that begins here. */
 export function StationDoor({ slug, game, at, stationKey, units, players, coach, running }: Props) {
   const { spec, gameId } = game;
-  const station = spec.stations[at];
+  const station = allStations(spec)[at];
   const decides = phasesOf(spec).every((phase) => phase.lots === null);
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '40rem' }}>

@@ -1,3 +1,4 @@
+import { allStations } from '@/core/game/station';
 import { formatDistanceStrict } from 'date-fns';
 import Link from 'next/link';
 import { usualLeft } from '@/core/golf/usual-left';
@@ -69,7 +70,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
             system={player.units}
             alone={players.length === 1}
             going={open}
-            usual={usualLeft(entrants[i]!.level, spec.stations)}
+            usual={usualLeft(entrants[i]!.level, allStations(spec))}
           />
           <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
         </section>

@@ -10,7 +10,7 @@ import { noteSession } from './device/sync';
 import { NoteFields } from '../session/notes';
 import styles from './play.module.scss';
 import { Summary } from '../session/summary';
-import { undoBall } from './record';
+import { undoBall, undoPutts } from './record';
 import { UndoButton } from './undo-button';
 import { useOneAtATime } from './use-one-at-a-time';
 
@@ -59,7 +59,10 @@ export function Afterwards({ bundle, table, home, onBack, onRemoved }: Props) {
             Go on
           </button>
         ) : (
-          <UndoButton disabled={busy} onUndo={() => once(async () => onRemoved(await undoBall(bundle)))} />
+          <UndoButton
+            disabled={busy}
+            onUndo={() => once(async () => ((await undoPutts(bundle)) ? undefined : onRemoved(await undoBall(bundle))))}
+          />
         )}
         {only === null && (
           <>

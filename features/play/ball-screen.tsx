@@ -5,15 +5,18 @@ import { freshStationKey } from '@/core/game/open';
 import type { Standing } from '@/core/play/play';
 import { takesTurn } from '@/core/play/verdict';
 import type { Details } from '@/core/game/scoring/ball';
+import { schemeOf } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
 import type { Station } from '@/core/game/station';
 import type { Turn } from '@/core/game/turn';
 import { sayResult } from '@/core/shot/say-shot';
-import { counted } from '@/core/units/format';
+import { capital, counted } from '@/core/units/format';
 import { CallStation } from './call-station';
 import { kept } from './details';
 import { NextPhase } from './next-phase';
+import { PuttOut } from './putt-out';
 import { OneBall, type BallProps } from './one-ball';
-import { putBackBalls, undoBall } from './record';
+import { putBackBalls, undoBall, undoPutts } from './record';
 import styles from './play.module.scss';
 import { ScoreLine } from './score-line';
 import { StationChoice } from './station-choice';
@@ -46,6 +49,7 @@ export function BallScreen(props: BallProps) {
       setChosen(null);
       return 'choice';
     }
+    if (game.rules.puttOut === 'after_all' && (await undoPutts(props.sitting))) return 'choice';
     const gone = await undoBall(props.sitting);
     setAgain(false);
     onRemoved(gone);
@@ -72,10 +76,18 @@ export function BallScreen(props: BallProps) {
         {noBall}
       </>
     );
+  if (standing.toPuttOut.length > 0)
+    return (
+      <>
+        <PuttOut sitting={props.sitting} standing={standing} system={system} said={said} onUndo={() => presses.press({ do: 'undo' })} />
+        {noBall}
+      </>
+    );
   if (game.open && (calling || (!next && !open))) {
     const turnNo = next?.turnNo ?? 0;
-    const call = (station: Station) => {
+    const call = (station: Station, wind: string | null) => {
       setCalling(false);
+      setMarked({ at: `${station.key}|${props.seat}`, details: wind === null ? {} : { wind } });
       setChosen({ turnNo, phase: 0, station, stationNo: game.stations.length + 1, ballNo: 1, asked: {}, attempt: 1 });
     };
     return (
@@ -83,6 +95,8 @@ export function BallScreen(props: BallProps) {
         <CallStation
           stationKey={freshStationKey(game.stations)}
           system={system}
+          plan={sayPlan(game)}
+          withPar={schemeOf(game.scoring).stationSays.includes('par')}
           onCall={call}
           onBack={next ? () => setCalling(false) : null}
         />
@@ -139,6 +153,17 @@ export function BallScreen(props: BallProps) {
       }
     />
   );
+}
+
+/** "Station 2 of 3, two balls there": what an open game plans of the next call; empty where nothing. */
+function sayPlan({ calls, stations }: GameSpec): string {
+  const no = stations.length + 1;
+  return [
+    calls.stations !== null && `Station ${no} of ${calls.stations}`,
+    calls.balls !== null && `${calls.stations === null ? capital(counted(calls.balls, 'ball')) : counted(calls.balls, 'ball')} there`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** Takes presses where no ball is on the screen. */

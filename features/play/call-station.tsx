@@ -1,23 +1,40 @@
 'use client';
 
-import { surfacesOf, unitOf } from '@/core/golf/shot-types';
 import { useState } from 'react';
-import { SHOT_TYPES, type ShotType, type Surface } from '@/core/golf/words';
+import { isPutt, surfacesOf, unitOf } from '@/core/golf/shot-types';
+import { SHOT_TYPES, SITS, STANCES, type ShotType, type Sit, type Stance, type Surface } from '@/core/golf/words';
 import { stationSchema, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
 import { Chips } from '../session/chips';
 import styles from './play.module.scss';
 
-type Props = { stationKey: string; system: UnitSystem; onCall: (station: Station) => void; onBack: (() => void) | null };
+const PARS = ['2', '3', '4'] as const;
 
-/** Calls a station while walking: the shot, where from, how far. */
-export function CallStation({ stationKey, system, onCall, onBack }: Props) {
+type Props = {
+  stationKey: string;
+  system: UnitSystem;
+  /** Which station of how many it is, and how many balls are played there, as far as the game plans it. */
+  plan: string;
+  /** Whether the game counts against a par. */
+  withPar: boolean;
+  /** @param wind in the player's words; null where nobody says */
+  onCall: (station: Station, wind: string | null) => void;
+  onBack: (() => void) | null;
+};
+
+/** Calls a station while walking: the shot, where from, how far; the lie, the stance, the wind and the par where they matter. */
+export function CallStation({ stationKey, system, plan, withPar, onCall, onBack }: Props) {
   const [shotType, setShotType] = useState<ShotType>('chip');
   const [surface, setSurface] = useState<Surface>('fairway');
+  const [sit, setSit] = useState<Sit>('clean');
+  const [stance, setStance] = useState<Stance>('flat');
+  const [par, setPar] = useState<(typeof PARS)[number]>('2');
+  const [wind, setWind] = useState('');
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const unit = unitOf(shotType, system);
+  const putt = isPutt(shotType);
   const choose = (next: ShotType) => {
     setShotType(next);
     if (!surfacesOf(next).includes(surface)) setSurface(surfacesOf(next)[0]!);
@@ -28,11 +45,13 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
       key: stationKey,
       shotType,
       surface,
+      ...(putt ? {} : { sit, stance }),
       distanceM: typed === null ? NaN : toMetres(typed, unit),
       distanceUnit: unit,
+      par: withPar ? Number(par) : null,
       balls: 1,
     });
-    if (parsed.success) onCall(parsed.data);
+    if (parsed.success) onCall(parsed.data, wind.trim() || null);
     else setWrong(parsed.error.issues[0]!.message);
   };
   return (
@@ -45,6 +64,7 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
       }}
     >
       <h2>Call a station</h2>
+      {plan && <p className="mb-0">{plan}</p>}
       <Chips label="Shot" options={SHOT_TYPES} value={shotType} onChange={choose} />
       <Chips label="From" options={surfacesOf(shotType)} value={surface} onChange={setSurface} />
       <label htmlFor="called-distance">Distance to the hole, {unit}</label>
@@ -65,6 +85,22 @@ export function CallStation({ stationKey, system, onCall, onBack }: Props) {
           {wrong}
         </p>
       )}
+      {withPar && <Chips label="Par" titled options={PARS} value={par} onChange={setPar} />}
+      <details>
+        <summary>{putt ? 'Wind' : 'Lie, stance, wind'}</summary>
+        {!putt && <Chips label="Ball" titled options={SITS} value={sit} onChange={setSit} />}
+        {!putt && <Chips label="Stance" titled options={STANCES} value={stance} onChange={setStance} />}
+        <label htmlFor="called-wind">Wind</label>
+        <input
+          id="called-wind"
+          className="form-control"
+          maxLength={40}
+          autoComplete="off"
+          placeholder="as today"
+          value={wind}
+          onChange={(event) => setWind(event.target.value)}
+        />
+      </details>
       <div className={styles.finish}>
         <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
           Back

@@ -16,8 +16,8 @@ export const MARK_WORDS: Readonly<Record<(typeof QUICK_MARKS)[number], string>> 
 export const SAYS_ALL: readonly string[] = ['lie_rejected', 'no_ball'];
 
 /** What stays for the next ball of the same player at the same station: how it is played, not what came of it. */
-export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intendedM }: Details): Details {
-  const stay = { clubId, clubLabel, trajectory, shape, swingMark, intendedM };
+export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intendedM, wind }: Details): Details {
+  const stay = { clubId, clubLabel, trajectory, shape, swingMark, intendedM, wind };
   return Object.fromEntries(Object.entries(stay).filter(([, value]) => value != null));
 }
 

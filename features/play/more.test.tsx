@@ -157,7 +157,7 @@ describe('where a ball lands', () => {
 
 describe('strokes to hole out', () => {
   const spec = game({
-    scoring: { scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null },
+    scoring: { scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null },
     stations: [station('a', { balls: 1, par: 2 })],
   });
 

@@ -2,7 +2,7 @@
 
 import { isPutt } from '@/core/golf/shot-types';
 import { useEffect, useReducer, useState } from 'react';
-import { sayAtStation, sayStation, sayStationLie, sayWhere } from '@/core/game/words/say-station';
+import { sayAtStation, sayGround, sayStation, sayStationLie, sayWhere } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
 import type { ToBeat } from '@/core/play/round';
 import { ballsOfTally, tallyOf } from '@/core/play/tally';
@@ -208,7 +208,7 @@ export function OneBall(props: OneProps) {
   const here = standing.played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key);
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? 0;
   // Strokes to hole out say more when it is known from where the putting began.
-  const leaves = scheme.unit(phase.scoring) === 'strokes' && !isPutt(turn.station.shotType);
+  const leaves = scheme.puttedOut && !isPutt(turn.station.shotType);
   return (
     <main className={styles.ball} aria-busy={busy}>
       <BallHead phase={phase} turn={turn} system={system} played={here.length} of={of} chosen={sayMarks(answers.given, system)} />
@@ -382,7 +382,8 @@ function BallHead({ phase, turn, system, played, of, chosen }: HeadProps) {
       {where && <p className={styles.where}>{where}</p>}
       <h1>{sayStation(turn.station, system)}</h1>
       <p>
-        {asked && <strong className={styles.asked}>{asked}</strong>} {sayStationLie(turn.station)}
+        {asked && <strong className={styles.asked}>{asked}</strong>}{' '}
+        {[sayStationLie(turn.station), sayGround(turn.station, system)].filter(Boolean).join(' · ')}
         {turn.station.target === 'peg' && ' · to the peg'}
         {says.includes('par') && ` · par ${turn.station.par ?? 2}`}
         {says.includes('carryM') && turn.station.carryM !== null && (

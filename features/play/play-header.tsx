@@ -56,10 +56,10 @@ export function PlayHeader({ bundle, table, seat, playing, leftMs, onSeat, home,
 }
 
 /** Where the parts of the game end on the progress tape: stations in a row, or phases. */
-function partsOf({ game, phase, phases }: Standing): number[] {
+function partsOf({ phase, phases }: Standing): number[] {
   if (phases.length > 1) return phases.map((one) => one.turns);
   return phase.order === 'blocked' && phase.lots
-    ? game.stations.map((station) => phase.lots!.filter((lot) => phase.stations[lot.at]!.key === station.key).length)
+    ? phase.stations.map((station) => phase.lots!.filter((lot) => phase.stations[lot.at]!.key === station.key).length)
     : [];
 }
 

@@ -1,6 +1,7 @@
 import type { Bundle } from '@/core/exchange/bundle';
 import { seedOf } from '@/core/game/order';
 import { playSession, type Standing } from '@/core/play/play';
+import { lastPuttedOut } from '@/core/play/putting-out';
 import { recordOf } from '@/core/play/record';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Turn } from '@/core/game/turn';
@@ -95,6 +96,20 @@ function setOf(last: Shot, shots: readonly Shot[]): Shot[] {
   return shots.filter(
     (shot) => shot.playerId === playerId && shot.stationKey === stationKey && shot.phase === phase && shot.playedAt === playedAt,
   );
+}
+
+/**
+ * Takes back how the last ball was putted out, where balls are putted out after all were hit.
+ * @returns whether there was one
+ */
+export async function undoPutts({ sessionId, spec, only }: Sitting): Promise<boolean> {
+  const stored = await sayAboutShots(sessionId, (shots) => {
+    const last = shots.findLast((shot) => only === null || shot.playerId === only);
+    const putted = last && lastPuttedOut(spec, shots, last);
+    return putted ? [{ kind: 'amend', shotId: putted.shotId, payload: { strokes: null } }] : [];
+  });
+  void sendWaiting();
+  return stored;
 }
 
 /**

@@ -8,14 +8,14 @@ import type { Note } from '@/core/game/scoring/scheme';
 import { isByStation } from '@/core/game/scoring/score-unit';
 import type { GameSpec } from '@/core/game/spec';
 import { addedUp } from '@/core/play/added-up';
-import { byClub } from '@/core/play/by-club';
+import { byWay } from '@/core/play/by-way';
 import { stoodOut } from '@/core/play/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
 import { counted, formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
-import { ClubTable } from './club-table';
+import { WayTable } from './way-table';
 import styles from './summary.module.scss';
 
 type Props = {
@@ -43,7 +43,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const left = single.map(leftInterval).filter((interval) => interval !== null);
   const rings = tapeRings(standing);
   const said = stoodOut(standing, system);
-  const clubs = byClub(standing);
+  const ways = byWay(standing);
   const facts = addedUp(standing, system);
   const measured = left.filter(({ from, to }) => from === to).length;
   const met = goalMet(spec, score, early);
@@ -92,9 +92,9 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
         </p>
       </div>
       {said && <p className={styles.say}>{said}</p>}
-      {clubs && clubs.length > 0 && <ClubTable from={clubs} system={system} />}
+      {ways && ways.length > 0 && <WayTable from={ways} system={system} />}
       {/* The ranking of a trial stands in its table. */}
-      {!clubs && <Notes notes={notes} className={styles.notes} />}
+      {!ways && <Notes notes={notes} className={styles.notes} />}
       <Notes notes={facts} className={styles.facts} />
       {left.length > 0 && (
         <>

@@ -1,3 +1,4 @@
+import type { Route } from '../../golf/words';
 import type { Shot } from '../../shot/shot';
 
 /** What a ball was, as a scheme sees it. */
@@ -8,7 +9,7 @@ export type ScoredBall = Pick<
   Partial<Pick<Shot, 'nearer'>>;
 
 /** What is asked of one ball beyond its station. */
-export type ShotAsked = Partial<Pick<Shot, 'trajectory' | 'shape' | 'swingWidth'>> & { club?: string };
+export type ShotAsked = Partial<Pick<Shot, 'trajectory' | 'shape' | 'swingWidth'>> & { club?: string; route?: Route };
 
 /** What a player says of a ball; what is not said is not known. */
 export type Result = Pick<Shot, 'holed' | 'leftM' | 'leftMinM' | 'leftMaxM' | 'bearingDeg' | 'measured'> &
@@ -35,6 +36,7 @@ export type Details = Partial<
     | 'penalty'
     | 'counts'
     | 'note'
+    | 'wind'
     | 'leftM'
     | 'measured'
   >

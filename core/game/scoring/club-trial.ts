@@ -51,6 +51,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
   allows: () => NO_RULES,
   without: ['clubOnce', 'favouriteBanned', 'shotOnce'],
   clubs: ({ clubs }) => clubs,
+  compares: () => ({ what: 'club', wayOf: ({ clubLabel }) => clubLabel }),
   refuses: ({ scoring: { clubs }, stations, rules }) => [
     ...stations.flatMap(({ club }, i) =>
       club === null ? [] : [{ path: ['stations', i, 'club'], message: 'A club trial changes the club: leave it free here.' }],

@@ -1,16 +1,19 @@
 import * as z from 'zod';
 import { sayLevel } from '../../golf/level';
-import { inWords, nounOf } from '../../units/format';
+import { counted, inWords, nounOf } from '../../units/format';
 import { countSchema } from './fields';
 import { holedKey, wordKey } from './answer-keys';
 import type { ScoredBall } from './ball';
 import type { KernelBall } from './kernel';
+import type { Rules } from '../rules';
 import { NO_RULES, PLAIN, type Scheme } from './scheme';
 
 export const MOST_STROKES = 10;
 
 export const holeOutSchema = z.strictObject({
   scheme: z.literal('hole_out'),
+  /** All strokes, or how many balls are finished in par or better. */
+  counts: z.enum(['strokes', 'in_par']).default('strokes'),
   /** After so many strokes the ball is picked up. */
   pickUpAfter: countSchema(2, MOST_STROKES, 'Strokes before picking up'),
   /** Players of this level and above have one stroke more in each par; null where the par is the same for all. */
@@ -21,7 +24,7 @@ export const holeOutSchema = z.strictObject({
     .nullable(),
 });
 export type HoleOut = z.infer<typeof holeOutSchema>;
-type State = { strokes: number; par: number; through: number; upAndDown: number; fromOff: number; doubleChips: number };
+type State = { strokes: number; par: number; through: number; inPar: number; upAndDown: number; fromOff: number; secondChips: number };
 
 /** Strokes of a ball to the hole, this one included, with penalties; one not said is as if picked up. */
 const strokesOf = (ball: ScoredBall, scoring: HoleOut) =>
@@ -48,43 +51,56 @@ function sayEvenly(goal: number, balls: number, what: string): string {
   return `${all}: ${inWords(balls - high)} in ${inWords(low)}, ${inWords(high)} in ${inWords(low + 1)}.`;
 }
 
+/** Whether a ball was hit and is putted out later: it counts once that is said. */
+const isHitOnly = (ball: ScoredBall, { puttOut }: Rules) => puttOut === 'after_all' && !ball.holed && ball.strokes === null;
+
+/** Where the first shot finished, for whoever putts out after all balls are hit. */
+const FINISH_WORDS = { green: 'on the green', fringe: 'on the fringe', rough: 'in the rough', sand: 'in the sand' } as const;
+const finishKeys = (['green', 'fringe', 'rough', 'sand'] as const).map((finish) => wordKey(finish, FINISH_WORDS[finish], { finish }));
+
 /** Strokes to finish against a par per station. */
 export const holeOut: Scheme<HoleOut, State> = {
   ...PLAIN,
   kind: 'hole_out',
   label: 'hole out',
-  about: 'Every ball is played into the hole, against a par for each station. Fewest strokes wins.',
+  about: 'Every ball is played into the hole, against a par for each station: fewest strokes, or most in par or better.',
   stationSays: ['par'],
   puttedOut: true,
   without: ['puttOut'],
   refuses: ({ stations }) =>
     stations.flatMap(({ target }, i) => (target === 'peg' ? [{ path: ['stations', i, 'target'], message: NO_HOLE }] : [])),
   refusesLeadIn: (_, stations) => (stations.some(({ target }) => target === 'peg') ? [{ path: ['scoring'], message: NO_HOLE }] : []),
-  allows: () => ({ ...NO_RULES, cost: true, perfect: true, allowances: true }),
+  allows: ({ counts }) => ({ ...NO_RULES, cost: counts === 'strokes', perfect: true, allowances: true }),
   sees: () => ['strokes'],
   takesDistance: () => false,
-  unit: () => 'strokes',
-  better: () => 'lower',
-  fresh: () => ({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null }),
+  unit: ({ counts }) => (counts === 'in_par' ? 'in par' : 'strokes'),
+  better: ({ counts }) => (counts === 'in_par' ? 'higher' : 'lower'),
+  fresh: () => ({ scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null }),
   extraPar: ({ extraFromLevel }, level) => (extraFromLevel !== null && level >= extraFromLevel ? 1 : 0),
   zones: () => [],
   fitted: (scoring) => scoring,
-  says({ pickUpAfter, extraFromLevel }) {
+  says({ counts, pickUpAfter, extraFromLevel }) {
     const extra =
       extraFromLevel === null ? '' : ` Players of level ${sayLevel(extraFromLevel)} and above have one stroke more in each par.`;
-    return `Every ball is played into the hole; after ${inWords(pickUpAfter)} strokes it is picked up.${extra}`;
+    return `Every ball is played into the hole; after ${inWords(pickUpAfter)} strokes it is picked up.${counts === 'in_par' ? ' What counts is how many finish in par or better.' : ''}${extra}`;
   },
-  saysGoal: (goal, { turns, stations }) => sayEvenly(Math.floor(goal), turns, turns === stations.length ? 'station' : 'ball'),
+  saysGoal: (goal, { scoring, turns, stations }) =>
+    scoring.counts === 'in_par'
+      ? `${Math.ceil(goal)} of ${counted(turns, 'ball')} in par or better.`
+      : sayEvenly(Math.floor(goal), turns, turns === stations.length ? 'station' : 'ball'),
   asksFinish: ({ surface }) => surface !== 'green',
-  asks: ({ scoring: { pickUpAfter } }) => [
+  asks: ({ scoring: { pickUpAfter }, rules }) => [
     { ...holedKey(1), text: '1 · holed it' },
-    ...Array.from({ length: pickUpAfter - 1 }, (_, i) => {
-      const strokes = i + 2;
-      return wordKey(String(strokes), strokes === pickUpAfter ? `${strokes} or up` : String(strokes), { strokes }, strokes);
-    }),
+    ...(rules.puttOut === 'after_all'
+      ? finishKeys
+      : Array.from({ length: pickUpAfter - 1 }, (_, i) => {
+          const strokes = i + 2;
+          return wordKey(String(strokes), strokes === pickUpAfter ? `${strokes} or up` : String(strokes), { strokes }, strokes);
+        })),
   ],
-  start: () => ({ strokes: 0, par: 0, through: 0, upAndDown: 0, fromOff: 0, doubleChips: 0 }),
-  step(state, ball, { at }, { scoring, stations }) {
+  start: () => ({ strokes: 0, par: 0, through: 0, inPar: 0, upAndDown: 0, fromOff: 0, secondChips: 0 }),
+  step(state, ball, { at }, { scoring, stations, rules }) {
+    if (isHitOnly(ball, rules)) return state;
     const station = stations[at]!;
     const strokes = strokesOf(ball, scoring);
     const off = station.surface !== 'green';
@@ -92,31 +108,37 @@ export const holeOut: Scheme<HoleOut, State> = {
       strokes: state.strokes + strokes,
       par: state.par + (station.par ?? 2),
       through: state.through + 1,
+      inPar: state.inPar + (strokes <= (station.par ?? 2) ? 1 : 0),
       fromOff: state.fromOff + (off ? 1 : 0),
       upAndDown: state.upAndDown + (off && strokes <= 2 ? 1 : 0),
-      doubleChips: state.doubleChips + (off && staysOff(ball) ? 1 : 0),
+      secondChips: state.secondChips + (off && staysOff(ball) ? 1 : 0),
     };
   },
-  score: (state) => state.strokes,
+  score: (state, { scoring }) => (scoring.counts === 'in_par' ? state.inPar : state.strokes),
   par: (state) => state.par,
-  success: (ball, station, { scoring }) => strokesOf(ball, scoring) <= (station.par ?? 2),
+  success: (ball, station, { scoring, rules }) => !isHitOnly(ball, rules) && strokesOf(ball, scoring) <= (station.par ?? 2),
   best: ({ turns }) => turns,
-  verdict: (ball, _station, { scoring }) => `${strokesOf(ball, scoring)} to finish`,
-  mark: (ball, { scoring }) => String(strokesOf(ball, scoring)),
-  now: ({ strokes, par, through }) => sayToPar(strokes, par, through),
-  notes: ({ strokes, par, through, upAndDown, fromOff, doubleChips }) => [
+  verdict: (ball, _station, { scoring, rules }) => (isHitOnly(ball, rules) ? 'to putt out' : `${strokesOf(ball, scoring)} to finish`),
+  mark: (ball, { scoring, rules }) => (isHitOnly(ball, rules) ? '·' : String(strokesOf(ball, scoring))),
+  now: ({ strokes, par, through, inPar }, { scoring }) =>
+    scoring.counts === 'in_par' && through > 0 ? `${inPar} of ${through}` : sayToPar(strokes, par, through),
+  notes: ({ strokes, par, through, inPar, upAndDown, fromOff, secondChips }, { scoring }) => [
+    scoring.counts === 'in_par'
+      ? { label: 'strokes', value: String(strokes) }
+      : { label: 'in par or better', value: `${inPar} of ${through}` },
     { label: 'against the par', value: `${sayToPar(strokes, par, through)} (par ${par})` },
     ...(fromOff > 0 ? [{ label: 'up and down', value: `${upAndDown} of ${fromOff}` }] : []),
-    ...(doubleChips > 0 ? [{ label: 'double chips', value: `${doubleChips} of ${fromOff}` }] : []),
+    ...(secondChips > 0 ? [{ label: 'needed a second chip', value: `${secondChips} of ${fromOff}` }] : []),
   ],
-  compile({ scoring: { pickUpAfter }, stations }) {
+  compile({ scoring: { counts, pickUpAfter }, stations }) {
     const pars = Int32Array.from(stations, (station) => station.par ?? 2);
     const used = (ball: KernelBall) => (ball.holed ? 1 : Math.min(ball.strokes, pickUpAfter));
-    let strokes = 0;
+    const byPar = counts === 'in_par';
+    let score = 0;
     return {
-      reset: () => void (strokes = 0),
-      take: (_at, ball) => void (strokes += used(ball)),
-      score: () => strokes,
+      reset: () => void (score = 0),
+      take: (at, ball) => void (score += byPar ? (used(ball) <= pars[at]! ? 1 : 0) : used(ball)),
+      score: () => score,
       worked: (at, ball) => used(ball) <= pars[at]!,
     };
   },

@@ -10,6 +10,7 @@ import type { Scheme } from './scheme';
 import { shotMatrix, shotMatrixSchema } from './shot-matrix';
 import { streak, streakSchema } from './streak';
 import { totalLeft, totalLeftSchema } from './total-left';
+import { unscored, unscoredSchema } from './unscored';
 
 /** Every way of scoring, by the name that stands in a game file. */
 export const scoringSchema = z.discriminatedUnion('scheme', [
@@ -23,6 +24,7 @@ export const scoringSchema = z.discriminatedUnion('scheme', [
   shotMatrixSchema,
   clubTrialSchema,
   streakSchema,
+  unscoredSchema,
 ]);
 export type Scoring = z.infer<typeof scoringSchema>;
 export type SchemeKind = Scoring['scheme'];
@@ -38,10 +40,14 @@ const SCHEMES: Readonly<Record<SchemeKind, Scheme<Scoring, unknown>>> = {
   shot_matrix: shotMatrix,
   club_trial: clubTrial,
   streak,
+  unscored,
 };
 
-/** The names of all schemes, in the order in which a screen offers them. */
-export const SCHEME_KINDS = scoringSchema.options.map((option) => option.shape.scheme.value);
+const ALL_KINDS = scoringSchema.options.map((option) => option.shape.scheme.value);
+/** The names of the schemes that can be what counts, in the order in which a screen offers them. */
+export const SCHEME_KINDS = ALL_KINDS.filter((kind) => SCHEMES[kind].counts);
+/** Those that can be a phase before it. */
+export const LEAD_IN_KINDS = ALL_KINDS.filter((kind) => SCHEMES[kind].leadsIn);
 
 /** The rules of a scoring. Its state is the scheme's own affair: it goes in and out, and nobody else looks inside. */
 export function schemeOf(scoring: { scheme: SchemeKind }): Scheme<Scoring, unknown> {

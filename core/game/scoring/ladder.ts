@@ -70,9 +70,10 @@ export const ladder: Scheme<Ladder, State> = {
   takesDistance: () => true,
   unit: ({ counts }) => counts,
   better: ({ counts }) => (counts === 'balls' ? 'lower' : 'higher'),
-  fresh: (system) => ({
+  // A putt climbs where it is holed.
+  fresh: (system, putts = false) => ({
     scheme: 'ladder',
-    radiusM: round(system, 6, 2),
+    radiusM: putts ? 0 : round(system, 6, 2),
     drop: 1,
     bottom: 'floor',
     counts: 'balls',
@@ -85,10 +86,11 @@ export const ladder: Scheme<Ladder, State> = {
   }),
   zones: ({ radiusM }) => [finishZone(radiusM, 'climbs', 'up')],
   fitted: (scoring, fit) => ({ ...scoring, radiusM: fit(scoring.radiusM) }),
-  says({ radiusM, drop, bottom, mostBalls }, { inside }) {
+  says({ radiusM, drop, bottom, counts, mostBalls }, { inside }) {
     const down = drop === 0 ? 'a miss stays' : `a miss drops ${inWords(drop)}`;
     const lowest = bottom === 'end' ? 'a fall below the lowest rung is the end' : 'the lowest rung is a floor';
-    return `A ball ${inside(radiusM)} climbs one rung, ${down}, ${lowest}. At most ${mostBalls} balls.`;
+    const score = counts === 'balls' ? 'The score is the balls used, fewest wins' : 'The score is the highest rung passed';
+    return `A ball ${inside(radiusM)} climbs one rung, ${down}, ${lowest}. ${score}; at most ${mostBalls} balls.`;
   },
   saysGoal(goal, { scoring: { counts, drop, bottom }, stations: { length: rungs } }) {
     if (counts === 'rungs') return `${capital(inWords(Math.ceil(goal)))} of ${inWords(rungs)} rungs passed.`;

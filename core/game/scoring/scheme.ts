@@ -1,3 +1,4 @@
+import type { Shot } from '../../shot/shot';
 import type { UnitSystem } from '../../units/length';
 import { ORDERS, type PlayingOrder, type Rules } from '../rules';
 import type { Sizes } from '../sizes';
@@ -52,6 +53,13 @@ export type Designed<Scoring> = { scoring: Scoring; stations: readonly Station[]
 /** A phase that leads in: its scoring, and the balls at each station. */
 export type LeadingIn<Scoring> = { scoring: Scoring; balls: number };
 
+/** What a game compares: clubs, or shots that are played in several ways. */
+export type Compared = {
+  what: 'club' | 'shot';
+  /** Which of them a ball is, in words: "PW", "low"; null where it says none. */
+  wayOf(shot: Pick<Shot, 'clubLabel' | 'trajectory' | 'shape' | 'swingWidth' | 'called'>): string | null;
+};
+
 /**
  * A way of scoring: all that is particular to it. Whoever designs, plays, forecasts or says a game goes through this
  * interface and knows no scheme by name: a new one is one file here that meets it and one line in `index.ts`, and one
@@ -74,6 +82,8 @@ export interface Scheme<Scoring, State> {
   orders: readonly PlayingOrder[];
   /** Why it can be played in no other order. */
   whyOrder: string;
+  /** Whether it can be what counts; else it is only ever a phase before that. */
+  counts: boolean;
   /** Whether it can be a phase before the one that counts. */
   leadsIn: boolean;
   /** Whether it can begin without stations, which are called while it is played. */
@@ -96,12 +106,17 @@ export interface Scheme<Scoring, State> {
   puttedOut: boolean;
   /** The clubs it is played with, from the longest to the shortest, where it says so. */
   clubs?(scoring: Scoring): readonly string[];
+  /** What it compares by the distance left; null where nothing. */
+  compares?(scoring: Scoring): Compared | null;
   /** What of a game with it makes no sense, beyond what holds for every way of scoring. */
   refuses(game: Designed<Scoring>): Refusal[];
   /** The same of a phase that leads in; paths within the phase. */
   refusesLeadIn(phase: LeadingIn<Scoring>, stations: readonly Station[]): Refusal[];
-  /** What a new game of this kind starts from. */
-  fresh(system: UnitSystem): Scoring;
+  /**
+   * What a new game of this kind starts from.
+   * @param putts whether all its stations are putts
+   */
+  fresh(system: UnitSystem, putts?: boolean): Scoring;
   /** So many balls it takes at least. */
   fewestBalls(scoring: Scoring): number;
   /** For a version with a share of the balls: so many in all. */
@@ -130,8 +145,11 @@ export interface Scheme<Scoring, State> {
   takesDistance(scoring: Scoring): boolean;
   /** Whether it matters where on or off the green a ball from this station finished. */
   asksFinish(station: Station): boolean;
-  /** What to ask for each ball, best first. */
-  asks(phase: Phase<Scoring>, station: Station): AnswerKey[];
+  /**
+   * What to ask for each ball, best first.
+   * @param left balls of the same kind that are still to be played there, this one included
+   */
+  asks(phase: Phase<Scoring>, station: Station, left?: number): AnswerKey[];
   /** The balls of the game, station by station; without it, each station's `balls`. */
   lots?(scoring: Scoring, stations: readonly Station[]): Lot[];
   /** The most balls that are played, where stations are visited as it goes. */
@@ -179,6 +197,7 @@ export const PLAIN = {
   countsBalls: true,
   orders: ORDERS,
   whyOrder: '',
+  counts: true,
   leadsIn: true,
   opens: true,
   calls: () => false,

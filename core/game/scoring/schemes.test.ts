@@ -3,6 +3,10 @@ import { goalMet, type Standing } from '../../play/play';
 import type { GameSpec } from '../spec';
 import { SCHEME_KINDS, schemeOf, type Scoring } from '.';
 import { ranking } from './club-trial';
+import { goalInWords } from '../words/goal-words';
+import { sayScore } from '../words/say-score';
+import { byWay } from '../../play/by-way';
+import type { Shot } from '../../shot/shot';
 import { UNKNOWN, type Result } from './ball';
 import { cellsOf } from './shot-matrix';
 
@@ -59,7 +63,7 @@ test('landing zone: landed, landed and rolled off, missed; land and finish wants
 
 test('hole out: seven stations of par 2 in 2, 1, 3, 2 (double chip), 6 with a penalty … running against the par', () => {
   const stations = 'abcdefg'.split('').map((key) => station(key, { balls: 1, par: 2 }));
-  const spec = of({ scheme: 'hole_out', pickUpAfter: 6, extraFromLevel: null }, { stations, goal: 17 });
+  const spec = of({ scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null }, { stations, goal: 17 });
   const first = alone(spec, [strokes(2), strokes(1), strokes(2), strokes(1), strokes(2)]);
   expect([first.score, first.now]).toEqual([8, 'two under through five']);
   const all = alone(spec, [
@@ -74,12 +78,30 @@ test('hole out: seven stations of par 2 in 2, 1, 3, 2 (double chip), 6 with a pe
   // 2 + 1 + 3 + 2 + (5 + 1) + 2 + 2 = 18 against 14.
   expect([all.score, all.now, all.over]).toEqual([18, 'four over through seven', true]);
   expect(goalMet(spec, all.score)).toBe(false);
-  expect(values(all)).toEqual({ 'against the par': 'four over through seven (par 14)', 'up and down': '5 of 7', 'double chips': '1 of 7' });
+  expect(values(all)).toEqual({
+    'against the par': 'four over through seven (par 14)',
+    'up and down': '5 of 7',
+    'needed a second chip': '1 of 7',
+    'in par or better': '5 of 7',
+  });
+});
+
+test('finished in par or better: 2, 1, 3, 2 and a picked-up ball against par 2 are 3 of 5, and the goal is met', () => {
+  const stations = 'abcde'.split('').map((key) => station(key, { balls: 1, par: 2 }));
+  const scoring = { scheme: 'hole_out', counts: 'in_par', pickUpAfter: 5, extraFromLevel: null } as const;
+  const spec = of(scoring, { stations, goal: 3 });
+  const half = alone(spec, [strokes(2), strokes(1), strokes(3)]);
+  expect([half.score, half.now]).toEqual([2, '2 of 3']);
+  const all = alone(spec, [strokes(2), strokes(1), strokes(3), strokes(2), UNKNOWN]);
+  expect([all.score, all.over, goalMet(spec, all.score), goalMet(spec, 2)]).toEqual([3, true, true, false]);
+  expect(values(all)).toMatchObject({ strokes: '13', 'up and down': '3 of 5' });
+  expect(sayScore(3, schemeOf(scoring).unit(scoring), 'imperial')).toBe('3 in par or better');
+  expect(goalInWords(spec, 'imperial')).toBe('3 of 5 balls in par or better.');
 });
 
 test('hole out with a par by level: the same strokes, and the weaker player leads', () => {
   const stations = three.map((one) => ({ ...one, par: 2 }));
-  const spec = of({ scheme: 'hole_out', pickUpAfter: 5, extraFromLevel: 18 }, { stations });
+  const spec = of({ scheme: 'hole_out', counts: 'strokes', pickUpAfter: 5, extraFromLevel: 18 }, { stations });
   const people = [
     { ...entrants(2)[0]!, level: 5 },
     { ...entrants(2)[1]!, level: 18 },
@@ -167,8 +189,36 @@ test('nearest wins with calls: a kept call earns by itself', () => {
   ]);
 });
 
+test('shot matrix by what is left: low against high from one lie, three balls each', () => {
+  const nothing = { shape: [], swingWidth: [] };
+  const scoring: Scoring = { scheme: 'shot_matrix', route: [], trajectory: ['low', 'high'], ...nothing, farM: ft(30) };
+  const spec = of(scoring, { stations: [station('a', { balls: 3 })] });
+  const { table, events } = playList(spec, [left(3), holed, left(6), left(9), between(30, null), left(12)]);
+  const standing = table.standings[0]!;
+  // 3 + 0 + 6 low, 9 + 30 + 12 high.
+  expect(standing.score).toBeCloseTo(ft(60), 3);
+  expect(standing.over).toBe(true);
+  expect(events.map(({ payload }) => (payload as Shot).trajectory)).toEqual(['low', 'low', 'low', 'high', 'high', 'high']);
+  const [from] = byWay(standing)!;
+  expect(from!.ways.map(({ way, balls, meanM }) => [way, balls, Number((meanM / ft(1)).toFixed(2))])).toEqual([
+    ['low', 3, 3],
+    ['high', 3, 17],
+  ]);
+  const routes: Scoring = { ...scoring, route: ['bold', 'careful'], trajectory: [] };
+  const bold = playList(of(routes, { stations: [station('a', { balls: 1 })] }), [left(3), left(4)]);
+  expect(bold.events.map(({ payload }) => (payload as Shot).called)).toEqual(['bold', 'careful']);
+  expect(byWay(bold.table.standings[0]!)![0]!.ways.map(({ way }) => way)).toEqual(['bold', 'careful']);
+});
+
 test('shot matrix: every combination once, what is asked is recorded', () => {
-  const scoring: Scoring = { scheme: 'shot_matrix', trajectory: ['low', 'high'], shape: ['draw', 'fade'], swingWidth: [] };
+  const scoring: Scoring = {
+    scheme: 'shot_matrix',
+    route: [],
+    farM: null,
+    trajectory: ['low', 'high'],
+    shape: ['draw', 'fade'],
+    swingWidth: [],
+  };
   expect(cellsOf(scoring)).toEqual([
     { trajectory: 'low', shape: 'draw' },
     { trajectory: 'low', shape: 'fade' },

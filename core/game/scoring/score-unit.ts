@@ -1,9 +1,12 @@
 /** What a score counts, so that it can be said with its unit. */
-export const SCORE_UNITS = ['points', 'hits', 'length', 'strokes', 'balls', 'rungs', 'cells', 'in a row'] as const;
+export const SCORE_UNITS = ['points', 'hits', 'length', 'strokes', 'balls', 'rungs', 'cells', 'in par', 'in a row'] as const;
 export type ScoreUnit = (typeof SCORE_UNITS)[number];
 
-/** One and several of what is counted; lengths and runs are said otherwise. */
-export const UNIT_WORDS: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in a row'>, readonly [one: string, several: string]>> = {
+/** Units that follow the figure as they are, for one and for several. */
+export const UNIT_PHRASES = { 'in par': 'in par or better', 'in a row': 'in a row' } as const;
+
+/** One and several of what is counted; lengths are said otherwise. */
+export const UNIT_WORDS: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in par' | 'in a row'>, readonly [one: string, several: string]>> = {
   points: ['point', 'points'],
   hits: ['hit', 'hits'],
   strokes: ['stroke', 'strokes'],

@@ -1,11 +1,15 @@
 import * as z from 'zod';
-import { SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
-import { counted } from '../../units/format';
-import { wordKey } from './answer-keys';
-import type { ShotAsked } from './ball';
-import { NO_RULES, PLAIN, type Lot, type Refusal, type Scheme } from './scheme';
+import { ROUTES, say, SHAPES, SWING_WIDTHS, TRAJECTORIES } from '../../golf/words';
+import { capital, counted, listed } from '../../units/format';
+import { snap } from '../../units/length';
+import { MOST_BALLS, type Station } from '../station';
+import { farKey, holedKey, wordKey } from './answer-keys';
+import { cappedM, type ShotAsked } from './ball';
+import { edgeSchema } from './fields';
+import { NO_RULES, PLAIN, type Lot, type Scheme } from './scheme';
+import { measuredZone } from './zone';
 
-const AXES = { trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
+const AXES = { route: ROUTES, trajectory: TRAJECTORIES, shape: SHAPES, swingWidth: SWING_WIDTHS } as const;
 type Axis = keyof typeof AXES;
 export const MATRIX_AXES = Object.keys(AXES) as Axis[];
 /** The values that an attribute of a shot can have. */
@@ -22,23 +26,26 @@ const axis = <const T extends readonly [string, ...string[]]>(values: T) =>
 export const shotMatrixSchema = z
   .strictObject({
     scheme: z.literal('shot_matrix'),
+    /** Bold against careful. */
+    route: axis(ROUTES).default([]),
     trajectory: axis(TRAJECTORIES),
     shape: axis(SHAPES),
     swingWidth: axis(SWING_WIDTHS),
+    /** Compared by what was left, a ball farther away than this counting as so much; null: a shot that did what was asked counts. */
+    farM: edgeSchema.nullable().default(null),
   })
   .superRefine((scoring, ctx) => {
-    if (MATRIX_AXES.filter((name) => scoring[name].length > 0).length < 2)
-      ctx.addIssue({
-        code: 'custom',
-        path: ['trajectory'],
-        message: 'A matrix crosses two or three attributes: choose values of at least two.',
-      });
+    const axes = MATRIX_AXES.filter((name) => scoring[name].length > 0).length;
+    const refuse = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (scoring.farM === null && axes < 2) refuse('trajectory', 'Cross two or three of these: choose values of at least two.');
+    if (scoring.farM !== null && axes < 1) refuse('trajectory', 'Choose what is compared: at least two values of one of these.');
+    if (scoring.farM === null && scoring.route.length > 0) refuse('route', 'Bold and careful are compared by the distance left.');
   });
 export type ShotMatrix = z.infer<typeof shotMatrixSchema>;
-type State = { done: number; played: number };
+type State = { done: number; played: number; leftM: number };
 
 /** Every combination, the first attribute changing slowest. */
-export function cellsOf(scoring: ShotMatrix): ShotAsked[] {
+export function cellsOf(scoring: Pick<ShotMatrix, Axis>): ShotAsked[] {
   return MATRIX_AXES.reduce<ShotAsked[]>(
     (cells, name) =>
       scoring[name].length === 0 ? cells : cells.flatMap((cell) => scoring[name].map((value) => ({ ...cell, [name]: value }))),
@@ -46,54 +53,101 @@ export function cellsOf(scoring: ShotMatrix): ShotAsked[] {
   );
 }
 
-/** Every combination of two or three attributes of the shot once; the score is how many were executed. */
+/** Every combination of attributes of the shot; the score is how many were executed, or all that was left. */
 export const shotMatrix: Scheme<ShotMatrix, State> = {
   ...PLAIN,
   kind: 'shot_matrix',
   label: 'shot matrix',
-  about: 'Every combination of flight, shape or swing width once, at each station. The score is how many worked.',
-  countsBalls: false,
-  leadsIn: false,
+  about: 'The same shot in every combination of flight, shape and swing width: how many worked, or what each left.',
   opens: false,
   shortens: false,
   without: ['shotOnce'],
   refuses({ scoring, stations, rules }) {
-    const found = stations.flatMap((station, i): Refusal[] => [
-      ...(station.balls === 1 ? [] : [{ path: ['stations', i, 'balls'], message: 'Every combination is played once.' }]),
-      ...(['trajectory', 'shape'] as const).flatMap((name) =>
-        station[name] !== null && scoring[name].length > 0
-          ? [{ path: ['stations', i, name], message: 'The matrix changes this: leave it free here.' }]
-          : [],
-      ),
-    ]);
-    if (rules.shotOnce) found.push({ path: ['rules', 'shotOnce'], message: 'In a matrix every combination already comes once.' });
+    const found = stations.flatMap((station, i) =>
+      fixedBy(scoring, station).map((name) => ({ path: ['stations', i, name], message: FREE })),
+    );
+    if (rules.shotOnce) return [...found, { path: ['rules', 'shotOnce'], message: 'A matrix already says which shots are played.' }];
     return found;
   },
-  allows: () => ({ ...NO_RULES, again: true }),
-  sees: () => ['executed'],
-  takesDistance: () => false,
-  unit: () => 'cells',
-  better: () => 'higher',
-  fresh: () => ({ scheme: 'shot_matrix', trajectory: [...TRAJECTORIES], shape: [...SHAPES], swingWidth: [] }),
-  zones: () => [],
+  compares: (scoring) =>
+    scoring.farM === null
+      ? null
+      : {
+          what: 'shot',
+          wayOf({ called, trajectory, shape, swingWidth }) {
+            const was = { route: ROUTES.find((route) => route === called), trajectory, shape, swingWidth };
+            const asked = Object.fromEntries(MATRIX_AXES.flatMap((name) => (scoring[name].length > 0 ? [[name, was[name]]] : [])));
+            return sayCell(asked as ShotAsked) || null;
+          },
+        },
+  refusesLeadIn: ({ scoring }, stations) =>
+    stations.some((station) => fixedBy(scoring, station).length > 0) ? [{ path: ['scoring'], message: FREE }] : [],
+  allows: ({ farM }) => ({ ...NO_RULES, again: farM === null }),
+  sees: ({ farM }) => (farM === null ? ['executed'] : []),
+  takesDistance: ({ farM }) => farM !== null,
+  unit: ({ farM }) => (farM === null ? 'cells' : 'length'),
+  better: ({ farM }) => (farM === null ? 'higher' : 'lower'),
+  fresh: () => ({ scheme: 'shot_matrix', route: [], trajectory: [...TRAJECTORIES], shape: [...SHAPES], swingWidth: [], farM: null }),
+  zones: ({ farM }) => (farM === null ? [] : [measuredZone(farM)]),
   fitted: (scoring) => scoring,
-  says: (scoring) => `${cellsOf(scoring).length} different shots at each station, each once. A shot that did what was asked counts.`,
-  saysGoal: (goal, { turns }) => `${Math.ceil(goal)} of ${counted(turns, 'shot')} as asked.`,
-  lots: (scoring, stations) => stations.flatMap((_, at) => cellsOf(scoring).map((asked, cell): Lot => ({ at, ballNo: cell + 1, asked }))),
-  asks: () => [wordKey('done', 'as asked', { executed: true }, 1), wordKey('not', 'not', { executed: false }, 0)],
-  start: () => ({ done: 0, played: 0 }),
-  step: ({ done, played }, ball) => ({ done: done + (ball.executed === true ? 1 : 0), played: played + 1 }),
-  score: ({ done }) => done,
-  success: (ball) => ball.executed === true,
-  best: ({ turns }) => turns,
-  verdict: (ball) => (ball.executed ? 'as asked' : 'not'),
-  notes: ({ done, played }) => [{ label: 'worked', value: `${done} of ${played}` }],
-  compile() {
-    let done = 0;
+  says(scoring) {
+    const shots = cellsOf(scoring).map((cell) => sayCell(cell));
+    const which = shots.length <= 4 ? listed(shots) : `${shots.length} different shots`;
+    return scoring.farM === null
+      ? `${capital(which)} at each station. A shot that did what was asked counts.`
+      : `The same shot ${which}. What is left is added up, and compared.`;
+  },
+  saysGoal: (goal, { scoring, turns }, { left, each }) =>
+    scoring.farM === null
+      ? `${Math.ceil(goal)} of ${counted(turns, 'shot')} as asked.`
+      : `${left(goal)} over ${counted(turns, 'ball')}: ${each(goal, turns)} each on average.`,
+  lots: (scoring, stations) =>
+    stations.flatMap((station, at) =>
+      cellsOf(scoring).flatMap((asked, cell) =>
+        Array.from({ length: Math.min(station.balls, MOST_BALLS) }, (_, ball): Lot => ({
+          at,
+          ballNo: cell * station.balls + ball + 1,
+          asked,
+        })),
+      ),
+    ),
+  asks: ({ scoring: { farM } }) =>
+    farM === null
+      ? [wordKey('done', 'as asked', { executed: true }, 1), wordKey('not', 'not', { executed: false }, 0)]
+      : [holedKey(), farKey(farM)],
+  start: () => ({ done: 0, played: 0, leftM: 0 }),
+  step: ({ done, played, leftM }, ball, _lot, { scoring: { farM } }) => ({
+    done: done + (ball.executed === true ? 1 : 0),
+    played: played + 1,
+    leftM: farM === null ? 0 : snap(leftM + cappedM(ball, farM)),
+  }),
+  score: ({ done, leftM }, { scoring }) => (scoring.farM === null ? done : leftM),
+  success: (ball, _station, { scoring }) => (scoring.farM === null ? ball.executed === true : null),
+  best: ({ scoring, turns }) => (scoring.farM === null ? turns : 0),
+  verdict: (ball, _station, { scoring }) => (scoring.farM !== null ? '' : ball.executed ? 'as asked' : 'not'),
+  notes: ({ done, played }, { scoring }) => (scoring.farM === null ? [{ label: 'worked', value: `${done} of ${played}` }] : []),
+  compile({ scoring: { farM } }) {
+    let score = 0;
     return {
-      reset: () => void (done = 0),
-      take: (_at, ball) => void (done += ball.executed ? 1 : 0),
-      score: () => done,
+      reset: () => void (score = 0),
+      take: (_at, ball) => {
+        if (farM === null) score += ball.executed ? 1 : 0;
+        else score = snap(score + (ball.holed ? 0 : Math.min(ball.leftM, farM)));
+      },
+      score: () => score,
     };
   },
 };
+
+const FREE = 'The matrix changes this: leave it free here.';
+
+/** What a station fixes that the matrix would change. */
+function fixedBy(scoring: ShotMatrix, station: Station): ('trajectory' | 'shape')[] {
+  return (['trajectory', 'shape'] as const).filter((name) => station[name] !== null && scoring[name].length > 0);
+}
+
+/** What is asked of one ball, in words: "low draw", "bold", "high, compact swing". */
+export function sayCell({ route, trajectory, shape, swingWidth }: ShotAsked): string {
+  const words = [route, trajectory, shape].filter(Boolean).join(' ');
+  return [words, swingWidth && `${say(swingWidth)} swing`].filter(Boolean).join(', ');
+}

@@ -1,12 +1,13 @@
 import { flies } from '../../golf/shot-types';
 import type { GameSpec } from '../spec';
+import { allStations } from '../station';
 
 /**
  * The short cautions to show before the first ball, most important first. They never call anything safe: the rules of
  * the course and the judgement of the coach stand above the program.
  */
-export function careLines(game: Pick<GameSpec, 'stations'>): string[] {
-  const anyFlies = game.stations.some(({ shotType }) => flies(shotType));
+export function careLines(game: Pick<GameSpec, 'stations' | 'leadIn'>): string[] {
+  const anyFlies = allStations(game).some(({ shotType }) => flies(shotType));
   return [
     ...(anyFlies
       ? ['One direction of play, or take turns.', 'Nobody in front of or beside a swinging player.']

@@ -15,7 +15,9 @@ test('how a game is scored is said with its figures, in the reader’s units', (
     'Holed: 6; inside 0.9 m: 4; inside 1.8 m: 2; inside 3 m: 1; outside: 0. A ball on the line scores the inner ring.',
   );
   expect(words('roll-call')).toBe('A ball inside 2 clubs is a hit.');
-  expect(words('rope-ladder')).toBe('A ball in the hole climbs one rung, a miss drops one, the lowest rung is a floor. At most 40 balls.');
+  expect(words('rope-ladder')).toBe(
+    'A ball in the hole climbs one rung, a miss drops one, the lowest rung is a floor. The score is the balls used, fewest wins; at most 40 balls.',
+  );
   expect(words('stone-and-hearth')).toBe('The ball lands within 4 ft of the line, short or long, and finishes inside 8 ft.');
   expect(words('say-it-first')).toBe(
     'The nearest to the hole takes the point. Equally near: each takes it. All balls are played. The shot is called first; a kept call earns 1.',

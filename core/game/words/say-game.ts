@@ -14,6 +14,7 @@ export function scoringInWords(scoring: Scoring, sizes: Sizes, system: UnitSyste
 const ORDER_WORDS: Readonly<Record<PlayingOrder, string>> = {
   blocked: 'station after station',
   serial: 'out and back, one ball at each',
+  serial_twice: 'out and back, two balls where you turn',
   random: 'random, never the same station twice running',
   choice: 'the player chooses',
 };
@@ -33,15 +34,16 @@ export function saySide(side: Side): string {
 }
 
 /** The rules of a game beyond its scoring, a short sentence each; plain ones are not said. */
-export function rulesInWords({ order, rules, open, scoring, stations }: GameSpec, system: UnitSystem): string[] {
+export function rulesInWords({ order, rules, open, calls, scoring, stations }: GameSpec, system: UnitSystem): string[] {
   const scheme = schemeOf(scoring);
   const unit = scheme.unit(scoring);
   const costs = (n: number) => (unit === 'length' ? `${n} ${leftUnit(system)}` : counted(n, unit === 'strokes' ? 'stroke' : 'point'));
   const said: (string | false | null)[] = [
-    open && 'Stations are called while you play.',
+    open && `Stations are called while you play${sayCalls(calls)}.`,
     !open && stations.length > 1 && scheme.orders.length > 1 && `Order: ${sayOrder(order)}.`,
     rules.ball === 'drop' ? 'Balls are dropped.' : 'Balls are placed.',
-    rules.puttOut && 'Every ball is putted out.',
+    rules.puttOut === 'each' && 'Every ball is putted out.',
+    rules.puttOut === 'after_all' && 'First all balls are hit, then all are putted out.',
     rules.timeLimitS !== null && `Time: ${sayTime(rules.timeLimitS)}; later balls do not score.`,
     rules.attempts === 'until_works' && 'A failed ball is hit again until it works, five times at most; only the first attempt scores.',
     rules.clubOnce && 'No club twice.',
@@ -56,6 +58,12 @@ export function rulesInWords({ order, rules, open, scoring, stations }: GameSpec
     rules.allowances && 'Head starts may be given.',
   ];
   return said.filter((line) => typeof line === 'string');
+}
+
+/** ": three stations, two balls at each"; empty where nothing is planned. */
+function sayCalls({ stations, balls }: GameSpec['calls']): string {
+  const said = [stations !== null && counted(stations, 'station'), balls !== null && `${counted(balls, 'ball')} at each`].filter(Boolean);
+  return said.length > 0 ? `: ${said.join(', ')}` : '';
 }
 
 /** "1 min 30 s", "10 min". */

@@ -1,6 +1,6 @@
 import { formatTotal } from '../../units/format';
 import type { UnitSystem } from '../../units/length';
-import { UNIT_WORDS, type ScoreUnit } from '../scoring/score-unit';
+import { UNIT_PHRASES, UNIT_WORDS, type ScoreUnit } from '../scoring/score-unit';
 
 /** A score as a figure alone: "17", "23 ft 4", "−1.5". */
 export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem): string {
@@ -9,16 +9,16 @@ export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem):
   return `${score < 0 ? '−' : ''}${Number(Math.abs(score).toFixed(1))}`;
 }
 
-/** A score with what it counts: "17 points", "1 hit", "23 ft 4", "6 in a row". */
+/** A score with what it counts: "17 points", "1 hit", "23 ft 4", "6 in par or better". */
 export function sayScore(score: number, unit: ScoreUnit, system: UnitSystem): string {
   const figure = scoreFigure(score, unit, system);
   if (unit === 'length') return figure;
-  if (unit === 'in a row') return `${figure} in a row`;
+  if (unit === 'in a row' || unit === 'in par') return `${figure} ${UNIT_PHRASES[unit]}`;
   return `${figure} ${UNIT_WORDS[unit][Math.abs(score) === 1 ? 0 : 1]}`;
 }
 
 /** What a score counts, in the plural: "points", "ft in all". */
 export function sayUnit(unit: ScoreUnit, system: UnitSystem): string {
   if (unit === 'length') return system === 'metric' ? 'metres in all' : 'feet in all';
-  return unit === 'in a row' ? unit : UNIT_WORDS[unit][1];
+  return unit === 'in a row' || unit === 'in par' ? UNIT_PHRASES[unit] : UNIT_WORDS[unit][1];
 }

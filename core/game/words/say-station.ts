@@ -7,7 +7,7 @@ import type { Station } from '../station';
 /** The unit in which a station's distance is shown to somebody: the coach's own where the systems agree, else the reader's. */
 export function stationUnit(station: Pick<Station, 'shotType' | 'distanceUnit'>, system: UnitSystem): LengthUnit {
   if (system === 'metric') return 'm';
-  if (station.distanceUnit !== 'm') return station.distanceUnit;
+  if (station.distanceUnit === 'ft' || station.distanceUnit === 'yd') return station.distanceUnit;
   return unitOf(station.shotType, system);
 }
 
@@ -34,4 +34,15 @@ export function sayWhere(station: Pick<Station, 'hole' | 'name'>, stationNo: num
 /** What stands under a station's name: "light rough, uphill · low". */
 export function sayStationLie(station: Station): string {
   return station.trajectory ? `${sayLie(station)} · ${station.trajectory}` : sayLie(station);
+}
+
+/** "12 yd to the green", "uphill, left to right": how the ground lies, as far as anything is said of it. */
+export function sayGround(station: Station, system: UnitSystem): string {
+  const { edgeM, slope, breaks } = station;
+  return [
+    edgeM !== null && `${sayAtStation(edgeM, station, system)} to the green`,
+    [slope, breaks].flatMap((word) => (word ? say(word) : [])).join(', '),
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }

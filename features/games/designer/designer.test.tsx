@@ -193,13 +193,14 @@ describe('another way of scoring', () => {
     expect(sent()).toMatchObject({ order: 'serial', rules: { endOnPerfectRound: true } });
   });
 
-  test('another unit of size keeps the figures, and a stick of one’s own length rescales them', async () => {
+  test('another unit keeps the size of a zone, to a round figure; a stick of one’s own length keeps the figure', async () => {
     const user = show();
     await type(user, 'Title', 'Sticks');
     await choose(user, 'hits');
     await type(user, /^A hit is inside/, '2');
     await user.selectOptions(screen.getByLabelText('Zones in'), 'club');
-    expect(screen.getByLabelText(/^A hit is inside/)).toHaveValue('2');
+    expect(screen.getByLabelText(/^A hit is inside/)).toHaveValue('0.75');
+    await type(user, /^A hit is inside/, '2');
     await type(user, /^Its length/, '40');
     await user.click(save());
     expect(sent()).toMatchObject({ sizes: { unit: 'club', of: 'fixed', fixedM: 1.016 }, scoring: { radiusM: 2.032 } });

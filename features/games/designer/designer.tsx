@@ -75,9 +75,15 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
           <TextField path="title" label="Title" maxLength={80} />
           <TextField path="about" label="What it trains, and for whom" maxLength={200} className="mt-2" rows={2} />
           <h2 className="mt-3 mb-2">Stations</h2>
-          <StationFields units={units} chosen={chosen} onChoose={setChosen} plan={green?.plan ?? null} />
+          <StationFields units={units} coach={coach} chosen={chosen} onChoose={setChosen} plan={green?.plan ?? null} />
           <div className="mt-3">
             <Toggle path="open" label="Stations are called while you play" />
+            {spec.open && (
+              <div className={styles.pair}>
+                <NumberField path="calls.stations" label="Stations to call" placeholder="any number" />
+                <NumberField path="calls.balls" label="Balls at each" placeholder="any number" />
+              </div>
+            )}
           </div>
         </section>
         <section aria-label="What is aimed at" className={styles.middle}>
@@ -96,7 +102,7 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
           <h2 className="mt-4 mb-2">Rules</h2>
           <RulesFields />
           <h2 className="mt-4 mb-2">Phases before it</h2>
-          <LeadInFields units={units} />
+          <LeadInFields units={units} coach={coach} />
         </section>
         <section aria-label="What it comes to" className={styles.right}>
           <Outcome

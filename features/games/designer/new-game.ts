@@ -1,9 +1,10 @@
 import { firstScoring } from '@/core/game/scoring/simple';
+import { NOTHING_PLANNED } from '@/core/game/calls';
 import { PLAIN_RULES } from '@/core/game/rules';
 import { freshKey, GAME_VERSION, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
-import { NOWHERE_SAID, type Station } from '@/core/game/station';
+import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '@/core/game/station';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
@@ -12,6 +13,7 @@ function firstStation(units: UnitSystem): Station {
   return {
     key: 's1',
     ...NOWHERE_SAID,
+    ...NO_GROUND_SAID,
     place: null,
     shotType: 'chip',
     surface: 'fairway',
@@ -29,10 +31,13 @@ function firstStation(units: UnitSystem): Station {
   };
 }
 
-/** Another station, like the last one but for its key: most games change one thing at a time. */
-export function nextStation(stations: readonly Station[], units: UnitSystem): Station {
+/**
+ * Another station, like the last one but for its key: most games change one thing at a time.
+ * @param all stations of the game, whose keys are taken
+ */
+export function nextStation(stations: readonly Station[], units: UnitSystem, all: readonly Station[] = stations): Station {
   const last = stations.at(-1) ?? firstStation(units);
-  const keys = stations.map((station) => station.key);
+  const keys = all.map((station) => station.key);
   return { ...last, key: freshKey('s', keys), place: null, name: '', note: '' };
 }
 
@@ -44,6 +49,7 @@ export function newGame(units: UnitSystem): GameSpec {
     title: '',
     about: '',
     open: false,
+    calls: NOTHING_PLANNED,
     stations: [firstStation(units)],
     order: 'blocked',
     sizes: { unit: units === 'metric' ? 'm' : 'ft', of: 'fixed', fixedM: null, scaled: false },

@@ -6,7 +6,7 @@ import { useFormContext } from 'react-hook-form';
 import { SIDES, type Rules } from '@/core/game/rules';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import { saySide } from '@/core/game/words/say-game';
-import { isBodyMeasure, SIZE_UNITS, saySizeUnit, unitM, type Sizes } from '@/core/game/sizes';
+import { isBodyMeasure, SIZE_UNITS, saySizeUnit, sizeStepM, unitM, type Sizes } from '@/core/game/sizes';
 import { snap, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { LengthInput } from '@/ui/length-input';
@@ -15,17 +15,19 @@ import { usePart, valueOf } from './values';
 
 const ORDER_OPTIONS = {
   blocked: 'station after station',
-  serial: 'out and back, one ball at each',
+  serial: 'out and back, one ball where you turn',
+  serial_twice: 'out and back, two balls where you turn',
   random: 'random, never twice running',
   choice: 'the player chooses',
 } as const;
 
 /** Which rules are worth showing: those that the way of scoring can have. */
 function rulesFor(scoring: Scoring, open: boolean, stations: number) {
-  const { allows, orders, without } = schemeOf(scoring);
+  const { allows, orders, puttedOut, without } = schemeOf(scoring);
   const can = allows(scoring);
   return {
     ...can,
+    puttedOut,
     perfect: can.perfect && !open && stations > 0,
     orders: open ? [] : orders,
     toggle: (rule: keyof Rules) => !without.includes(rule),
@@ -96,7 +98,15 @@ export function RulesFields() {
           ]}
         />
       )}
-      {has.toggle('puttOut') && <Toggle path="rules.puttOut" label="Every ball is putted out" />}
+      <ChoiceField
+        path="rules.puttOut"
+        label="Putting out"
+        options={[
+          ['no', has.puttedOut ? 'each ball at once' : 'not putted out'],
+          ...(has.puttedOut ? [] : [['each', 'each ball at once'] as const]),
+          ['after_all', 'after all balls are hit'],
+        ]}
+      />
       {has.perfect && <Toggle path="rules.endOnPerfectRound" label="A perfect first round ends the game" />}
       <details className={styles.more} open={clubs}>
         <summary>Clubs and repeats</summary>
@@ -111,17 +121,25 @@ export function RulesFields() {
   );
 }
 
-/** In what the zones are measured, and whose that is. Another unit keeps the figures: whoever changes it meant those. */
+/**
+ * In what the zones are measured, and whose that is. Another unit keeps their size, to the nearest round figure; another length of the same
+ * unit keeps the figures.
+ */
 export function SizesFields({ units }: { units: UnitSystem }) {
   const { setValue, getValues } = useFormContext();
   const sizes = usePart('sizes');
   const fault = useFault('sizes.fixedM');
   const change = (next: Sizes) => {
-    const before = unitM(valueOf<Sizes>(getValues, 'sizes'));
-    const after = unitM(next) || before;
+    const before = valueOf<Sizes>(getValues, 'sizes');
     setValue('sizes', next, { shouldDirty: true });
-    if (!Number.isFinite(after)) return;
-    const fit = (radiusM: number) => snap((radiusM / before) * after);
+    if (!Number.isFinite(unitM(next))) return;
+    const step = sizeStepM(next);
+    const fit = (radiusM: number) =>
+      radiusM === 0
+        ? 0
+        : before.unit === next.unit
+          ? snap((radiusM / unitM(before)) * unitM(next))
+          : snap(Math.max(1, Math.round(radiusM / step)) * step);
     const rescale = (path: string) => {
       const value: unknown = getValues(path);
       if (typeof value === 'number' && Number.isFinite(value)) setValue(path, fit(value));

@@ -1,9 +1,12 @@
 'use client';
 
+import { useRef } from 'react';
 import { Form } from 'react-bootstrap';
 import { useFormContext } from 'react-hook-form';
 import type { PlayingOrder } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
+import { isPutt } from '@/core/golf/shot-types';
+import type { ShotType } from '@/core/golf/words';
 import type { UnitSystem } from '@/core/units/length';
 import { FIELDS } from '../scoring';
 import { idOf, useFault } from './parts';
@@ -23,11 +26,15 @@ export function ScoringFields({ path, units, only, plan }: Props) {
   const scheme = useValue<SchemeKind>(`${path}.scheme`);
   const fault = useFault(path);
   const Fields = FIELDS[scheme];
+  // What was tried before comes back as it was left: the figures, and the balls at each station.
+  const tried = useRef(new Map<SchemeKind, { scoring: Scoring; balls: Balls }>());
   const change = (kind: SchemeKind) => {
     clearErrors(path);
-    const fresh = schemeOf({ scheme: kind }).fresh(units);
-    setValue(path, fresh, { shouldDirty: true });
-    if (path === 'scoring') followScheme(fresh, getValues, setValue);
+    tried.current.set(scheme, { scoring: valueOf<Scoring>(getValues, path), balls: ballsNow(getValues, path) });
+    const before = tried.current.get(kind);
+    const next = before?.scoring ?? schemeOf({ scheme: kind }).fresh(units, onlyPutts(getValues));
+    setValue(path, next, { shouldDirty: true });
+    if (path === 'scoring') followScheme(next, before?.balls ?? {}, getValues, setValue);
   };
   return (
     <div>
@@ -49,17 +56,36 @@ export function ScoringFields({ path, units, only, plan }: Props) {
   );
 }
 
-/** What follows by itself from another way of scoring: balls a station, a par, a carry, an order that it can have. */
+const onlyPutts = (getValues: ReturnType<typeof useFormContext>['getValues']) =>
+  valueOf<{ shotType: ShotType }[]>(getValues, 'stations').every(({ shotType }) => isPutt(shotType));
+
+/** Balls at each station, by its key. */
+type Balls = Readonly<Record<string, number>>;
+
+function ballsNow(getValues: ReturnType<typeof useFormContext>['getValues'], path: string): Balls {
+  if (path !== 'scoring') return {};
+  return Object.fromEntries(valueOf<{ key: string; balls: number }[]>(getValues, 'stations').map(({ key, balls }) => [key, balls]));
+}
+
+/**
+ * What follows by itself from another way of scoring: balls a station, a par, a carry, an order that it can have.
+ * @param before the balls that each station had when this way was tried last
+ */
 function followScheme(
   scoring: Scoring,
+  before: Balls,
   getValues: ReturnType<typeof useFormContext>['getValues'],
   setValue: ReturnType<typeof useFormContext>['setValue'],
 ) {
   const scheme = schemeOf(scoring);
   const says = (field: 'carryM' | 'par') => scheme.stationSays.includes(field);
-  const stations = valueOf<{ balls: number; carryM: number | null; par: number | null; distanceM: number }[]>(getValues, 'stations');
+  const stations = valueOf<{ key: string; balls: number; carryM: number | null; par: number | null; distanceM: number }[]>(
+    getValues,
+    'stations',
+  );
   stations.forEach((station, i) => {
-    if (!scheme.countsBalls) setValue(`stations.${i}.balls`, 1);
+    const balls = before[station.key] ?? (scheme.countsBalls && scheme.lots === undefined ? null : 1);
+    if (balls !== null) setValue(`stations.${i}.balls`, balls);
     if (says('carryM') && station.carryM === null && Number.isFinite(station.distanceM))
       setValue(`stations.${i}.carryM`, Math.round((station.distanceM / 2) * 1e4) / 1e4);
     if (says('par') && station.par === null) setValue(`stations.${i}.par`, 2);

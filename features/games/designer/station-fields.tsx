@@ -8,15 +8,16 @@ import { CSS } from '@dnd-kit/utilities';
 import { useEffect, useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { get, useFieldArray, useFormContext } from 'react-hook-form';
-import { sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
+import { sayGround, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
-import { MANY_BALLS, MOST_STATIONS, type Station } from '@/core/game/station';
+import { NOMINAL_M, saySizeUnit, type OwnLengths } from '@/core/game/sizes';
+import { allStations, BREAKS, DISTANCE_UNITS, MANY_BALLS, MOST_STATIONS, SLOPES, type Station } from '@/core/game/station';
 import { elsewhere, missingStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
 import { say, SHAPES, SHOT_TYPES, SITS, STANCES, TRAJECTORIES } from '@/core/golf/words';
 import { counted, formatLength, nounOf } from '@/core/units/format';
-import { fromMetres, toMetres, type UnitSystem } from '@/core/units/length';
+import { METRES_PER, snap, type LengthUnit, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { nextStation } from './new-game';
 import { ChoiceField, LengthField, NumberField, TextField, useFault } from './parts';
@@ -28,19 +29,24 @@ const gripId = (stationKey: string) => `grip-${stationKey}`;
 const words = (list: readonly string[]) => list.map((word) => [word, say(word)] as const);
 
 type Props = {
+  /** Where the stations stand in the form: those of the game, or those that a phase has of its own. */
+  path?: 'stations' | `leadIn.${number}.stations`;
   units: UnitSystem;
+  coach: OwnLengths;
   chosen: string | null;
   onChoose: (key: string | null) => void;
   /** The green on which they stand, if they stand on one. */
   plan: GreenPlan | null;
 };
 
-/** The stations of the game, in the order of play; the chosen one is open. */
-export function StationFields({ units, chosen, onChoose, plan }: Props) {
+/** Stations in the order of play; the chosen one is open. */
+export function StationFields({ path = 'stations', units, coach, chosen, onChoose, plan }: Props) {
   const { control, getValues, formState } = useFormContext<GameSpec>();
-  const { fields, append, insert, remove, move } = useFieldArray({ control, name: 'stations', keyName: 'fieldId' });
+  // A phase's stations are no other kind: one name serves the types.
+  const name = path as 'stations';
+  const { fields, append, insert, remove, move } = useFieldArray({ control, name, keyName: 'fieldId' });
   const open = usePart('open');
-  const fault = useFault('stations');
+  const fault = useFault(path);
   const dndId = useId();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const grip = useRef<string | null>(null);
@@ -50,7 +56,8 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
     grip.current = null;
   });
   const [removed, setRemoved] = useState<{ station: Station; at: number } | null>(null);
-  const stations = () => getValues('stations');
+  const stations = () => getValues(name);
+  const fresh = () => nextStation(stations(), units, allStations(getValues()));
   const add = (at: number, station: Station) => {
     insert(at, station);
     onChoose(station.key);
@@ -75,10 +82,12 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
               <StationRow
                 key={field.fieldId}
                 id={field.fieldId}
+                list={path}
                 index={i}
                 last={fields.length - 1}
                 units={units}
-                wrong={get(formState.errors, `stations.${i}`) !== undefined}
+                coach={coach}
+                wrong={get(formState.errors, `${path}.${i}`) !== undefined}
                 chosen={field.key === chosen}
                 onToggle={() => onChoose(field.key === chosen ? null : field.key)}
                 onMove={(to) => move(i, to)}
@@ -86,7 +95,7 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
                   grip.current = gripId(field.key);
                   move(i, to);
                 }}
-                onCopy={() => add(i + 1, { ...stations()[i]!, key: nextStation(stations(), units).key, name: '', note: '' })}
+                onCopy={() => add(i + 1, { ...stations()[i]!, key: fresh().key, name: '', note: '' })}
                 onRemove={() => {
                   setRemoved({ station: stations()[i]!, at: i });
                   remove(i);
@@ -116,13 +125,13 @@ export function StationFields({ units, chosen, onChoose, plan }: Props) {
           </Button>
         </p>
       )}
-      {fields.length === 0 && open && <p className="small-print">The first station is called at the green.</p>}
+      {fields.length === 0 && open && path === 'stations' && <p className="small-print">The first station is called at the green.</p>}
       {plan && <OnGreen plan={plan} units={units} onAdd={(more) => append(more)} />}
       <Button
         variant="outline-dark"
         disabled={fields.length >= MOST_STATIONS}
         onClick={() => {
-          const station = nextStation(stations(), units);
+          const station = fresh();
           append(station);
           onChoose(station.key);
         }}
@@ -156,9 +165,11 @@ function OnGreen({ plan, units, onAdd }: { plan: GreenPlan; units: UnitSystem; o
 
 type RowProps = {
   id: string;
+  list: NonNullable<Props['path']>;
   index: number;
   last: number;
   units: UnitSystem;
+  coach: OwnLengths;
   wrong: boolean;
   chosen: boolean;
   onToggle: () => void;
@@ -169,10 +180,10 @@ type RowProps = {
   onRemove: () => void;
 };
 
-function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, onStep, onCopy, onRemove }: RowProps) {
+function StationRow({ id, list, index, last, units, coach, wrong, chosen, onToggle, onMove, onStep, onCopy, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
-  const station = useValue<Station | undefined>(`stations.${index}`);
-  const scoring = usePart('scoring');
+  const station = useValue<Station | undefined>(`${list}.${index}`);
+  const scoring = useValue<Scoring>(list.replace(/stations$/, 'scoring'));
   if (!station) return null;
   const { countsBalls, stationSays } = schemeOf(scoring);
   const known = Number.isFinite(station.distanceM);
@@ -206,7 +217,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
               {index + 1}. {known ? sayStation(station, units) : say(station.shotType)}
             </b>
             <small>
-              {[saySpot(station), sayStationLie(station)].filter(Boolean).join(' · ')}
+              {[saySpot(station), sayStationLie(station), sayGround(station, units)].filter(Boolean).join(' · ')}
               {station.target === 'peg' && ' · to a peg'}
               {station.club && ` · ${station.club}`}
               {stationSays.includes('par') && ` · par ${station.par ?? 2}`}
@@ -223,7 +234,7 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
       </div>
       {chosen && (
         <div className={styles.stationOpen}>
-          <StationEditor path={`stations.${index}`} station={station} scoring={scoring} />
+          <StationEditor path={`${list}.${index}`} station={station} scoring={scoring} coach={coach} />
           <div className={styles.stationTools}>
             <Button
               variant="outline-dark"
@@ -256,28 +267,35 @@ function StationRow({ id, index, last, units, wrong, chosen, onToggle, onMove, o
   );
 }
 
-function StationEditor({ path, station, scoring }: { path: string; station: Station; scoring: Scoring }) {
+type EditorProps = { path: string; station: Station; scoring: Scoring; coach: OwnLengths };
+
+function StationEditor({ path, station, scoring, coach }: EditorProps) {
   const { setValue, getValues, trigger } = useFormContext();
   const wrong = useFault(`${path}.surface`);
   const scheme = schemeOf(scoring);
 
   /** A putt is on the green and in feet, a bunker shot in sand: what can't be otherwise follows by itself. */
   const followShotType = () => {
-    const { shotType, surface, sit, distanceUnit } = valueOf<Station>(getValues, path);
+    const { shotType, surface, distanceUnit } = valueOf<Station>(getValues, path);
     if (!surfacesOf(shotType).includes(surface)) setValue(`${path}.surface`, surfacesOf(shotType)[0]!);
-    if (distanceUnit !== 'm') followUnit(unitOf(shotType, 'imperial'));
-    if (!surfacesOf(shotType).includes('sand') && sit === 'buried') setValue(`${path}.sit`, 'clean');
-    if (isPutt(shotType)) setValue(`${path}.carryM`, null);
+    if (distanceUnit === 'yd' || distanceUnit === 'ft') followUnit(unitOf(shotType, 'imperial'));
+    if (isPutt(shotType)) for (const field of ['carryM', 'edgeM']) setValue(`${path}.${field}`, null);
+    else for (const field of ['slope', 'breaks']) setValue(`${path}.${field}`, null);
     if (wrong) void trigger(path);
   };
   /** Another unit for the same figures: whoever changes it meant the figures. */
   const followUnit = (unit: Station['distanceUnit']) => {
-    const { distanceM, carryM, distanceUnit } = valueOf<Station>(getValues, path);
+    const { distanceUnit, ...now } = valueOf<Station>(getValues, path);
     if (unit === distanceUnit) return;
-    if (Number.isFinite(distanceM)) setValue(`${path}.distanceM`, toMetres(fromMetres(distanceM, distanceUnit), unit));
-    if (carryM !== null && Number.isFinite(carryM)) setValue(`${path}.carryM`, toMetres(fromMetres(carryM, distanceUnit), unit));
+    const fold = metresOf(unit, coach) / metresOf(distanceUnit, coach);
+    for (const field of ['distanceM', 'carryM', 'edgeM'] as const) {
+      const metres = now[field];
+      if (metres !== null && Number.isFinite(metres)) setValue(`${path}.${field}`, snap(metres * fold));
+    }
     setValue(`${path}.distanceUnit`, unit);
   };
+  const unit = typedIn(station.distanceUnit, coach);
+  const putt = isPutt(station.shotType);
   const many = station.balls > MANY_BALLS ? 'Many at one spot: they block the hole, and a groove is not learning.' : '';
 
   const [named] = useState(() => station.name !== '' || station.note !== '');
@@ -286,7 +304,8 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
       [station.trajectory, station.shape, station.club].some((one) => one !== null) ||
       station.sit !== 'clean' ||
       station.stance !== 'flat' ||
-      station.target === 'peg',
+      station.target === 'peg' ||
+      [station.edgeM, station.slope, station.breaks].some((one) => one !== null),
   );
 
   return (
@@ -294,10 +313,10 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
       <div className={styles.pair}>
         <ChoiceField path={`${path}.shotType`} label="Shot" options={words(SHOT_TYPES)} onChange={followShotType} />
         <ChoiceField path={`${path}.surface`} label="From" options={words(surfacesOf(station.shotType))} />
-        <LengthField path={`${path}.distanceM`} label="Distance" unit={station.distanceUnit} />
-        <UnitChoice path={path} unit={station.distanceUnit} onChange={followUnit} />
+        <LengthField path={`${path}.distanceM`} label="Distance" unit={unit} />
+        <UnitChoice path={path} unit={station.distanceUnit} coach={coach} onChange={followUnit} />
         {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
-        {scheme.stationSays.includes('carryM') && <LengthField path={`${path}.carryM`} label="Lands at" unit={station.distanceUnit} />}
+        {scheme.stationSays.includes('carryM') && <LengthField path={`${path}.carryM`} label="Lands at" unit={unit} />}
         {scheme.stationSays.includes('par') && <NumberField path={`${path}.par`} label="Par" />}
       </div>
       <details className={styles.more} open={named}>
@@ -309,8 +328,11 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
         <TextField path={`${path}.note`} label="Note" hint="land it past the ridge" maxLength={80} />
       </details>
       <details className={styles.more} open={special}>
-        <summary>Lie, flight, club</summary>
+        <summary>{putt ? 'Slope, break, club' : 'Lie, flight, club'}</summary>
         <div className={styles.pair}>
+          {putt && <ChoiceField path={`${path}.slope`} label="Slope" options={[['', 'level'], ...words(SLOPES)]} />}
+          {putt && <ChoiceField path={`${path}.breaks`} label="Break" options={[['', 'any'], ...words(BREAKS)]} />}
+          {!putt && <LengthField path={`${path}.edgeM`} label="To the edge of the green" hint="empty: not said" unit={unit} />}
           <ChoiceField path={`${path}.sit`} label="Ball" options={words(SITS)} />
           <ChoiceField path={`${path}.stance`} label="Stance" options={words(STANCES)} />
           <ChoiceField path={`${path}.trajectory`} label="Flight" options={[['', 'any'], ...words(TRAJECTORIES)]} />
@@ -330,15 +352,23 @@ function StationEditor({ path, station, scoring }: { path: string; station: Stat
   );
 }
 
-function UnitChoice({
-  path,
-  unit,
-  onChange,
-}: {
-  path: string;
-  unit: Station['distanceUnit'];
-  onChange: (unit: Station['distanceUnit']) => void;
-}) {
+type Unit = Station['distanceUnit'];
+const isOwn = (unit: Unit): unit is Exclude<Unit, LengthUnit> => unit !== 'yd' && unit !== 'ft' && unit !== 'm';
+
+/** Metres of one unit in which a coach gives distances: of their own pace, club, putter or flagstick where they were measured. */
+function metresOf(unit: Unit, coach: OwnLengths): number {
+  return isOwn(unit) ? (coach[`${unit}M`] ?? NOMINAL_M[unit]) : METRES_PER[unit];
+}
+
+const typedIn = (unit: Unit, coach: OwnLengths) => (isOwn(unit) ? { word: saySizeUnit(unit), metres: metresOf(unit, coach) } : unit);
+
+const UNIT_WORDS = { yd: 'yards', ft: 'feet', m: 'metres' } as const;
+const sayUnit = (unit: Unit, coach: OwnLengths) =>
+  isOwn(unit) ? `${saySizeUnit(unit)}, ${coach[`${unit}M`] ? 'your own' : 'usual'}` : UNIT_WORDS[unit];
+
+type UnitProps = { path: string; unit: Unit; coach: OwnLengths; onChange: (unit: Unit) => void };
+
+function UnitChoice({ path, unit, coach, onChange }: UnitProps) {
   return (
     <div>
       <label className="form-label" htmlFor={`${path}-unit`}>
@@ -350,9 +380,11 @@ function UnitChoice({
         value={unit}
         onChange={(event) => onChange(event.target.value as Station['distanceUnit'])}
       >
-        <option value="yd">yards</option>
-        <option value="ft">feet</option>
-        <option value="m">metres</option>
+        {(['yd', ...DISTANCE_UNITS.filter((one) => one !== 'yd')] as const).map((one) => (
+          <option key={one} value={one}>
+            {sayUnit(one, coach)}
+          </option>
+        ))}
       </select>
     </div>
   );

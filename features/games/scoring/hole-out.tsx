@@ -1,13 +1,24 @@
 import { sayStation } from '@/core/game/words/say-station';
 import { say } from '@/core/golf/words';
 import styles from '../designer/designer.module.scss';
-import { NumberField } from '../designer/parts';
+import { useFormContext } from 'react-hook-form';
+import { ChoiceField, NumberField } from '../designer/parts';
 import plan from '../plan.module.scss';
 import { drawable, type DrawingProps } from './zones-plan';
 
 export function HoleOutFields({ path }: { path: string }) {
+  const { setValue } = useFormContext();
   return (
     <div className={styles.pair}>
+      <ChoiceField
+        path={`${path}.counts`}
+        label="What counts"
+        options={[
+          ['strokes', 'all strokes, fewest wins'],
+          ['in_par', 'balls in par or better, most wins'],
+        ]}
+        onChange={() => setValue('goal', null)}
+      />
       <NumberField path={`${path}.pickUpAfter`} label="Picked up after, strokes" />
       <NumberField path={`${path}.extraFromLevel`} label="One more stroke from level" placeholder="nobody" />
     </div>

@@ -10,6 +10,7 @@ import { NearestWinsFields } from './nearest-wins';
 import { RingPointsFields } from './ring-points';
 import { ShotMatrixDrawing, ShotMatrixFields } from './shot-matrix';
 import { StreakFields } from './streak';
+import { UnscoredFields } from './unscored';
 import { ZonesPlan, type DrawingProps } from './zones-plan';
 
 /** The fields of each way of scoring, by the path of the scoring in the form. */
@@ -24,6 +25,7 @@ export const FIELDS: Readonly<Record<SchemeKind, ComponentType<{ path: string }>
   shot_matrix: ShotMatrixFields,
   club_trial: ClubTrialFields,
   streak: StreakFields,
+  unscored: UnscoredFields,
 };
 
 /** A drawing of one way of scoring; as a method, so that the one found by its name may be called. */

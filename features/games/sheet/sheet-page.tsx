@@ -147,7 +147,9 @@ function Stations({ sheet, onGreen }: { sheet: SetUpSheet; onGreen: boolean }) {
               </td>
               <td>
                 <b className={`${styles.paces} fig`}>{station.paces}</b>
-                {station.hole && <span className="text-nowrap"> from {station.hole}</span>}
+                {(station.hole || station.station.target === 'peg') && (
+                  <span className="text-nowrap"> from {station.hole || sayAim(station)}</span>
+                )}
               </td>
               {onGreen && <td>{station.walk ?? (station.no === 1 ? 'start' : 'not on the plan')}</td>}
             </tr>
@@ -157,6 +159,12 @@ function Stations({ sheet, onGreen }: { sheet: SetUpSheet; onGreen: boolean }) {
       {sheet.walk && <p className="mt-2 mb-0">{sheet.walk}</p>}
     </>
   );
+}
+
+/** "hole B", "the peg": what a station aims at. */
+function sayAim({ hole, station: { target } }: StationLine): string {
+  const what = target === 'peg' ? 'peg' : 'hole';
+  return hole ? `${what} ${hole}` : `the ${what}`;
 }
 
 /** What stands at a station: its number from afar, what is played, and a code that opens it in play. */
@@ -170,7 +178,7 @@ function Card({ station, sheet, address }: { station: StationLine; sheet: SetUpS
         <p className="mb-1">{[station.called, station.lie, ...station.more].filter(Boolean).join(' · ')}</p>
         {station.note && <p className={styles.note}>{station.note}</p>}
         <p className="mb-0">
-          {station.paces} from {station.hole ? `hole ${station.hole}` : 'the hole'}
+          {station.paces} from {sayAim(station)}
         </p>
       </div>
       <div className={styles.cardCode}>

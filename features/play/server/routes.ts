@@ -1,3 +1,4 @@
+import { allStations } from '@/core/game/station';
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { addHours, subDays } from 'date-fns';
@@ -108,7 +109,7 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
         units,
         measures: { paceM: paceM ?? coach.paceM, clubM: clubM ?? coach.clubM },
         entrant: entrants[i]!,
-        usual: usualLeft(entrants[i]!.level, session.spec.stations),
+        usual: usualLeft(entrants[i]!.level, allStations(session.spec)),
         ...(own(playerId)
           ? { ...(await data.bagOf(playerId)), best: await data.bestBefore(session, playerId), notes: notes[i]! }
           : { clubs: [], favourite: null, best: null, notes: { own: '', coach: '' } }),
@@ -131,7 +132,7 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
     const said = note.data;
     if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
     else if (said.say === 'station') {
-      const stations = found ? stationsCalled(found.session.spec.stations, found.shots) : [];
+      const stations = found ? stationsCalled(allStations(found.session.spec), found.shots) : [];
       if (!stations.some((station) => station.key === said.station.key)) return refuse(400, 'This station isn’t in the game.');
       await data.saveStationDistance(id, said.station);
     } else if (said.say === 'conditions') await data.saveConditions(id, said.conditions);

@@ -1,5 +1,6 @@
 'use client';
 
+import { allStations } from '@/core/game/station';
 import { useState } from 'react';
 import { sayStation } from '@/core/game/words/say-station';
 import type { Standing, Table } from '@/core/play/play';
@@ -69,7 +70,7 @@ export function BallsPanel(props: MenuProps) {
         {balls.length === 0 && <p>No ball yet.</p>}
         <ol className={styles.balls}>
           {balls.map((shot) => {
-            const station = standing.game.stations.find((one) => one.key === shot.stationKey);
+            const station = allStations(standing.game).find((one) => one.key === shot.stationKey);
             const marks = sayMarks(special(shot, station), units);
             return (
               <li key={shot.shotId}>

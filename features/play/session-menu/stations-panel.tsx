@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { sayStation, sayStationLie, sayWhere, stationUnit } from '@/core/game/words/say-station';
+import type { GameSpec } from '@/core/game/spec';
 import type { Station } from '@/core/game/station';
 import { DISTANCE_SOURCES, stationDistanceSchema } from '@/core/shot/conditions';
 import { sayMeasured } from '@/core/shot/say-shot';
@@ -21,18 +22,25 @@ export function StationsPanel({ bundle, table, seat, onClose }: MenuProps) {
       <Top title="How far they really are" onBack={onClose} />
       <div className={styles.list}>
         <p className="mb-0">All balls of this session follow. The game itself stays as it is.</p>
-        {table.standings[seat]!.game.stations.map((station, i, all) => (
+        {placesOf(table.standings[seat]!.game).map(({ station, where }) => (
           <OneStation
             key={`${station.key}|${station.distanceM}`}
             bundle={bundle}
             station={station}
-            where={sayWhere(station, i + 1, all.length)}
+            where={where}
             system={bundle.players[seat]!.units}
           />
         ))}
       </div>
     </>
   );
+}
+
+/** The stations of the phase that counts, then those that a phase before it has of its own, each with where it is. */
+function placesOf({ stations, leadIn }: GameSpec): { station: Station; where: string }[] {
+  const listed = (all: readonly Station[], title = '') =>
+    all.map((station, i) => ({ station, where: [title, sayWhere(station, i + 1, all.length)].filter(Boolean).join(' · ') }));
+  return [...listed(stations), ...leadIn.flatMap((phase) => listed(phase.stations ?? [], phase.title))];
 }
 
 type OneProps = {

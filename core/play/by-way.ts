@@ -1,13 +1,15 @@
 import { deviation, mean } from 'd3-array';
 import { schemeOf } from '../game/scoring';
 import { farM } from '../game/scoring/ball';
+import type { Compared } from '../game/scoring/scheme';
 import type { Station } from '../game/station';
 import type { Shot } from '../shot/shot';
 import type { Standing } from './play';
 
-/** What one club did from one lie, in metres. */
-export type ClubLine = {
-  club: string;
+/** What one of the ways compared did from one lie, in metres. */
+export type WayLine = {
+  /** A club, "low", "bold". */
+  way: string;
   balls: number;
   /** Of what was left, a ball that was not measured as far as the game counts it. */
   meanM: number;
@@ -18,13 +20,14 @@ export type ClubLine = {
   /** The mean to hole out, of the balls of which it is known. */
   strokes: { mean: number; of: number } | null;
 };
-/** The clubs from one lie, the nearest on average first. `tooClose`: the first two can't be told apart. */
-export type ClubsFrom = { station: Station; stationNo: number; clubs: ClubLine[]; tooClose: boolean };
+/** The ways from one lie, the nearest on average first. `tooClose`: the first two can't be told apart. */
+export type WaysFrom = { station: Station; stationNo: number; what: Compared['what']; ways: WayLine[]; tooClose: boolean };
 
-/** The clubs of a trial, by the lies it was played from; null in other games. */
-export function byClub({ game, phase, played }: Standing): ClubsFrom[] | null {
+/** What a game compares, by the lies it was played from: clubs, flights, bold and careful; null in games that compare nothing. */
+export function byWay({ game, phase, played }: Standing): WaysFrom[] | null {
   const { scoring } = phase;
-  if (schemeOf(scoring).clubs === undefined) return null;
+  const compared = schemeOf(scoring).compares?.(scoring) ?? null;
+  if (!compared) return null;
   const capM = Math.max(
     ...schemeOf(scoring)
       .asks(phase, phase.stations[0]!)
@@ -32,21 +35,21 @@ export function byClub({ game, phase, played }: Standing): ClubsFrom[] | null {
   );
   return game.stations.flatMap((station, i) => {
     const here = played.filter((shot) => shot.phase === phase.index && shot.stationKey === station.key);
-    const named = new Set(here.flatMap(({ clubLabel }) => (clubLabel === null ? [] : [clubLabel])));
+    const named = new Set(here.flatMap((shot) => compared.wayOf(shot) ?? []));
     if (named.size === 0) return [];
-    const of = (club: string) => here.filter(({ clubLabel }) => clubLabel === club);
-    const clubs = [...named].map((club) => lineOf(club, of(club), capM)).sort((a, b) => a.meanM - b.meanM);
-    const [first, second] = clubs;
-    return [{ station, stationNo: i + 1, clubs, tooClose: second !== undefined && !apart(first!, second) }];
+    const of = (way: string) => here.filter((shot) => compared.wayOf(shot) === way);
+    const ways = [...named].map((way) => lineOf(way, of(way), capM)).sort((a, b) => a.meanM - b.meanM);
+    const [first, second] = ways;
+    return [{ station, stationNo: i + 1, what: compared.what, ways, tooClose: second !== undefined && !apart(first!, second) }];
   });
 }
 
-function lineOf(club: string, shots: readonly Shot[], capM: number): ClubLine {
+function lineOf(way: string, shots: readonly Shot[], capM: number): WayLine {
   const left = shots.map((shot) => Math.min(farM(shot), capM));
   const finished = shots.flatMap(({ holed, finish }) => (holed ? ['green'] : finish === null ? [] : [finish]));
   const strokes = shots.flatMap(({ holed, strokes: took, penalty }) => (took === null ? (holed ? [1 + penalty] : []) : [took + penalty]));
   return {
-    club,
+    way,
     balls: shots.length,
     meanM: mean(left)!,
     spreadM: deviation(left) ?? null,
@@ -58,7 +61,7 @@ function lineOf(club: string, shots: readonly Shot[], capM: number): ClubLine {
 }
 
 /** Two means differ where they are two standard errors apart; of single balls nobody can tell. */
-function apart(a: ClubLine, b: ClubLine): boolean {
+function apart(a: WayLine, b: WayLine): boolean {
   if (a.spreadM === null || b.spreadM === null) return false;
   return b.meanM - a.meanM > 2 * Math.sqrt(a.spreadM ** 2 / a.balls + b.spreadM ** 2 / b.balls);
 }

@@ -1,14 +1,15 @@
-import type { ClubsFrom } from '@/core/play/by-club';
+import type { WaysFrom } from '@/core/play/by-way';
 import { sayStation } from '@/core/game/words/say-station';
-import { counted, formatLeft } from '@/core/units/format';
+import { capital, counted, formatLeft } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './summary.module.scss';
 
-/** What each club of a trial did, lie by lie, the nearest on average first. */
-export function ClubTable({ from, system }: { from: ClubsFrom[]; system: UnitSystem }) {
-  return from.map(({ station, stationNo, clubs, tooClose }) => {
-    const onGreen = clubs.some((one) => one.onGreen);
-    const strokes = clubs.some((one) => one.strokes);
+/** What each club of a trial did, or each of the shots compared, lie by lie, the nearest on average first. */
+export function WayTable({ from, system }: { from: WaysFrom[]; system: UnitSystem }) {
+  return from.map(({ station, stationNo, what, ways, tooClose }) => {
+    const name = (way: WaysFrom['ways'][number]) => (what === 'club' ? `the ${way.way}` : way.way);
+    const onGreen = ways.some((one) => one.onGreen);
+    const strokes = ways.some((one) => one.strokes);
     return (
       <div key={station.key} className={styles.clubs}>
         {from.length > 1 && (
@@ -19,7 +20,7 @@ export function ClubTable({ from, system }: { from: ClubsFrom[]; system: UnitSys
         <table>
           <thead>
             <tr>
-              <th>Club</th>
+              <th>{what === 'club' ? 'Club' : 'Shot'}</th>
               <th>Left on average</th>
               <th>Spread</th>
               {onGreen && <th>On the green</th>}
@@ -28,10 +29,10 @@ export function ClubTable({ from, system }: { from: ClubsFrom[]; system: UnitSys
             </tr>
           </thead>
           <tbody>
-            {clubs.map((one) => (
-              <tr key={one.club}>
+            {ways.map((one) => (
+              <tr key={one.way}>
                 <th scope="row">
-                  {one.club} <span className="small-print">{counted(one.balls, 'ball')}</span>
+                  {one.way} <span className="small-print">{counted(one.balls, 'ball')}</span>
                 </th>
                 <td className="fig">{formatLeft(one.meanM, system)}</td>
                 <td className="fig">{one.spreadM === null ? '–' : `± ${formatLeft(one.spreadM, system)}`}</td>
@@ -42,11 +43,11 @@ export function ClubTable({ from, system }: { from: ClubsFrom[]; system: UnitSys
             ))}
           </tbody>
         </table>
-        {clubs.length > 1 && (
+        {ways.length > 1 && (
           <p className="small-print">
             {tooClose
-              ? `The ${clubs[0]!.club} and the ${clubs[1]!.club} are too close to call.`
-              : `The ${clubs[0]!.club} finished closest on average.`}
+              ? `${capital(name(ways[0]!))} and ${name(ways[1]!)} are too close to call.`
+              : `${capital(name(ways[0]!))} finished closest on average.`}
           </p>
         )}
       </div>
