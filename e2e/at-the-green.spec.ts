@@ -183,7 +183,7 @@ test('a club game putted out: each club once, the strokes to finish, and a club 
   await beginDesign(page, home, { title: 'Every club once', stations: [{ shot: 'chip', distance: '12', balls: '3' }] });
   await page.getByText('Clubs and repeats').click();
   await page.getByText('No club twice').click();
-  await page.getByText('Every ball is putted out').click();
+  await page.getByLabel('Putting out').selectOption({ label: 'each ball at once' });
   await saveDesign(page, 'Every club once');
   await startPlay(page, 'Mia');
   await press(page, 'PW');

@@ -26,7 +26,7 @@ const summary = () => page.getByRole('link', { name: 'Done' });
 
 test('ring points, out and back: 4 + 0, then 2 + 6, in feet dragged on the target', async () => {
   await beginDesign(page, home, { title: 'Rings', stations: [chip('8', '2'), chip('12', '2')] });
-  await page.getByLabel('Order').selectOption({ label: 'out and back, one ball at each' });
+  await page.getByLabel('Order').selectOption({ label: 'out and back, one ball where you turn' });
   // From 2 ft by pixels to 3 ft: the rings are drawn 1.35 ** n metres wide, the grip follows the pointer in half feet.
   const grip = page.getByRole('slider', { name: 'Edge of ring 1' });
   await grip.scrollIntoViewIfNeeded();
@@ -271,7 +271,7 @@ test('streak across an undo: two, broken, undone, three in a row with four balls
 
 test('a perfect first round ends the game and reaches its goal', async () => {
   await beginDesign(page, home, { title: 'Clean', scheme: 'hits', stations: [chip('6', '3'), chip('9', '3')] });
-  await page.getByLabel('Order').selectOption({ label: 'out and back, one ball at each' });
+  await page.getByLabel('Order').selectOption({ label: 'out and back, one ball where you turn' });
   await page.getByText('A perfect first round ends the game').click();
   await page.getByLabel('Goal, in hits').fill('5');
   await saveDesign(page, 'Clean');
@@ -286,7 +286,7 @@ test('one side only, again until it works, two phases: each asked and scored as 
   await beginDesign(page, home, { title: 'Past', scheme: 'hits', stations: [{ shot: 'putt', distance: '20', balls: '2' }] });
   await page.getByLabel('Counts on').selectOption('long');
   await page.getByLabel('Attempts').selectOption('until_works');
-  await page.getByRole('button', { name: 'Add a phase before it' }).click();
+  await page.getByRole('button', { name: 'Add a phase', exact: true }).click();
   await page.getByLabel('Balls at each').fill('1');
   await saveDesign(page, 'Past');
   await startPlay(page, 'Otto');

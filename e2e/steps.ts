@@ -44,6 +44,11 @@ export async function addPlayer(page: Page, home: string, name: string, level: s
 
 export type StationText = { shot: string; distance: string; from?: string; balls?: string; carry?: string; par?: string };
 
+/** Chooses the way of scoring by its drawing: of the game, or of one of the phases before it. */
+export async function scoredBy(page: Page, scheme: string, of = 0): Promise<void> {
+  await page.getByRole('radiogroup', { name: 'Scored by' }).nth(of).getByRole('radio', { name: scheme }).check({ force: true });
+}
+
 /** Begins a game in the designer: its title, how it is scored, and its stations one after another. */
 export async function beginDesign(
   page: Page,
@@ -52,7 +57,7 @@ export async function beginDesign(
 ): Promise<void> {
   await page.goto(`${home}/games/new`);
   await page.getByLabel('Title').fill(game.title);
-  if (game.scheme) await page.getByLabel('Scored by').selectOption({ label: game.scheme });
+  if (game.scheme) await scoredBy(page, game.scheme);
   for (const [i, station] of game.stations.entries()) {
     // A new station is open in place of the others.
     if (i > 0) await page.getByRole('button', { name: 'Add station' }).click();
@@ -117,7 +122,9 @@ export async function settled(page: Page): Promise<void> {
 
 /** Presses a key of play once it can be pressed, and waits until it is taken. */
 export async function press(page: Page, ...keys: string[]): Promise<void> {
-  for (const key of keys) {
+  for (const [i, key] of keys.entries()) {
+    // Nobody presses one key twice within the time in which a thumb bounces.
+    if (key === keys[i - 1]) await page.waitForTimeout(150);
     const button = page.getByRole('button', { name: new RegExp(`^${key}(, |$)`) });
     await expect(button).toBeEnabled();
     await button.click();

@@ -32,7 +32,7 @@ export function openTurns(seat: Seat, p: number): Turn[] {
 }
 
 /** The number of the next ball where the game does not number them beforehand. */
-function nextTurnNo(seat: Seat, phase: GamePhase): number {
+export function nextTurnNo(seat: Seat, phase: GamePhase): number {
   const used = [...seat.balls[phase.index]!.map(({ shot }) => shot), ...seat.doubled, ...seat.late];
   return used.reduce((most, shot) => Math.max(most, shot.turnNo), phase.firstTurn - 1) + 1;
 }

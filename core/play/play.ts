@@ -1,7 +1,7 @@
 import type { Shot } from '../shot/shot';
 import { snap } from '../units/length';
 import { plainEntrant, type Entrant } from '../game/entrant';
-import { choices, openTurns, retry } from './next';
+import { choices, nextTurnNo, openTurns, retry } from './next';
 import { toPuttOut } from './putting-out';
 import { ballsPlanned } from '../game/calls';
 import { stationsCalled } from '../game/open';
@@ -38,6 +38,8 @@ export type Standing = {
   /** The ball to play now, and the one after it; null at the end. */
   next: Turn | null;
   after: Turn | null;
+  /** In an open game, the number of the ball with which another station is called. */
+  callNo: number;
   /** All balls of the phase that could be played now, in their order. */
   open: Turn[];
   /** Where the player chooses: one ball of each station, or each kind, that is left. */
@@ -146,6 +148,7 @@ function standingOf(seat: Seat, atMs: number | undefined): Standing {
     late: seat.late,
     next: again ?? options[0] ?? null,
     after: again ? (openTurns(seat, current)[0] ?? null) : chooses ? null : (options[1] ?? openTurns(seat, current + 1)[0] ?? null),
+    callNo: nextTurnNo(seat, phase),
     open: options,
     choice: chooses ? choices(options) : [],
     toPuttOut: hit,

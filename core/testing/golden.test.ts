@@ -30,7 +30,7 @@ type Played = {
 type Exchanged = { bundles: Bundle[]; notes: SessionNote[]; conditions: Conditions[] };
 const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, 'golden', name), 'utf8')) as T;
 
-const games = [1, 2, 3].flatMap((version) => read<Played[]>(`games-${version}.json`));
+const games = [1, 2, 3, 4].flatMap((version) => read<Played[]>(`games-${version}.json`));
 const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-${version}.json`));
 
 const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
@@ -100,9 +100,9 @@ test('what is left of a newer session, once what is not known of it is gone, is 
 });
 
 test('when the shape of games, greens or conditions changes, what was stored is brought along', () => {
-  const later = documentKind<object>([(older) => older, (older) => ({ ...older, minutes: 20 })]);
+  const later = documentKind<object>([(older) => older, (older) => older, (older) => ({ ...older, minutes: 20 })]);
   for (const stored of [...games.map(({ spec }) => spec), ...greens, ...exchanged[0]!.conditions])
-    expect(later.read(stored)).toEqual({ ...stored, version: 3, minutes: 20 });
+    expect(later.read(stored)).toEqual({ ...stored, version: 4, minutes: 20 });
 });
 
 test('a game of a newer program is not played as if it were understood', () => {

@@ -1,3 +1,4 @@
+import { allStations } from '@/core/game/station';
 import { storedConditions, type SessionFacts } from '@/core/shot/conditions';
 import type { RefusedEvent, ShotEvent, Taken } from '@/core/shot/shot';
 import { group } from 'd3-array';
@@ -145,8 +146,8 @@ async function placesOf(tx: Db, { academyId }: Actor, sessionId: string): Promis
     .select({ spec: session.spec })
     .from(session)
     .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
-  const { open, stations } = found!.spec;
-  return open ? 'open' : new Set(stations.map(({ key }) => key));
+  const { spec } = found!;
+  return spec.open ? 'open' : new Set(allStations(spec).map(({ key }) => key));
 }
 
 /**

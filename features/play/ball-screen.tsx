@@ -84,7 +84,7 @@ export function BallScreen(props: BallProps) {
       </>
     );
   if (game.open && (calling || (!next && !open))) {
-    const turnNo = next?.turnNo ?? 0;
+    const turnNo = standing.callNo;
     const call = (station: Station, wind: string | null) => {
       setCalling(false);
       setMarked({ at: `${station.key}|${props.seat}`, details: wind === null ? {} : { wind } });
@@ -159,7 +159,7 @@ export function BallScreen(props: BallProps) {
 function sayPlan({ calls, stations }: GameSpec): string {
   const no = stations.length + 1;
   return [
-    calls.stations !== null && `Station ${no} of ${calls.stations}`,
+    calls.stations !== null && no <= calls.stations && `Station ${no} of ${calls.stations}`,
     calls.balls !== null && `${calls.stations === null ? capital(counted(calls.balls, 'ball')) : counted(calls.balls, 'ball')} there`,
   ]
     .filter(Boolean)

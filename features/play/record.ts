@@ -34,7 +34,7 @@ function isOpen(standing: Standing, turn: Turn, outOfTurn: boolean): boolean {
   )
     return true;
   const called = standing.game.open && !standing.game.stations.some((station) => station.key === turn.station.key);
-  return called && turn.turnNo === (standing.next?.turnNo ?? 0);
+  return called && turn.turnNo === standing.callNo;
 }
 
 /**

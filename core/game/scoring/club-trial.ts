@@ -45,6 +45,7 @@ export const clubTrial: Scheme<ClubTrial, State> = {
   ...PLAIN,
   kind: 'club_trial',
   label: 'club trial',
+  inShort: 'One lie, several clubs.',
   about: 'The same shot with each of several clubs. The score is all that was left; the result is a ranking of the clubs.',
   leadsIn: false,
   opens: false,

@@ -19,6 +19,7 @@ export const hits: Scheme<Hits, number> = {
   ...PLAIN,
   kind: 'hits',
   label: 'hits',
+  inShort: 'How many finish inside.',
   about: 'How many of the balls finish inside one zone round the hole.',
   allows: () => ALL_RULES,
   tallies: true,

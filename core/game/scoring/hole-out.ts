@@ -63,6 +63,7 @@ export const holeOut: Scheme<HoleOut, State> = {
   ...PLAIN,
   kind: 'hole_out',
   label: 'hole out',
+  inShort: 'Strokes to finish, or how many in par.',
   about: 'Every ball is played into the hole, against a par for each station: fewest strokes, or most in par or better.',
   stationSays: ['par'],
   puttedOut: true,

@@ -44,6 +44,7 @@ export const ladder: Scheme<Ladder, State> = {
   ...PLAIN,
   kind: 'ladder',
   label: 'ladder',
+  inShort: 'Climb on a make, drop on a miss.',
   about: 'Stations in a row: a success climbs one, a miss drops. Over when the last one is passed.',
   countsBalls: false,
   orders: ['blocked'],

@@ -30,6 +30,7 @@ export const landingZone: Scheme<LandingZone, State> = {
   ...PLAIN,
   kind: 'landing_zone',
   label: 'landing zone',
+  inShort: 'Land it in the zone.',
   about: 'The ball must land in a zone at a set carry; if you want, it must also finish near the hole.',
   opens: false,
   stationSays: ['carryM'],

@@ -41,6 +41,7 @@ export const nearestWins: Scheme<NearestWins, State> = {
   ...PLAIN,
   kind: 'nearest_wins',
   label: 'nearest wins',
+  inShort: 'Two or more: the nearest takes it.',
   about: 'Two or more players, the same shot: the nearest to the hole takes the point.',
   players: 2,
   orders: ORDERS.filter((order) => order !== 'choice'),

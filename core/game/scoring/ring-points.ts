@@ -71,6 +71,7 @@ export const ringPoints: Scheme<RingPoints, number> = {
   ...PLAIN,
   kind: 'ring_points',
   label: 'ring points',
+  inShort: 'Rings worth points, most wins.',
   about: 'Rings round the hole, each worth points; holed is worth most. Most points wins.',
   allows: () => ALL_RULES,
   tallies: true,

@@ -69,6 +69,8 @@ export interface Scheme<Scoring, State> {
   kind: string;
   /** As a coach calls it. */
   label: string;
+  /** The same beside its drawing, in a few words. */
+  inShort: string;
   /** How it is scored, in one line for who designs a game. */
   about: string;
 

@@ -5,6 +5,8 @@ export type ScoreUnit = (typeof SCORE_UNITS)[number];
 /** Units that follow the figure as they are, for one and for several. */
 export const UNIT_PHRASES = { 'in par': 'in par or better', 'in a row': 'in a row' } as const;
 
+export const isPhrase = (unit: ScoreUnit): unit is keyof typeof UNIT_PHRASES => unit in UNIT_PHRASES;
+
 /** One and several of what is counted; lengths are said otherwise. */
 export const UNIT_WORDS: Readonly<Record<Exclude<ScoreUnit, 'length' | 'in par' | 'in a row'>, readonly [one: string, several: string]>> = {
   points: ['point', 'points'],

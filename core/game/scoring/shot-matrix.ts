@@ -58,6 +58,7 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
   ...PLAIN,
   kind: 'shot_matrix',
   label: 'shot matrix',
+  inShort: 'Every flight and shape, or low against high.',
   about: 'The same shot in every combination of flight, shape and swing width: how many worked, or what each left.',
   opens: false,
   shortens: false,

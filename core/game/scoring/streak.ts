@@ -29,6 +29,7 @@ export const streak: Scheme<Streak, State> = {
   ...PLAIN,
   kind: 'streak',
   label: 'streak',
+  inShort: 'So many in a row.',
   about: 'So many good ones in a row, or the longest run.',
   refuses({ scoring: { until, counts }, stations, open }) {
     const found: Refusal[] = [];

@@ -19,6 +19,7 @@ export const totalLeft: Scheme<TotalLeft, number> = {
   ...PLAIN,
   kind: 'total_left',
   label: 'total left',
+  inShort: 'Add up what is left, least wins.',
   about: 'What is left to the hole is added up over all balls. The lowest total wins.',
   wrongSideCounts: true,
   refuses: ({ rules: { goodSide, wrongSideCost } }) =>

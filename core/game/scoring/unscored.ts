@@ -23,6 +23,7 @@ export const unscored: Scheme<Unscored, number> = {
   ...PLAIN,
   kind: 'unscored',
   label: 'not scored',
+  inShort: 'A warm-up, or one thing to think of.',
   about: 'A warm-up, or a set with one thing to think of. Balls are counted, not scored.',
   counts: false,
   opens: false,

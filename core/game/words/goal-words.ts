@@ -15,7 +15,8 @@ export function sayGoal({ goal, scoring }: Pick<GameSpec, 'goal' | 'scoring'>, s
  * @returns null where the game has no goal
  */
 export function goalInWords(game: GameSpec, system: UnitSystem): string | null {
-  const { goal, scoring, sizes, stations } = game;
-  if (goal === null || stations.length === 0) return null;
-  return schemeOf(scoring).saysGoal(goal, phasesOf(game).at(-1)!, wordsFor(sizes, system));
+  const { goal, scoring, sizes } = game;
+  const phase = phasesOf(game).at(-1)!;
+  if (goal === null || phase.turns === 0) return null;
+  return schemeOf(scoring).saysGoal(goal, phase, wordsFor(sizes, system));
 }

@@ -1,6 +1,6 @@
 import { formatTotal } from '../../units/format';
 import type { UnitSystem } from '../../units/length';
-import { UNIT_PHRASES, UNIT_WORDS, type ScoreUnit } from '../scoring/score-unit';
+import { isPhrase, UNIT_PHRASES, UNIT_WORDS, type ScoreUnit } from '../scoring/score-unit';
 
 /** A score as a figure alone: "17", "23 ft 4", "−1.5". */
 export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem): string {
@@ -13,12 +13,12 @@ export function scoreFigure(score: number, unit: ScoreUnit, system: UnitSystem):
 export function sayScore(score: number, unit: ScoreUnit, system: UnitSystem): string {
   const figure = scoreFigure(score, unit, system);
   if (unit === 'length') return figure;
-  if (unit === 'in a row' || unit === 'in par') return `${figure} ${UNIT_PHRASES[unit]}`;
+  if (isPhrase(unit)) return `${figure} ${UNIT_PHRASES[unit]}`;
   return `${figure} ${UNIT_WORDS[unit][Math.abs(score) === 1 ? 0 : 1]}`;
 }
 
 /** What a score counts, in the plural: "points", "ft in all". */
 export function sayUnit(unit: ScoreUnit, system: UnitSystem): string {
   if (unit === 'length') return system === 'metric' ? 'metres in all' : 'feet in all';
-  return unit === 'in a row' || unit === 'in par' ? UNIT_PHRASES[unit] : UNIT_WORDS[unit][1];
+  return isPhrase(unit) ? UNIT_PHRASES[unit] : UNIT_WORDS[unit][1];
 }

@@ -132,8 +132,7 @@ test('what the server refuses is shown beside its field; what can’t be sent at
 });
 
 describe('another way of scoring', () => {
-  const choose = async (user: ReturnType<typeof userEvent.setup>, label: string) =>
-    user.selectOptions(screen.getByLabelText('Scored by'), label);
+  const choose = async (user: ReturnType<typeof userEvent.setup>, label: string) => user.click(screen.getByRole('radio', { name: label }));
 
   test('each shows what it needs, and a fresh one of each can be saved at once', async () => {
     const user = show();
@@ -214,7 +213,7 @@ describe('another way of scoring', () => {
     expect(await within(asked()).findByText('6 or up')).toBeVisible();
     await type(user, 'Goal, in strokes', '15');
     expect(await screen.findByText('15 over six balls: three in two, three in three.')).toBeVisible();
-    await user.selectOptions(screen.getByLabelText('Scored by'), 'nearest wins');
+    await user.click(screen.getByRole('radio', { name: 'nearest wins' }));
     await type(user, 'A kept call earns', '1');
     expect(await within(asked()).findByText('Was the call kept?')).toBeVisible();
   });

@@ -9,6 +9,7 @@ import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from
 import { budgetOf, sayTimes, shortened } from '@/core/game/budget';
 import { goalInWords } from '@/core/game/words/goal-words';
 import { phasesOf } from '@/core/game/phases';
+import { isPhrase } from '@/core/game/scoring/score-unit';
 import { sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
@@ -149,9 +150,7 @@ function GoalField() {
   const unit = schemeOf(scoring).unit(scoring);
   const system = plain === 'm' ? 'metric' : 'imperial';
   if (unit === 'length') return <LengthField path="goal" label="Goal, in all" unit={plain} />;
-  return (
-    <NumberField path="goal" label={unit === 'in a row' ? 'Goal, in a row' : `Goal, in ${sayUnit(unit, system)}`} placeholder="none" />
-  );
+  return <NumberField path="goal" label={`Goal, ${isPhrase(unit) ? '' : 'in '}${sayUnit(unit, system)}`} placeholder="none" />;
 }
 
 /** What the design comes to, as long as it is a game: a good score, the goal in words, what a player is asked. */

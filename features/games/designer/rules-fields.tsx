@@ -2,12 +2,15 @@
 
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { useFormContext } from 'react-hook-form';
-import { SIDES, type Rules } from '@/core/game/rules';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { phasesOf } from '@/core/game/phases';
+import { isOutAndBack, SIDES, type Rules } from '@/core/game/rules';
 import { schemeOf, type Scoring } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { stationUnit } from '@/core/game/words/say-station';
 import { saySide } from '@/core/game/words/say-game';
 import { isBodyMeasure, SIZE_UNITS, saySizeUnit, sizeStepM, unitM, type Sizes } from '@/core/game/sizes';
-import { snap, type UnitSystem } from '@/core/units/length';
+import { fromMetres, snap, type UnitSystem } from '@/core/units/length';
 import styles from './designer.module.scss';
 import { LengthInput } from '@/ui/length-input';
 import { ChoiceField, NumberField, Toggle, useFault } from './parts';
@@ -49,6 +52,7 @@ export function RulesFields() {
       {has.orders.length > 1 && (
         <ChoiceField path="order" label="Order" options={has.orders.map((order) => [order, ORDER_OPTIONS[order]])} />
       )}
+      {has.orders.length > 1 && <OutAndBack />}
       <div className={styles.pair}>
         <ChoiceField
           path="rules.ball"
@@ -118,6 +122,24 @@ export function RulesFields() {
       {has.allowances && <Toggle path="rules.allowances" label="Head starts may be given" />}
       {has.scaled && <Toggle path="sizes.scaled" label="Zones grow with the level" hint="As drawn for level 10." />}
     </div>
+  );
+}
+
+/** As far as it is said: more than that, nobody reads. */
+const MOST_SAID = 14;
+
+/** The distances of an out and back in the order of play, so that whoever designs it sees where it turns. */
+function OutAndBack() {
+  const spec = useWatch() as GameSpec;
+  const sound = spec.stations.every(({ balls, distanceM }) => Number.isInteger(balls) && Number.isFinite(distanceM));
+  if (!isOutAndBack(spec.order) || spec.stations.length < 2 || !sound) return null;
+  const { lots, stations } = phasesOf(spec).at(-1)!;
+  const far = (lots ?? []).map(({ at }) => Math.round(fromMetres(stations[at]!.distanceM, stationUnit(stations[at]!, 'imperial'))));
+  return (
+    <p className="small-print mb-0">
+      {far.slice(0, MOST_SAID).join(', ')}
+      {far.length > MOST_SAID && ' …'}
+    </p>
   );
 }
 

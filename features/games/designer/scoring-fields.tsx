@@ -1,7 +1,6 @@
 'use client';
 
 import { useRef } from 'react';
-import { Form } from 'react-bootstrap';
 import { useFormContext } from 'react-hook-form';
 import type { PlayingOrder } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
@@ -9,6 +8,8 @@ import { isPutt } from '@/core/golf/shot-types';
 import type { ShotType } from '@/core/golf/words';
 import type { UnitSystem } from '@/core/units/length';
 import { FIELDS } from '../scoring';
+import { SchemePicture } from '../scoring/picture';
+import pictures from '../scoring/picture.module.scss';
 import { idOf, useFault } from './parts';
 import { useValue, valueOf } from './values';
 
@@ -38,17 +39,26 @@ export function ScoringFields({ path, units, only, plan }: Props) {
   };
   return (
     <div>
-      <Form.Group controlId={`${idOf(path)}-scheme`}>
-        <Form.Label>Scored by</Form.Label>
-        <Form.Select value={scheme} onChange={(event) => change(event.target.value as SchemeKind)} isInvalid={fault !== undefined}>
-          {(only ?? SCHEME_KINDS).map((kind) => (
-            <option key={kind} value={kind}>
-              {schemeOf({ scheme: kind }).label}
-            </option>
-          ))}
-        </Form.Select>
-        <Form.Control.Feedback type="invalid">{fault}</Form.Control.Feedback>
-      </Form.Group>
+      <div role="radiogroup" aria-label="Scored by" className={pictures.picker}>
+        {(only ?? SCHEME_KINDS).map((kind) => (
+          <label key={kind} title={schemeOf({ scheme: kind }).inShort}>
+            <input
+              type="radio"
+              name={`${idOf(path)}-scheme`}
+              aria-label={schemeOf({ scheme: kind }).label}
+              checked={kind === scheme}
+              onChange={() => change(kind)}
+            />
+            <SchemePicture kind={kind} />
+            {schemeOf({ scheme: kind }).label}
+          </label>
+        ))}
+      </div>
+      {fault && (
+        <p role="alert" className="text-danger fw-semibold mb-0">
+          {fault}
+        </p>
+      )}
       <p className="small-print mt-1 mb-2">{schemeOf({ scheme }).about}</p>
       {plan}
       <Fields path={path} />
