@@ -2,6 +2,7 @@ import 'server-only';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
+import { bestOfGames } from '@/db/queries/bests';
 import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
@@ -25,6 +26,7 @@ export const QUERIES = {
   ...readings,
   ...sessions,
   ...shots,
+  bestOfGames,
   kitOf,
   takeIn,
 };

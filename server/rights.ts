@@ -33,6 +33,8 @@ export const MAY = {
 
   // Games and greens.
   listGames: DESK,
+  lastOfGames: DESK,
+  bestOfGames: DESK,
   getGame: DESK,
   saveGame: COACHES,
   archiveGame: COACHES,

@@ -82,10 +82,15 @@ function ballsAtOnce(phase: GamePhase, at: readonly number[], puttedOut: boolean
   return Math.min(at.length, phase.stations.length);
 }
 
-/** "about 25 min": minutes to the nearest one up to ten, then to five. */
-export function sayMinutes(seconds: number): string {
+/** Minutes as an estimate is said: to the nearest one up to ten, then to five. */
+export function roundMinutes(seconds: number): number {
   const minutes = Math.max(1, Math.round(seconds / 60));
-  return `about ${minutes <= 10 ? minutes : Math.round(minutes / 5) * 5} min`;
+  return minutes <= 10 ? minutes : Math.round(minutes / 5) * 5;
+}
+
+/** "about 25 min". */
+export function sayMinutes(seconds: number): string {
+  return `about ${roundMinutes(seconds)} min`;
 }
 
 /**

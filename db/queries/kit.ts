@@ -7,6 +7,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, game, greenVersion, player, session, sessionPlayer, shot } from '../schema';
 import { newestVersions } from './game-versions';
+import { bestsOf } from './bests';
 import { conditionsToday, dayInAcademy } from './sessions';
 
 /** Whose kit, and for which games; all players, and all games, where nothing is said. */
@@ -63,7 +64,7 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
       clubs: (clubs.get(one.playerId) ?? []).map(({ clubId, label }) => ({ clubId, label })),
       favourite: favourites.get(one.playerId) ?? null,
     })),
-    bests: (await bestsOf(db, academyId, theirs(sessionPlayer.playerId))).flatMap(({ least, most, gameId, ...of }) =>
+    bests: (await bestsOf(db, actor, theirs(sessionPlayer.playerId))).flatMap(({ least, most, gameId, ...of }) =>
       gameId !== null && higher.has(gameId) ? [{ ...of, gameId, score: higher.get(gameId) ? most : least }] : [],
     ),
   };
@@ -86,17 +87,4 @@ async function favouritesOf(db: Db, academyId: string, theirs: SQL | undefined):
       group by player_id, club_label) as used
     order by player_id, balls desc, club_label`);
   return new Map(rows.map((row) => [row.player_id, row.club_label]));
-}
-
-/** The least and the greatest score of each player in the present version of a game, and of how many sessions. */
-function bestsOf(db: Db, academyId: string, theirs: SQL | undefined) {
-  const newest = newestVersions(db, { kind: 'program', academyId });
-  const score = { least: sql<number>`min(${sessionPlayer.score})`, most: sql<number>`max(${sessionPlayer.score})` };
-  return db
-    .select({ playerId: sessionPlayer.playerId, gameId: session.gameId, ...score, sessions: sql<number>`count(*)::int` })
-    .from(session)
-    .innerJoin(newest, and(eq(newest.gameId, session.gameId), eq(newest.version, session.gameVersion)))
-    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, academyId), sql`${sessionPlayer.score} is not null`, theirs))
-    .groupBy(sessionPlayer.playerId, session.gameId);
 }

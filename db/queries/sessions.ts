@@ -314,6 +314,27 @@ export async function finishedSessions(
     .where(and(over, theirs(db, actor, playerId), gameId === undefined ? undefined : eq(session.gameId, gameId)))
     .orderBy(desc(session.startedAt))
     .limit(limit);
+  return finishedLines(db, actor, rows);
+}
+
+/** The last session of each game that is over. */
+export async function lastOfGames(db: Db, actor: Actor): Promise<FinishedLine[]> {
+  const rows = await db
+    .selectDistinctOn([session.gameId])
+    .from(session)
+    .where(
+      and(
+        eq(session.academyId, actor.academyId),
+        isNotNull(session.gameId),
+        or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+      ),
+    )
+    .orderBy(session.gameId, desc(session.startedAt));
+  return finishedLines(db, actor, rows);
+}
+
+/** Sessions that are over, with how each ended. */
+async function finishedLines(db: Db, actor: Actor, rows: readonly SessionRow[]): Promise<FinishedLine[]> {
   const played = await withShots(db, actor, rows);
   const before = await scoresBefore(db, actor, rows);
   return (await lines(db, actor, rows)).map((line, i) => {

@@ -6,8 +6,11 @@ import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 
-/** What a game is in a line: how it is scored, how long, how many balls, the goal. */
-export function sayGame(spec: GameSpec, units: UnitSystem): string {
+/**
+ * What a game is in a line: how it is scored, how long, how many balls, the goal.
+ * @param timed whether the time is said; not where it stands beside it
+ */
+export function sayGame(spec: GameSpec, units: UnitSystem, timed = true): string {
   const scheme = schemeOf(spec.scoring);
   const most = scheme.most ? 'at most ' : '';
   return [
@@ -15,7 +18,7 @@ export function sayGame(spec: GameSpec, units: UnitSystem): string {
     scheme.players > 1 && 'two or more players',
     spec.open
       ? 'stations called live'
-      : `${counted(spec.stations.length, 'station')} · ${most}${counted(ballsOf(spec), 'ball')} · ${sayMinutes(budgetOf(spec).totalS)}`,
+      : `${counted(spec.stations.length, 'station')} · ${most}${counted(ballsOf(spec), 'ball')}${timed ? ` · ${sayMinutes(budgetOf(spec).totalS)}` : ''}`,
     sayGoal(spec, units),
   ]
     .filter(Boolean)

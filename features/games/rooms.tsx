@@ -6,6 +6,7 @@ import { DRAWN_FOR_LEVEL, enter } from '@/core/game/enter';
 import { gameFor } from '@/core/game/entrant';
 import { gameFileName, writeGameFile } from '@/core/game/file';
 import { LIBRARY } from '@/core/game/library';
+import { SCHEME_KINDS } from '@/core/game/scoring';
 import { keptAsGame } from '@/core/game/open';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
@@ -18,10 +19,14 @@ import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
 import type { Candidate } from '../forecast/use-beliefs';
 import { copyOf, gameOn, newGame } from './designer/new-game';
-import { GameList } from './game-list';
+import { gameRows, readyRows } from './game-rows';
+import { GamesTable } from './games-table';
+import table from './games-table.module.scss';
+import { SchemeLine } from './scoring/picture';
+import { NARROW_SIDE } from './side';
 import { GamePage } from './game-page';
 import { ImportGame } from './import-game';
-import { LibraryGamePage, LibraryPage } from './library-pages';
+import { LibraryGamePage } from './library-pages';
 import { SheetChoices } from './sheet/sheet-choices';
 import { SheetPage } from './sheet/sheet-page';
 import { StationDoor } from './station-door';
@@ -30,36 +35,56 @@ type Data = Awaited<ReturnType<typeof requireCoach>>['data'];
 
 export async function GamesRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const [games, away] = await Promise.all([data.listGames(), data.listGames(true)]);
+  const [games, away, last, bests] = await Promise.all([data.listGames(), data.listGames(true), data.lastOfGames(), data.bestOfGames()]);
+  const played = { last, bests, timeZone: academy.timeZone, now: new Date() };
   return (
-    <div className="p-3 p-md-4" style={{ maxWidth: '64rem' }}>
-      <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
-        <h1 className="me-auto">Games</h1>
-        <Link href={`/a/${slug}/games/library`} className="btn btn-outline-dark">
-          Library
-        </Link>
-        <Link href={`/a/${slug}/games/new`} className="btn btn-primary">
-          Design a game
-        </Link>
-        <ImportGame slug={slug} gameId={randomUUID()} />
-      </div>
-      <GameList slug={slug} games={games} units={academy.units} />
-      {away.length > 0 && (
-        <details className="mt-4">
-          <summary>{counted(away.length, 'game')} put away</summary>
-          <GameList slug={slug} games={away} units={academy.units} />
-        </details>
-      )}
+    <div className="desk" style={NARROW_SIDE}>
+      <section>
+        <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
+          <h1 className="me-auto mb-0">Games</h1>
+          <Link href={`/a/${slug}/games/library`} className="btn btn-outline-dark">
+            Library
+          </Link>
+          <ImportGame slug={slug} gameId={randomUUID()} />
+        </div>
+        {games.length === 0 ? (
+          <p className="empty">
+            No games yet. <Link href={`/a/${slug}/games/library`}>Take one from the library</Link>, or design the first one: choose how it
+            is scored.
+          </p>
+        ) : (
+          <GamesTable rows={gameRows(slug, games, played, academy.units)} as="played" />
+        )}
+        {away.length > 0 && (
+          <details className="mt-4">
+            <summary>{counted(away.length, 'game')} put away</summary>
+            <GamesTable rows={gameRows(slug, away, played, academy.units)} as="played" />
+          </details>
+        )}
+      </section>
+      <section>
+        <h2 className="mb-0">Design a game</h2>
+        <p className="small-print mb-2">How is it scored?</p>
+        <ul className={table.ways}>
+          {SCHEME_KINDS.map((kind) => (
+            <li key={kind}>
+              <Link href={`/a/${slug}/games/new?by=${kind}`}>
+                <SchemeLine kind={kind} />
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
     </div>
   );
 }
 
-/** From what a new game starts: a library game, another game, what was called in a session, a green, or the plain one. */
-type Start = Partial<Record<'library' | 'copy' | 'session' | 'green', string | undefined>>;
+/** From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, or the plain one. */
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by', string | undefined>>;
 
 type Begun = { initial: GameSpec; greenId: string | null };
 
-async function beginGame(data: Data, units: UnitSystem, { library, copy, session, green }: Start): Promise<Begun | null> {
+async function beginGame(data: Data, units: UnitSystem, { library, copy, session, green, by }: Start): Promise<Begun | null> {
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));
     return game && { initial: copyOf(game.spec), greenId: game.greenId };
@@ -68,13 +93,17 @@ async function beginGame(data: Data, units: UnitSystem, { library, copy, session
     const row = await data.getGreen(uuidOr404(green));
     return row && { initial: gameOn(row.plan, units), greenId: row.greenId };
   }
-  const initial = await initialGame(data, units, { library, session });
+  const initial = await initialGame(data, units, { library, session, by });
   return initial ? { initial, greenId: null } : null;
 }
 
-async function initialGame(data: Data, units: UnitSystem, { library, session }: Start) {
+async function initialGame(data: Data, units: UnitSystem, { library, session, by }: Start) {
   if (library) return LIBRARY.find((entry) => entry.key === library)?.spec;
-  if (!session) return newGame(units);
+  if (!session)
+    return newGame(
+      units,
+      SCHEME_KINDS.find((kind) => kind === by),
+    );
   const found = await data.getSession(uuidOr404(session));
   const first = found?.players[0]?.playerId;
   const balls = found?.shots.filter((shot) => shot.playerId === first) ?? [];
@@ -133,7 +162,15 @@ export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: str
 
 export async function LibraryRoom({ slug }: { slug: string }) {
   const { academy } = await requireCoach(slug);
-  return <LibraryPage slug={slug} games={LIBRARY} units={academy.units} />;
+  return (
+    <div className="p-3 p-md-4">
+      <h1>Library</h1>
+      <p className="small-print mb-3">
+        {counted(LIBRARY.length, 'ready game')}. Playing one puts it into your games. Times are for one player.
+      </p>
+      <GamesTable rows={readyRows(slug, LIBRARY, academy.units)} as="ready" />
+    </div>
+  );
 }
 
 export async function LibraryGameRoom({ slug, libraryKey }: { slug: string; libraryKey: string }) {

@@ -1,3 +1,4 @@
+import { schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
 import { firstScoring } from '@/core/game/scoring/simple';
 import { NOTHING_PLANNED } from '@/core/game/calls';
 import { PLAIN_RULES } from '@/core/game/rules';
@@ -5,7 +6,7 @@ import { freshKey, GAME_VERSION, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
 import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '@/core/game/station';
-import { toMetres, type UnitSystem } from '@/core/units/length';
+import { snap, toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
 function firstStation(units: UnitSystem): Station {
@@ -41,8 +42,33 @@ export function nextStation(stations: readonly Station[], units: UnitSystem, all
   return { ...last, key: freshKey('s', keys), place: null, name: '', note: '' };
 }
 
-/** What the form of a new game starts from: one station and three rings, which a coach changes. */
-export function newGame(units: UnitSystem): GameSpec {
+/**
+ * Stations with what a way of scoring needs of them: balls, a carry, a par.
+ * @param before balls by the station's key, where this way was tried before
+ */
+export function stationsFor(scoring: Scoring, stations: readonly Station[], before: Readonly<Record<string, number>> = {}): Station[] {
+  const { countsBalls, lots, stationSays, fewestBalls } = schemeOf(scoring);
+  const followed = stations.map((station) => ({
+    ...station,
+    balls: before[station.key] ?? (countsBalls && lots === undefined ? station.balls : 1),
+    carryM:
+      stationSays.includes('carryM') && station.carryM === null && Number.isFinite(station.distanceM)
+        ? snap(station.distanceM / 2)
+        : station.carryM,
+    par: stationSays.includes('par') ? (station.par ?? 2) : station.par,
+  }));
+  const fewest = fewestBalls(scoring);
+  const balls = followed.reduce((sum, station) => sum + (station.balls || 0), 0);
+  // So that what is asked can be done: about twice as many as it takes at least.
+  return balls >= fewest ? followed : followed.map((station) => ({ ...station, balls: Math.ceil((2 * fewest) / followed.length) }));
+}
+
+/**
+ * What the form of a new game starts from: one station, and one way of scoring, which a coach changes.
+ * @param by the way of scoring; without it the first that is offered
+ */
+export function newGame(units: UnitSystem, by?: SchemeKind): GameSpec {
+  const scoring = by ? schemeOf({ scheme: by }).fresh(units) : firstScoring(units);
   return {
     format: 'inch-game',
     version: GAME_VERSION,
@@ -50,10 +76,10 @@ export function newGame(units: UnitSystem): GameSpec {
     about: '',
     open: false,
     calls: NOTHING_PLANNED,
-    stations: [firstStation(units)],
+    stations: stationsFor(scoring, [firstStation(units)]),
     order: 'blocked',
     sizes: { unit: units === 'metric' ? 'm' : 'ft', of: 'fixed', fixedM: null, scaled: false },
-    scoring: firstScoring(units),
+    scoring,
     rules: PLAIN_RULES,
     leadIn: [],
     goal: null,

@@ -6,10 +6,12 @@ import type { PlayingOrder } from '@/core/game/rules';
 import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
 import { isPutt } from '@/core/golf/shot-types';
 import type { ShotType } from '@/core/golf/words';
+import type { Station } from '@/core/game/station';
 import type { UnitSystem } from '@/core/units/length';
 import { FIELDS } from '../scoring';
 import { SchemePicture } from '../scoring/picture';
 import pictures from '../scoring/picture.module.scss';
+import { stationsFor } from './new-game';
 import { idOf, useFault } from './parts';
 import { useValue, valueOf } from './values';
 
@@ -88,22 +90,11 @@ function followScheme(
   setValue: ReturnType<typeof useFormContext>['setValue'],
 ) {
   const scheme = schemeOf(scoring);
-  const says = (field: 'carryM' | 'par') => scheme.stationSays.includes(field);
-  const stations = valueOf<{ key: string; balls: number; carryM: number | null; par: number | null; distanceM: number }[]>(
-    getValues,
-    'stations',
-  );
-  stations.forEach((station, i) => {
-    const balls = before[station.key] ?? (scheme.countsBalls && scheme.lots === undefined ? null : 1);
-    if (balls !== null) setValue(`stations.${i}.balls`, balls);
-    if (says('carryM') && station.carryM === null && Number.isFinite(station.distanceM))
-      setValue(`stations.${i}.carryM`, Math.round((station.distanceM / 2) * 1e4) / 1e4);
-    if (says('par') && station.par === null) setValue(`stations.${i}.par`, 2);
+  const stations = valueOf<Station[]>(getValues, 'stations');
+  stationsFor(scoring, stations, before).forEach((station, i) => {
+    for (const field of ['balls', 'carryM', 'par'] as const)
+      if (station[field] !== stations[i]![field]) setValue(`stations.${i}.${field}`, station[field]);
   });
-  const balls = stations.reduce((sum, station) => sum + (station.balls || 0), 0);
-  const fewest = scheme.fewestBalls(scoring);
-  // So that what is asked can be done: about twice as many as it takes at least.
-  if (balls < fewest) stations.forEach((_, i) => setValue(`stations.${i}.balls`, Math.ceil((2 * fewest) / stations.length)));
   if (!scheme.orders.includes(valueOf<PlayingOrder>(getValues, 'order'))) setValue('order', 'blocked');
   setValue('goal', null);
 }

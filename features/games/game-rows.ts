@@ -1,0 +1,85 @@
+import type { LibraryGame } from '@/core/game/library';
+import { schemeOf, type SchemeKind } from '@/core/game/scoring';
+import type { GameSpec } from '@/core/game/spec';
+import { traitsOf, type Traits } from '@/core/game/traits';
+import { sayScore } from '@/core/game/words/say-score';
+import { sayChange, sayOutcome } from '@/core/play/outcome';
+import { sayDay } from '@/core/units/say-moment';
+import type { UnitSystem } from '@/core/units/length';
+import type { Answer } from '@/server/data';
+import { sayGame } from './game-meta';
+
+/** A game as a list shows it. */
+export type GameRow = Traits & {
+  key: string;
+  href: string;
+  kind: SchemeKind;
+  title: string;
+  /** What it is, in a line. */
+  line: string;
+  about: string;
+  /** For whom a ready game is meant. */
+  audience: string | null;
+  version: number;
+  sessions: number;
+  /** What came of it last: "29 points", "Mia won". */
+  last: { figure: string; words: string; day: string; atMs: number } | null;
+  best: { figure: string; name: string } | null;
+};
+
+const shared = (spec: GameSpec, units: UnitSystem) => ({
+  ...traitsOf(spec),
+  kind: spec.scoring.scheme,
+  title: spec.title,
+  line: sayGame(spec, units, false),
+  about: spec.about,
+});
+
+type Played = { last: Answer<'lastOfGames'>; bests: Answer<'bestOfGames'>; timeZone: string; now: Date };
+
+/** The academy's own games, with what came of each. */
+export function gameRows(slug: string, games: Answer<'listGames'>, { last, bests, timeZone, now }: Played, units: UnitSystem): GameRow[] {
+  return games.map(({ gameId, spec, version, sessions }) => {
+    const line = last.find(({ session }) => session.gameId === gameId);
+    const best = bests.find((one) => one.gameId === gameId);
+    const { better, unit } = schemeOf(spec.scoring);
+    const top = best && best[better(spec.scoring) === 'higher' ? 'most' : 'least'];
+    return {
+      ...shared(spec, units),
+      key: gameId,
+      href: `/a/${slug}/games/${gameId}`,
+      audience: null,
+      version,
+      sessions,
+      last: line ? lastOf(line, units, timeZone, now) : null,
+      best: top ? { figure: sayScore(top.score, unit(spec.scoring), units), name: top.name } : null,
+    };
+  });
+}
+
+function lastOf({ session, players, outcome, before }: Played['last'][number], units: UnitSystem, timeZone: string, now: Date) {
+  const nameOf = (id: string) => players.find(({ playerId }) => playerId === id)?.name ?? '';
+  const { figure, words } = sayOutcome(session.spec, outcome, nameOf, units);
+  const change = before && sayChange(session.spec, before, units);
+  const who = players.length === 1 ? players[0]!.name : '';
+  return {
+    figure,
+    words: [who, words, change].filter(Boolean).join(' · '),
+    day: sayDay(session.startedAt, timeZone, now),
+    atMs: session.startedAt.getTime(),
+  };
+}
+
+/** Ready games, none of them played here yet. */
+export function readyRows(slug: string, games: readonly LibraryGame[], units: UnitSystem): GameRow[] {
+  return games.map(({ key, audience, spec }) => ({
+    ...shared(spec, units),
+    key,
+    href: `/a/${slug}/games/library/${key}`,
+    audience,
+    version: 1,
+    sessions: 0,
+    last: null,
+    best: null,
+  }));
+}
