@@ -42,7 +42,7 @@ test('shots that came off as asked count in a game of such shots', () => {
   const matrix = (asAsked: string) => {
     const rows = Array.from({ length: 30 }, () => `Ada,pitch,fairway,30,9,2026-05-01T10:00:00Z,${asAsked}`);
     const table = [`${HEAD},executed`, ...rows].join('\n');
-    const game = writeGameFile(LIBRARY.find(({ key }) => key === 'nine-windows')!.spec);
+    const game = writeGameFile(LIBRARY.find(({ key }) => key === 'weathervane')!.spec);
     const read = (path: string) => (path === 'm.json' ? game : table);
     return (forecast(['m.json', '--shots', 't.csv', '--games', '1000'], read) as unknown as Answer).mean as number;
   };

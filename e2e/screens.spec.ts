@@ -35,7 +35,7 @@ const ROOMS = async () => {
     '/games/library',
     '/games/library/nearest-the-lamp',
     '/games/new?library=stone-and-hearth',
-    '/games/new?library=nine-windows',
+    '/games/new?library=weathervane',
     '/games/new?library=bag-check',
     `/games/${game_id}`,
     `/games/${game_id}/edit`,

@@ -21,7 +21,7 @@ const WAYS: [scheme: string, game: string, players: string[], taps: (string | Re
   ['nearest wins', 'nearest-the-lamp', ['Bashir', 'Inga'], ['4', /^Record/]],
   ['nearest wins, with a call', 'say-it-first', ['Bashir', 'Inga'], ['Called aloud', /^Holed/, 'kept']],
   ['one-sided zones', 'past-the-cup', ['Bashir'], [/^1 flag/, 'past the hole']],
-  ['shot matrix', 'nine-windows', ['Bashir'], [/^as asked/]],
+  ['shot matrix', 'weathervane', ['Bashir'], [/^as asked/]],
   ['club trial', 'bag-check', ['Bashir'], [/^Holed/]],
   ['streak', 'unbroken', ['Bashir'], [/^Holed|^in/]],
 ];

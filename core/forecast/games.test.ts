@@ -52,7 +52,7 @@ describe('games that simply add up agree with the exact convolution', () => {
     ['porch-light', 20],
     ['stepping-stones', 8],
     ['until-it-works', 8],
-    ['nine-windows', 400],
+    ['weathervane', 400],
     ['short-long-swing', 400],
     ['reckoning', 50],
     ['bag-check', 50],

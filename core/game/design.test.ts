@@ -310,13 +310,16 @@ describe('what is asked of a ball', () => {
     expect(refusedClubs(spec, [using('PW', 'low'), using('PW', 'medium'), using('PW', 'high')])).toEqual([['PW', 'used']]);
   });
 
-  test('where no club is left, all may be used again', () => {
+  test('where no club is left, it is said, and the player picks which rule gives way', () => {
     const standing = standingOf(
       withRules({ clubOnce: true }),
       bag.clubs.slice(0, 3).map((club) => using(club.label)),
     );
     const small = { ...bag, clubs: bag.clubs.slice(0, 3) };
     expect(clubRefusal(standing, standing.next!, small, '8 iron')).toBeNull();
+    const question = nextQuestion(standing, standing.next!, small, NO_ANSWERS)!;
+    expect(question.title).toBe('The rules leave no club. Which one, all the same?');
+    expect(question.keys.map(({ refused, despite }) => [refused, despite])).toEqual(Array(3).fill([undefined, 'used']));
   });
 
   test('a one-sided zone asks for the side, unless the ball is holed or its direction is known', () => {

@@ -64,7 +64,7 @@ export const LIBRARY: readonly LibraryGame[] = [
       [6, 'chip', 'fringe', 4],
       [9, 'chip', 'fairway', 4],
     ],
-    { scoring: { scheme: 'ring_points', holedPoints: 5, rings: rings([3, 3], [6, 2], [12, 1]) }, goal: 10 },
+    { scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 3], [6, 2], [12, 1]) }, goal: 10 },
   ),
   ready(
     'three-hoops',
@@ -217,9 +217,9 @@ export const LIBRARY: readonly LibraryGame[] = [
     { order: 'serial', scoring: { scheme: 'nearest_wins', firstTo: null, ties: 'each', callPoints: 1, farM: ft(30) } },
   ),
   ready(
-    'nine-windows',
+    'weathervane',
     'strong players',
-    'Nine Windows',
+    'Weathervane',
     'Low, medium and high, each straight, drawn and faded, once. Not where it stops, but whether it did what you said.',
     [[30, 'pitch', 'fairway']],
     {
@@ -251,11 +251,11 @@ export const LIBRARY: readonly LibraryGame[] = [
     'no-neighbours',
     'strong players',
     'No Neighbours',
-    'One ball with each of six clubs, never a neighbour of the last: a new feel every time, from the rough.',
+    'One ball with each of seven clubs, never a neighbour of the last: a new feel every time, from the rough.',
     [[18, 'chip', 'light_rough', 1]],
     {
       rules: { clubsApart: true },
-      scoring: { scheme: 'club_trial', clubs: ['6 iron', '8 iron', 'PW', '50°', '54°', '58°'], farM: ft(30) },
+      scoring: { scheme: 'club_trial', clubs: ['6 iron', '7 iron', '8 iron', 'PW', '50°', '54°', '58°'], farM: ft(30) },
     },
   ),
   ready(
@@ -342,7 +342,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'clean-sheet',
     'improvers',
     'Clean Sheet',
-    'Four easy places, out and back, three rounds. A perfect first round is a reason to go home.',
+    'Four easy stations, out and back, three times round. Miss none the first time, and the game is over.',
     [
       [5, 'chip', 'fringe', 3],
       [8, 'chip', 'fringe', 3],
@@ -353,6 +353,6 @@ export const LIBRARY: readonly LibraryGame[] = [
   ),
   ready('wander', 'everybody', 'Wander', 'No plan: walk, drop, call the shot, play it. What came of it can be kept as a game.', [], {
     open: true,
-    scoring: { scheme: 'ring_points', holedPoints: 5, rings: rings([3, 3], [6, 2], [10, 1]) },
+    scoring: { scheme: 'ring_points', holedPoints: 6, rings: rings([3, 4], [6, 2], [10, 1]) },
   }),
 ];

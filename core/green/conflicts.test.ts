@@ -15,6 +15,7 @@ const player = ({ shot = 'pitch', far = 20, hands = 'right', radiusM = 0.5 }: Pl
   hands,
   plays: { to: [0, far], holeKey: 'h1', holeName: 'hole A', shotType: shot },
   collects: true,
+  alone: false,
 });
 /** People who wait, in a direction from the player. */
 const waiting = (deg: number, far: number, radiusM = 0.5): Party => ({
@@ -25,6 +26,7 @@ const waiting = (deg: number, far: number, radiusM = 0.5): Party => ({
   hands: 'right',
   plays: null,
   collects: false,
+  alone: true,
 });
 const found = (from: Party, to: Party) =>
   conflictsOf([from, to])
@@ -146,4 +148,20 @@ test('the parties of a plan are its groups, where they stand; without groups som
     ['Group 1', [20, 0], 'hole B'],
     ['Group late', [3, 3], null],
   ]);
+});
+
+test('somebody alone who plays from one spot to three holes is in nobody’s way but others’', () => {
+  const spot = (key: string, at: Point, to: Point): Party => ({
+    ...player(),
+    key,
+    at,
+    plays: { to, holeKey: key, holeName: `hole ${key}`, shotType: 'chip' },
+    collects: false,
+    alone: true,
+  });
+  const three = [spot('a', [0, 0], [0, 20]), spot('b', [0.3, 0], [5, 20]), spot('c', [0, 0.2], [-5, 20])];
+  expect(conflictsOf(three)).toEqual([]);
+  // Two groups at one spot are two groups, and somebody a few steps away is somebody else.
+  expect(conflictsOf(three.map((party) => ({ ...party, alone: false }))).length).toBeGreaterThan(0);
+  expect(conflictsOf([...three, spot('d', [0, 3], [0, 20])]).length).toBeGreaterThan(0);
 });

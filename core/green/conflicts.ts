@@ -37,6 +37,8 @@ export type Party = {
   plays: { to: Point; holeKey: string; holeName: string; shotType: ShotType } | null;
   /** Whether they are known to walk to their hole and collect. */
   collects: boolean;
+  /** One person, not a group: two of them at one spot are one and the same. */
+  alone: boolean;
 };
 
 /** The fans of a line of play: where balls of this kind of shot may go. */
@@ -91,6 +93,11 @@ function bears(from: Party, fans: Fans, lineDeg: number, at: Point, radiusM: num
   return null;
 }
 
+/** Whether two are somebody alone at one spot, who plays from there to several holes. */
+function oneAndTheSame(a: Party, b: Party): boolean {
+  return a.alone && b.alone && distance(a.at, b.at) <= a.radiusM + b.radiusM;
+}
+
 /**
  * Possible conflicts between people who use a green at once, in both directions, the worst first: red before amber,
  * a swing before a line before a shank, the nearer before the farther. None found proves nothing.
@@ -103,7 +110,7 @@ export function conflictsOf(parties: readonly Party[], of?: string): Conflict[] 
     if (!fans) continue;
     const lineDeg = bearing(from.at, from.plays!.to);
     for (const to of parties) {
-      if (to === from || (of !== undefined && from.key !== of && to.key !== of)) continue;
+      if (to === from || oneAndTheSame(from, to) || (of !== undefined && from.key !== of && to.key !== of)) continue;
       const standing = bears(from, fans, lineDeg, to.at, to.radiusM);
       if (standing) found.push({ ...standing, from, to, where: 'standing' });
       if (!to.plays || !to.collects) continue;

@@ -29,6 +29,7 @@ export function partiesOf(
       hands: 'mixed',
       plays: plays(station),
       collects: false,
+      alone: true,
     }));
   return plan.groups.map((group) => {
     const station = plan.stations.find((one) => one.key === group.station);
@@ -40,6 +41,7 @@ export function partiesOf(
       hands: group.hands,
       plays: station ? plays(station) : null,
       collects: station !== undefined,
+      alone: false,
     };
   });
 }

@@ -24,7 +24,8 @@ export const clubsOf = ({ clubs }: Bag): readonly BagClub[] => (clubs.length > 0
 export type Question = {
   kind: 'club' | 'flight' | 'call' | 'result' | 'side' | 'kept' | 'strokes';
   title: string;
-  keys: (AnswerKey & { refused?: string })[];
+  /** `refused`: why a key can't be pressed; `despite`: which rule it breaks, where one has to give way. */
+  keys: (AnswerKey & { refused?: string; despite?: string })[];
 };
 
 /** What was answered so far; `result` says whether the main question was. */
@@ -81,12 +82,18 @@ export function choosesClub({ phase: { rules, scoring } }: Pick<Standing, 'phase
 
 function clubQuestion(standing: Standing, turn: Turn, bag: Bag): Question {
   const clubs = clubsOf(bag);
+  const why = (label: string) => refusedBy(standing, turn, { ...bag, clubs }, label);
+  // Where the rules leave no club at all, the player picks which of them gives way.
+  const none = clubs.every(({ label }) => why(label) !== null);
   return {
     kind: 'club',
-    title: 'Which club?',
+    title: none ? 'The rules leave no club. Which one, all the same?' : 'Which club?',
     keys: clubs.map(({ clubId, label }) => {
-      const refused = clubRefusal(standing, turn, { ...bag, clubs }, label);
-      return { ...wordKey(label, label, { clubId, clubLabel: label }), ...(refused ? { refused } : {}) };
+      const reason = why(label);
+      return {
+        ...wordKey(label, label, { clubId, clubLabel: label }),
+        ...(reason === null ? {} : none ? { despite: reason } : { refused: reason }),
+      };
     }),
   };
 }

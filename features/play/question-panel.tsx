@@ -16,7 +16,7 @@ export function QuestionPanel({ question, onAnswer, onBack }: Props) {
         {question.keys.map((key) => (
           <button key={key.key} type="button" disabled={key.refused !== undefined} onClick={() => onAnswer(key)}>
             {key.text}
-            {key.refused && <small>{key.refused}</small>}
+            {(key.refused ?? key.despite) && <small>{key.refused ?? key.despite}</small>}
           </button>
         ))}
       </div>

@@ -61,7 +61,7 @@ test('landing zone: landed, landed and rolled off, missed; land and finish wants
   expect(values(both)).toEqual({ 'landed in the zone': '2', 'finished near the hole': '2' });
 });
 
-test('hole out: seven stations of par 2 in 2, 1, 3, 2 (double chip), 6 with a penalty … running against the par', () => {
+test('hole out: seven stations of par 2 in 2, 1, 3, 2 (a second chip), 6 with a penalty … running against the par', () => {
   const stations = 'abcdefg'.split('').map((key) => station(key, { balls: 1, par: 2 }));
   const spec = of({ scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null }, { stations, goal: 17 });
   const first = alone(spec, [strokes(2), strokes(1), strokes(2), strokes(1), strokes(2)]);

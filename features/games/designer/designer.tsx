@@ -8,7 +8,7 @@ import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
 import { budgetOf, sayTimes, shortened } from '@/core/game/budget';
 import { goalInWords } from '@/core/game/words/goal-words';
-import { phasesOf } from '@/core/game/phases';
+import { ballsOf, phasesOf } from '@/core/game/phases';
 import { isPhrase } from '@/core/game/scoring/score-unit';
 import { sayUnit } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
@@ -187,13 +187,13 @@ function Totals({ spec }: { spec: GameSpec }) {
   const phase = phasesOf(game).at(-1)!;
   const best = sayBest(game, schemeOf(game.scoring).best(phase));
   const balls = phasesOf(game).reduce((sum, one) => sum + one.turns, 0);
-  const short = alone.totalS > 12 * 60 ? shortened(game, 10) : null;
+  const short = shortened(game, 10);
   return (
     <p className={styles.totals}>
       <b className="fig">{balls}</b> balls{schemeOf(game.scoring).most && ' at most'} · {sayTimes(game)} · bring{' '}
       {counted(alone.balls, 'ball')}
       {best && ` · ${best}`}
-      {short && ` · in 10 min: ${short.stations.reduce((sum, station) => sum + station.balls, 0)} balls`}
+      {short && ` · in 10 min: ${ballsOf(short)} balls`}
     </p>
   );
 }
