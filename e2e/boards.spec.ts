@@ -17,7 +17,7 @@ test('each demo player’s planted weakness is named first, or among those that 
     await page.goto(`${HOME}/players`);
     await page.getByRole('link', { name: new RegExp(`^${form.name}`) }).click();
     const planted = cells.find(({ key }) => key === Object.keys(effects)[0])!;
-    await expect(page.getByText(/^(Most strokes go to|Too early to name one)/)).toContainText(sayCell(planted));
+    await expect(page.getByText(/^(Weakest: |Too early to name one)/)).toContainText(sayCell(planted));
   }
 });
 
@@ -31,7 +31,7 @@ test('the command line says of the same balls what the board says', async ({ pag
   };
   await page.goto(`${HOME}/players/${playerId}?all=1`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText(`${answer.balls.toLocaleString('en')} balls`);
-  await expect(page.getByText(/^Most strokes go to /)).toBeVisible();
+  await expect(page.getByText(/^Weakest: /)).toBeVisible();
   expect(answer.cells.length).toBeGreaterThanOrEqual(77);
   for (const cell of answer.cells) {
     const key = `${cell.shot_type}|${cell.surface}|${cell.band_min}`;
@@ -43,7 +43,7 @@ test('the command line says of the same balls what the board says', async ({ pag
     expect(said).toContain(`${Math.round(100 * cell.p_weakest3)}% among the three weakest, ${cell.balls} balls`);
   }
   const board = await page
-    .getByText(/^Most strokes go to /)
+    .getByText(/^Weakest: /)
     .locator('..')
     .innerText();
   expect(board.replaceAll(/\s+/g, ' ').trim()).toBe(answer.summary);
@@ -74,10 +74,10 @@ test('inside a cell, against others, and of some balls only', async ({ page }) =
   await page.getByLabel('Against').selectOption('squad');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('against the squad’s average');
   await page.getByRole('link', { name: 'Close' }).click();
-  await expect(page.getByRole('heading', { name: 'Neglected' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Not practised' })).toBeVisible();
 
   const all = await page.getByRole('heading', { level: 1 }).innerText();
-  await page.getByRole('button', { name: 'Only some balls…' }).click();
+  await page.getByRole('button', { name: 'Filter' }).click();
   await page.getByLabel('Stance', { exact: true }).selectOption('downhill');
   await expect(page.getByText(/^Only [\d,]+ balls are looked at/)).toBeVisible();
   expect(await page.getByRole('heading', { level: 1 }).innerText()).not.toBe(all);

@@ -26,7 +26,7 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await page.getByLabel('Reads lengths in').selectOption('metric');
   await expect(page.getByLabel('One pace')).toHaveValue('0.762');
   await page.goto(`${home}/settings`);
-  await page.getByLabel('Lengths at the desk in').selectOption('metric');
+  await page.getByLabel('Units').selectOption('metric');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto(`${home}/games/new`);

@@ -98,7 +98,7 @@ test('every way of scoring is forecast in the designer, and a game that is none 
   for (const kind of SCHEME_KINDS) {
     await design(page, LIBRARY.find(({ spec }) => spec.scoring.scheme === kind && !spec.open)!.key);
     await expect(page.getByText(/10,000 games a row/)).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'How much it tells' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'What you learn' })).toBeVisible();
   }
   await page.getByLabel('Title').fill('');
   await page.goto(`${HOME}/games/new?library=doorstep`);

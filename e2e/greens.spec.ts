@@ -248,7 +248,7 @@ test('the same with keys alone: a green, a bunker, two holes and four stations',
     'slope along / across: not measured',
   ]);
   await page.getByLabel('From the hole').fill('x');
-  await expect(page.getByText('This is no number.')).toBeVisible();
+  await expect(page.getByText('That isn’t a number.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save the green' })).toBeDisabled();
   await page.getByLabel('From the hole').fill('16');
   await page.getByLabel('Shot').selectOption('pitch');

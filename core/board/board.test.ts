@@ -134,9 +134,9 @@ describe('over time', () => {
   });
 
   test('a change is said by its probability, and never surer than 99%', () => {
-    expect(sayChange(0.5)).toBe('no change that could be told from chance');
-    expect(sayChange(0.8)).toBe('better: 80% sure, not yet a change to count on');
-    expect(sayChange(0.04)).toBe('worse: 96% sure, not yet a change to count on');
+    expect(sayChange(0.5)).toBe('no change beyond chance');
+    expect(sayChange(0.8)).toBe('better: 80% sure, not certain yet');
+    expect(sayChange(0.04)).toBe('worse: 96% sure, not certain yet');
     expect(sayChange(0.02)).toBe('worse: 98% sure, a real change');
     expect(sayChange(1)).toContain('99% sure');
   });

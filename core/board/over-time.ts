@@ -21,9 +21,9 @@ export function dayWeight(balls: number, sessions: number): number {
 export function sayChange(chanceBetter: number): string {
   const percent = Math.round(100 * Math.max(chanceBetter, 1 - chanceBetter));
   const way = chanceBetter >= 0.5 ? 'better' : 'worse';
-  if (percent < LEAST) return 'no change that could be told from chance';
+  if (percent < LEAST) return 'no change beyond chance';
   const sure = `${way}: ${Math.min(99, percent)}% sure`;
-  return percent < REAL ? `${sure}, not yet a change to count on` : `${sure}, a real change`;
+  return percent < REAL ? `${sure}, not certain yet` : `${sure}, a real change`;
 }
 
 /** Scores are worth comparing from so many on each side. */

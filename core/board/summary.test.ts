@@ -21,7 +21,7 @@ function said(balls: number, farther: number) {
 }
 
 test('a weakness is a headline, a hundredth of a stroke is none', () => {
-  expect(said(70, 2.5).most).toMatch(/^Most strokes go to chips from the fairway at 10–20 yd: 0\.\d\d a shot, \d\d?% sure/);
+  expect(said(70, 2.5).most).toMatch(/^Weakest: chips from the fairway at 10–20 yd, 0\.\d\d a shot, \d\d?% sure/);
   const { most, best } = said(70, 1.03);
   expect(most).not.toMatch(/^Most strokes/);
   expect(best).toBe('No clear strength against level 14 yet.');

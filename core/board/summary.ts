@@ -46,7 +46,7 @@ function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, aga
     const likeliest = [weakest.first, ...weakest.near].slice(0, 2).map((i) => sayCell(findings[i]!));
     return `No clear weakness against ${against} yet. Most likely: ${listed(likeliest)}.`;
   }
-  const lead = `Most strokes go to ${sayCell(first)}: ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
+  const lead = `Weakest: ${sayCell(first)}, ${signed(mean)} ${a(per)}, ${percent(weakest3)} sure to be among the three weakest`;
   const unknown =
     weakest.unknown.length === 0 ? '' : `; ${counted(weakest.unknown.length, 'kind')} of shot never played could cost as much`;
   if (weakest.near.length === 0) return `${lead}${unknown}.`;
@@ -56,7 +56,7 @@ function sayMost({ findings }: Diagnosis, weakest: Weakest | null, per: Per, aga
     const names = [first, ...weakest.near.slice(0, NAMES - 2).map((i) => findings[i]!)].map(sayCell);
     return `Too early to name one: ${weakest.near.length + 1} kinds of shot can’t be told apart. Likeliest to cost most: ${listed(names)}.`;
   }
-  return `${lead}; not told apart from it yet: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}${unknown}.`;
+  return `${lead}; too close to call: ${listed(near)}${more > 0 ? `, and ${more} more` : ''}${unknown}.`;
 }
 
 function sayBest(findings: readonly Finding[], per: Per, against: string): string {

@@ -12,7 +12,7 @@ export type Side = (typeof SIDES)[number];
 
 const cost = z
   .number({ error: 'Give the cost as a number.' })
-  .min(0, 'A cost is not negative.')
+  .min(0, 'A cost can’t be negative.')
   .max(100, 'At most 100.')
   .refine((value) => Number.isInteger(value * 2), 'Whole or half figures only.');
 

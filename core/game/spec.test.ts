@@ -35,7 +35,7 @@ test.each([
     'Ring 2 must be wider than ring 1.',
   ],
   ['rings alike', scoring({ rings: [ring('a', 6, 4), ring('b', 6, 2)] }), 'scoring.rings.1.radiusM', 'Ring 2 must be wider'],
-  ['negative points', scoring({ rings: [ring('a', 6, -1)] }), 'scoring.rings.0.points', 'Points are not negative.'],
+  ['negative points', scoring({ rings: [ring('a', 6, -1)] }), 'scoring.rings.0.points', 'Points can’t be negative.'],
   ['farther is worth more', scoring({ rings: [ring('a', 3, 1), ring('b', 6, 2)] }), 'scoring.rings.1.points', 'at most 1 here'],
   ['holed is worth less', scoring({ holedPoints: 3 }), 'scoring.holedPoints', 'at least 4'],
   ['no ring', scoring({ rings: [] }), 'scoring.rings', 'At least one ring.'],

@@ -69,7 +69,7 @@ const slopeSchema = z.discriminatedUnion('by', [
       .max(360, 'A direction is 0 to 360 degrees.'),
     percent: z
       .number({ error: 'Give the fall in percent.' })
-      .min(0, 'A fall is not negative: turn the direction.')
+      .min(0, 'A fall can’t be negative. Turn the direction.')
       .max(15, 'At most 15%: no green falls more.'),
   }),
   z.strictObject({ by: z.literal('spots'), spots: z.array(spotSchema).max(60, 'At most 60 spots.') }),
@@ -83,7 +83,7 @@ export const greenPlanSchema = z
     outline: outlineSchema,
     fringeM: z
       .number({ error: 'Give the width as a number.' })
-      .min(0, 'A width is not negative.')
+      .min(0, 'A width can’t be negative.')
       .max(10, 'A fringe is at most 10 m (33 ft) wide.'),
     /** What lies around, beyond the fringe and outside every area. */
     around: z.enum(['fairway', 'light_rough', 'heavy_rough', 'bare']).default('light_rough'),

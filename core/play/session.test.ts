@@ -106,7 +106,7 @@ describe('what stood out', () => {
   });
   test('where nothing else does, how near half of them came; of too few, nothing', () => {
     const one = { stations: [station('a', { balls: 5 })] };
-    expect(of([left(2), left(3), left(4), left(5), left(6)], one)).toBe('Half stopped within 4 ft of the hole (5 balls).');
+    expect(of([left(2), left(3), left(4), left(5), left(6)], one)).toBe('Median left 4 ft (5 balls).');
     expect(of([left(2)], one)).toBeNull();
   });
 });

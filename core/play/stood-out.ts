@@ -90,5 +90,5 @@ function half({ played }: Standing, system: UnitSystem): string | null {
   const medianM = settledMedian(left);
   if (medianM === null || left.length < 4) return null;
   if (medianM === 0) return `Holed ${left.filter(({ to }) => to === 0).length} of ${counted(left.length, 'ball')}.`;
-  return `Half stopped within ${formatLeft(medianM, system)} of the hole (${counted(left.length, 'ball')}).`;
+  return `Median left ${formatLeft(medianM, system)} (${counted(left.length, 'ball')}).`;
 }

@@ -40,7 +40,7 @@ test.each([
   [401, { code: 'INVALID_EMAIL_OR_PASSWORD' }, 'E-mail or password is not right.'],
   [429, { code: 'WAIT', message: 'Wait 8 seconds, then try again.' }, 'Wait 8 seconds, then try again.'],
   [403, {}, 'The program was started for another address'],
-  [500, {}, 'The server could not do this.'],
+  [500, {}, 'Something went wrong on our side.'],
 ])('an answer of %d is said in words, and what was typed stays', async (status, body, said) => {
   answer(status, body);
   render(<SignInForm next="/" />);

@@ -23,6 +23,6 @@ export async function authCall(
 function reason(status: number, code: string, message: string | undefined): string {
   if (code === 'INVALID_EMAIL_OR_PASSWORD') return 'E-mail or password is not right.';
   if (status === 403) return 'The program was started for another address (PUBLIC_URL): open it under that one.';
-  if (status >= 500) return 'The server could not do this. Nothing is lost; try again.';
+  if (status >= 500) return 'Something went wrong on our side. Nothing was lost. Try again.';
   return message ?? 'This was refused.';
 }

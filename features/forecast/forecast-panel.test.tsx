@@ -94,7 +94,7 @@ test('a player is read from the records, one without a ball stands as the level,
   await fine('Bo');
   expect(fetch).toHaveBeenCalledTimes(1);
   expect(fetch).toHaveBeenCalledWith('/a/here/players/Ada/belief');
-  expect(row('Ada')).toHaveTextContent('by 400 balls');
+  expect(row('Ada')).toHaveTextContent('from 400 balls');
   expect(row('Bo')).toHaveTextContent('no ball yet: as any player of level 8');
   await waitFor(() => expect(screen.getByText('from scratch')).toBeVisible(), { timeout: 20_000 });
   expect(screen.getByText(/beats Bo \d+%/)).toBeVisible();
@@ -111,7 +111,7 @@ test('records that can’t be fetched leave the level, and are fetched again whe
   await user.selectOptions(screen.getByLabelText('Forecast it for a player'), 'Ada');
   await waitFor(() => expect(row('Ada')).toHaveTextContent('the records can’t be fetched now: as any player of level 20'));
   act(() => void window.dispatchEvent(new Event('online')));
-  await waitFor(() => expect(row('Ada')).toHaveTextContent('by 400 balls'));
+  await waitFor(() => expect(row('Ada')).toHaveTextContent('from 400 balls'));
 });
 
 test('an edit is answered anew and what was asked before is dropped; another way of scoring shows no old figure', async () => {

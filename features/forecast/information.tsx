@@ -16,8 +16,8 @@ export function InformationPanel({ game, units, answer, targetName }: Shared) {
   ];
   return (
     <>
-      <h3 className={styles.title}>How much it tells</h3>
-      <p className="small-print mb-1">about the skill of {targetName}, a ball, against a taped one</p>
+      <h3 className={styles.title}>What you learn</h3>
+      <p className="small-print mb-1">about {targetName} from each ball, compared with measuring it by tape</p>
       <ul className={styles.tells}>
         {lines.map(({ name, share }, i) => (
           <li key={name}>

@@ -41,7 +41,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
     <>
       <p className="small-print mb-1" aria-live="polite">
         <b>{sayUnit(unit, units)}</b>
-        {scheme.better(game.scoring) === 'lower' && ', fewer is better'} · bar: 8 of 10 games · mark: the middle one ·{' '}
+        {scheme.better(game.scoring) === 'lower' && ', fewer is better'} · bar: 8 games in 10 · mark: median ·{' '}
         {games > 0 ? `${games.toLocaleString('en')} games a row` : 'playing it through'}
         {games > 0 && full < rows.length && `, ${full} of ${rows.length} rows in full`}
       </p>
@@ -104,5 +104,5 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
 function ofWhom({ level, balls }: Candidate, known: boolean, failed: boolean): string {
   if (balls === 0) return `no ball yet: as any player of level ${sayLevel(level)}`;
   if (failed) return `the records can’t be fetched now: as any player of level ${sayLevel(level)}`;
-  return known ? `by ${counted(balls, 'ball')}` : 'reading the records …';
+  return known ? `from ${counted(balls, 'ball')}` : 'reading the records …';
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { capital } from '@/core/units/format';
 import { Button, Form } from 'react-bootstrap';
 import type { SuggestedSize } from '@/core/forecast/sizes';
 import { sayScore, sayUnit } from '@/core/game/words/say-score';
@@ -67,7 +68,7 @@ export function Zones({ game, units, answer, targetName, wanted, onWanted, onSet
     <>
       <h3 className={styles.title}>Size of the {zones.now.length > 1 ? 'zones' : 'zone'}</h3>
       <p className="small-print mb-1">
-        {landing ? 'Now it catches' : `Inside now, of ${targetName}’s balls:`} <b className="fig">{rates.join(' · ')}</b>
+        {landing ? 'The zone now catches' : `${capital(targetName)} finishes inside:`} <b className="fig">{rates.join(' · ')}</b>
         {landing && ` of ${targetName}’s balls${rates.length > 1 ? ': landing, and finishing' : ''}`}
       </p>
       <div className={styles.suggest}>
@@ -132,7 +133,7 @@ export function Together({ game, units, answer, players: chosen }: Shared & { pl
   };
   return (
     <>
-      <h3 className={styles.title}>Evenly against each other</h3>
+      <h3 className={styles.title}>Head starts for an even game</h3>
       <ul className={styles.starts}>
         {players.map(({ allowance, chance }, i) => (
           <li key={i}>

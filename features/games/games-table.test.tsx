@@ -25,7 +25,7 @@ test('ready games are found by what they train, by time, by players, by lie and 
   expect(screen.getByRole('status')).toHaveTextContent('No game like that.');
   await press(`Show all ${LIBRARY.length} games`);
   expect(titles()).toHaveLength(LIBRARY.length);
-});
+}, 30_000);
 
 test('a column sorts, up and then down; a game that was never played comes last', async () => {
   const row = (title: string, more: Partial<GameRow>): GameRow => ({ ...ready[0]!, key: title, title, ...more });

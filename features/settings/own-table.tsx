@@ -15,7 +15,7 @@ export function OwnTable({ slug, own }: Props) {
   const [name, setName] = useState('our table');
   return (
     <section className="d-grid gap-2 mt-4" style={{ maxWidth: '44rem' }}>
-      <h2 className="mb-0">A yardstick of your own</h2>
+      <h2 className="mb-0">Your own reference table</h2>
       <p className="mb-0">
         The levels come from a simulation with judged constants. If you have better figures, give the strokes that each shot takes to hole
         out, and the boards can count against them. Begin from <a href={`/a/${slug}/reference?level=10`}>the table of level 10</a>, change

@@ -43,7 +43,7 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
       <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }}>
         <Choice
           id="units"
-          label="Lengths at the desk in"
+          label="Units"
           register={register('units')}
           error={errors.units?.message}
           options={[
@@ -53,7 +53,7 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
         />
         <Choice
           id="time-zone"
-          label="Time zone in which dates are said"
+          label="Time zone"
           register={register('timeZone')}
           error={errors.timeZone?.message}
           options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}

@@ -102,7 +102,7 @@ function Beside({ slug, player, findings, asked, timeZone, now, balls }: BesideP
       <p className="small-print">Choose a cell to see what stands behind it: where its balls stopped, which club, chip or putt.</p>
       {balls > 0 && (
         <>
-          <h3>Neglected</h3>
+          <h3>Not practised</h3>
           {neglected.length === 0 ? (
             <p>Nothing that comes up in a round was left out for four weeks.</p>
           ) : (

@@ -63,7 +63,7 @@ test('lengths are said in the player’s own units', () => {
 
 test('a cell without a ball says where its figure comes from', () => {
   show([]);
-  expect(screen.getByText(/^No ball from here yet/)).toBeInTheDocument();
+  expect(screen.getByText(/^Not played from here yet/)).toBeInTheDocument();
   expect(screen.queryByText(/Middle of the misses/)).not.toBeInTheDocument();
 });
 

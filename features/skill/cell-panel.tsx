@@ -75,7 +75,7 @@ export function CellPanel({ model, finding, shots, belief, level, per, system, a
         </div>
       </div>
       {finding.balls === 0 ? (
-        <p>No ball from here yet. The figure is told from what is known of shots like it; a dozen balls would say more.</p>
+        <p>Not played from here yet. The figure is estimated from similar shots; a dozen balls would say more.</p>
       ) : (
         <>
           {inside.left.length > 0 && (

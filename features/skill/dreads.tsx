@@ -33,7 +33,7 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
       const result = await saveDreadsAction(slug, playerId, next).catch(() => null);
       if (!result?.ok) {
         setKept(before);
-        setError('That was not kept: the network is away. Try it again.');
+        setError('Not saved: no connection. Try again.');
       } else setError(null);
     });
   };

@@ -65,7 +65,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
       </Form.Group>
       {!open && (
         <Button variant="outline-dark" size="sm" aria-expanded={false} onClick={() => setOpen(true)}>
-          Only some balls…
+          Filter
         </Button>
       )}
       {open && (

@@ -53,7 +53,7 @@ describe('shots that a player dreads', () => {
     expect(await screen.findByText('bunker shots', { selector: 'b' })).toBeInTheDocument();
     kept.mockRejectedValue(new Error('away'));
     await userEvent.click(screen.getByRole('button', { name: 'Take bunker shots off' }));
-    expect(await screen.findByRole('alert')).toHaveTextContent('That was not kept');
+    expect(await screen.findByRole('alert')).toHaveTextContent('Not saved');
     expect(screen.getByText('bunker shots', { selector: 'b' })).toBeInTheDocument();
   });
 });

@@ -119,10 +119,10 @@ export function HeatKey() {
       ))}
       <span>loses strokes</span>
       <span className={styles.keyWords}>
-        <i style={shadeOf(0.5, true)} aria-hidden="true" /> not sure on which side of nothing
+        <i style={shadeOf(0.5, true)} aria-hidden="true" /> too close to call
       </span>
       <span className={styles.keyWords}>
-        <i className={styles.never} aria-hidden="true" /> no ball yet: told from its neighbours
+        <i className={styles.never} aria-hidden="true" /> not played yet: estimated from similar shots
       </span>
       <span className={styles.keyWords}>small figure: balls</span>
     </p>

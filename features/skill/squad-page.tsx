@@ -41,7 +41,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
           <p className={styles.say}>
             <b>
               {weakness === null
-                ? 'Nothing is surely lost by the squad as a whole: every player’s own weakness comes first.'
+                ? 'The squad has no shared weakness. Work on each player’s own.'
                 : `The squad as a whole loses most with ${shots(weakness)}: ${signed(common[weakness]!.mean)} a ${asked.per} on average of ${common[weakness]!.players}, among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
             {pairs.map(({ kind, names }) => `${cut(names)} could practise ${shots(kind)} together.`).join(' ')}

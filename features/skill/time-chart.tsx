@@ -49,7 +49,7 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
       const at = startOfDayIn(since, timeZone).getTime();
       return {
         datasets: [
-          ...(points.length > 0 ? band('told from the balls of a stretch', points, ink.ink, `${ink.lose}55`) : []),
+          ...(points.length > 0 ? band('estimate for each period', points, ink.ink, `${ink.lose}55`) : []),
           ...(nothing ? [across('the level', 0, ink.level)] : []),
           ...(goal === null ? [] : [across('goal', goal, ink.level)]),
           ...(at > ends[0]! && at < ends[1]!

@@ -70,8 +70,9 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
             ))}
           </div>
           <p className="small-print">
-            Each stretch is told from its own balls alone; the band holds eight times in ten. Before and since are fitted apart, so a change
-            has to show in the balls of both. {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
+            Each period is estimated from its own balls alone; the band holds eight times in ten. Before and since are fitted apart, so a
+            change has to show in the balls of both.{' '}
+            {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
           </p>
           <h2 className="mt-4">Games</h2>
           {games.length === 0 ? (

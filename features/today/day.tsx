@@ -12,12 +12,12 @@ export function Day({ slug, conditions }: { slug: string; conditions: Conditions
   const said = sayConditions(conditions);
   return (
     <section className="mb-4">
-      <h2>The day</h2>
+      <h2>Conditions today</h2>
       {!open ? (
         <p className="mb-0">
-          {said || 'Nothing is said about it yet.'}{' '}
+          {said || 'None entered.'}{' '}
           <button type="button" className="btn btn-outline-dark btn-sm ms-2" onClick={() => setOpen(true)}>
-            {said ? 'Change' : 'Set'}
+            {said ? 'Change' : 'Add'}
             <span className="visually-hidden"> what today is like</span>
           </button>
         </p>

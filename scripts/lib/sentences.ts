@@ -4,17 +4,51 @@ import ts from 'typescript';
 export type Said = { line: number; text: string };
 
 /** Attributes whose text is read, or read aloud. */
-const READ = new Set(['label', 'title', 'placeholder', 'hint', 'aria-label', 'alt', 'text', 'legend', 'summary', 'heading', 'what', 'name']);
+const READ = new Set([
+  'label',
+  'title',
+  'placeholder',
+  'hint',
+  'aria-label',
+  'alt',
+  'text',
+  'legend',
+  'summary',
+  'heading',
+  'what',
+  'name',
+]);
 /** Words in which a text is no sentence of anybody's: names of modules, classes, keys. */
 const NO_WORDS = /^[\w-]*$|^[./@#]|^(GET|POST|PUT) |^[a-z]+(-[a-z0-9]+)+$|^\S+\.(tsx?|css|scss|svg|json)$/;
-const MARKUP = new Set(['className', 'style', 'href', 'src', 'd', 'viewBox', 'id', 'htmlFor', 'key', 'type', 'variant', 'size', 'path', 'transform']);
+const MARKUP = new Set([
+  'className',
+  'style',
+  'href',
+  'src',
+  'd',
+  'viewBox',
+  'id',
+  'htmlFor',
+  'key',
+  'type',
+  'variant',
+  'size',
+  'path',
+  'transform',
+]);
 
 /**
  * The sentences and labels of a source file, in their order: texts between tags, attributes that are read, and strings of several words. A part
  * that is filled in while the program runs stands as …; what is only for the machine (class names, addresses, queries) is left out.
  */
 export function sentencesIn(code: string, fileName: string): Said[] {
-  const file = ts.createSourceFile(fileName, code, ts.ScriptTarget.Latest, true, fileName.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS);
+  const file = ts.createSourceFile(
+    fileName,
+    code,
+    ts.ScriptTarget.Latest,
+    true,
+    fileName.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
+  );
   const found: Said[] = [];
   const add = (node: ts.Node, text: string) => {
     const said = text.replace(/\s+/g, ' ').trim();
@@ -47,7 +81,11 @@ export function sentencesIn(code: string, fileName: string): Said[] {
 /** Whether a string is words for somebody: several of them, or one that begins like a label. */
 function isSentence(text: string): boolean {
   const said = text.trim();
-  if (said.split(' ').every((word) => /^[a-z0-9-]+$/.test(word)) && /\b(btn|form|text|fs|fw|mb|mt|me|ms|d|gap|row|small|visually)-/.test(said)) return false;
+  if (
+    said.split(' ').every((word) => /^[a-z0-9-]+$/.test(word)) &&
+    /\b(btn|form|text|fs|fw|mb|mt|me|ms|d|gap|row|small|visually)-/.test(said)
+  )
+    return false;
   if (NO_WORDS.test(said) && !/^\p{Lu}\p{Ll}+$/u.test(said)) return false;
   // Classes, styles and paths have no two words of letters in a row.
   return /\p{L}{2,}[.,;:!?’]? \p{L}/u.test(said) || /^\p{Lu}\p{Ll}+$/u.test(said) || /… \p{L}{2}|\p{L}{2} …/u.test(said);

@@ -8,7 +8,7 @@ export const WIDEST_M = 100 * METRES_PER.ft;
 
 export const pointsSchema = z
   .int({ error: 'Give a whole number of points.' })
-  .min(0, 'Points are not negative.')
+  .min(0, 'Points can’t be negative.')
   .max(1000, 'At most 1000 points.');
 
 /** From the hole to a ring's edge. */
@@ -20,7 +20,7 @@ export const edgeSchema = z
 /** The radius of a zone round the hole; 0 is the hole itself. */
 export const zoneSchema = z
   .number({ error: 'Give the distance from the hole as a number.' })
-  .min(0, 'A distance is not negative.')
+  .min(0, 'A distance can’t be negative.')
   .max(WIDEST_M, 'A zone is at most 100 ft (30.5 m) wide.');
 
 /** A count between two limits, with sentences. */

@@ -59,7 +59,7 @@ test('what is wrong is said beside its field, what was typed stays, and nothing 
   expect(beside(screen.getByLabelText('Title')).getByText('A game needs a title.')).toBeVisible();
   expect(beside(screen.getByLabelText('Balls')).getByText(/At most 60 balls/)).toBeVisible();
   expect(beside(rings[1]!).getByText('Ring 2 must be wider than ring 1.')).toBeVisible();
-  expect(beside(points[3]!).getByText('Points are not negative.')).toBeVisible();
+  expect(beside(points[3]!).getByText('Points can’t be negative.')).toBeVisible();
   expect(beside(screen.getByLabelText(/^Distance/)).getByText('Give the distance to the hole as a number.')).toBeVisible();
   expect(screen.getByLabelText('Balls')).toHaveValue('500');
   expect(screen.getByLabelText(/^Distance/)).toHaveValue('far');
