@@ -18,6 +18,15 @@ export type Route = (typeof ROUTES)[number];
 export const LANDED_SIDES = ['short', 'long'] as const;
 export const MISHITS = ['fat', 'thin', 'shank'] as const;
 export const FINISHES = ['green', 'fringe', 'rough', 'sand', 'out'] as const;
+const FINISH_WORDS = {
+  green: 'on the green',
+  fringe: 'on the fringe',
+  rough: 'in the rough',
+  sand: 'in the sand',
+  out: 'out of play',
+} as const;
+/** Where a ball finished: "on the green", "in the rough". */
+export const sayFinish = (finish: (typeof FINISHES)[number]): string => FINISH_WORDS[finish];
 /** How a result was taken. `ring`: only "inside this ring" is known. */
 export const MEASURES = ['tape', 'laser', 'pace', 'eye', 'ring'] as const;
 /** Only `ordinary` is evidence about a skill; every other value is kept, marked, and scores as the game says. */

@@ -20,13 +20,16 @@ import type { Standing } from './play';
 export function addedUp(standing: Standing, system: UnitSystem): Note[] {
   const { phase } = standing;
   const played = standing.played.filter((shot) => shot.phase === phase.index);
-  const clubs = schemeOf(phase.scoring).clubs === undefined;
+  const scheme = schemeOf(phase.scoring);
+  const clubs = scheme.clubs === undefined;
+  // What the game compares stands in a table of its own.
+  const compared = (scheme.compares?.(phase.scoring) ?? null) !== null;
   return [
     ...meanLeft(played, system),
     ...rings(standing, played, system),
     ...(clubs ? by('clubs', played, ({ clubLabel }) => clubLabel, system) : []),
-    ...by('flights', played, ({ trajectory }) => trajectory, system),
-    ...by('shapes', played, ({ shape }) => shape, system),
+    ...(compared ? [] : by('flights', played, ({ trajectory }) => trajectory, system)),
+    ...(compared ? [] : by('shapes', played, ({ shape }) => shape, system)),
     ...directions(played),
     ...passes(standing, system),
     ...finished(standing, played),

@@ -1,4 +1,5 @@
-import { entrants, game, holed, left, playList, playOut, station } from '../testing/make';
+import { entrants, game, holed, left, playList, playOut, shot, station } from '../testing/make';
+import { sayResult } from '../shot/say-shot';
 import type { GameSpec } from '../game/spec';
 import { PLAIN_RULES } from '../game/rules';
 import { projectShots } from '../shot/project';
@@ -94,4 +95,11 @@ test('an open game with so many balls at each call: they are putted out before a
   expect(standing(3).next).not.toBeNull();
   const finished = shots(4).map((shot) => ({ ...shot, strokes: 2 }));
   expect(playSession(spec, entrants(1), finished).over).toBe(true);
+});
+
+test('a ball that waits to be putted out is told by where it finished', () => {
+  const nothing = { ...left(1), leftM: null };
+  expect(sayResult(shot({ finish: 'rough' }, nothing), 'imperial')).toBe('in the rough');
+  expect(sayResult(shot({}, nothing), 'imperial')).toBe('no result');
+  expect(sayResult(shot({ finish: 'green' }, left(6)), 'imperial')).toBe('6 ft');
 });

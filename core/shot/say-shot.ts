@@ -1,4 +1,4 @@
-import { say } from '../golf/words';
+import { say, sayFinish } from '../golf/words';
 import { formatLeft, formatTotal, counted } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { sayBearing } from './direction';
@@ -12,7 +12,8 @@ export function sayResult(shot: Shot, system: UnitSystem): string {
   if (where) words.push(shot.strokes === null || shot.holed ? where : `${where} left`);
   if (shot.landed !== null) words.push(shot.landed ? 'landed in the zone' : 'missed the zone');
   if (shot.executed !== null) words.push(shot.executed ? 'as asked' : 'not as asked');
-  return words.join(', ') || 'no result';
+  // Where nothing else is said of it, where it finished says something.
+  return words.join(', ') || (shot.finish === null ? 'no result' : sayFinish(shot.finish));
 }
 
 function sayWhere(shot: Shot, system: UnitSystem): string {

@@ -166,7 +166,9 @@ export function OneBall(props: OneProps) {
   useAnswerKeys(main !== null && entry.way === 'keys' && !sheet, main?.keys ?? [], (key) => main && pressKey(main, key), undo);
 
   const verdict = (result: Result) => scheme.verdict(ballOf({ ...answers.given, ...result }), turn.station, phase);
-  const wantsFinish = phase.rules.offGreenCost !== null || scheme.asksFinish(turn.station);
+  // Where a key says it anyway, it is not asked twice.
+  const keysSay = main?.keys.some(({ result }) => result.finish != null) ?? false;
+  const wantsFinish = !keysSay && (phase.rules.offGreenCost !== null || scheme.asksFinish(turn.station));
   const marked = (
     <Marked
       details={details}
@@ -377,6 +379,7 @@ function BallHead({ phase, turn, system, played, of, chosen }: HeadProps) {
   const asked = sayAsked(turn);
   const says = schemeOf(phase.scoring).stationSays;
   const where = sayWhere(turn.station, turn.stationNo, phase.stations.length);
+  const thought = [schemeOf(phase.scoring).cue?.(phase.scoring), turn.station.note].filter(Boolean).join(' · ');
   return (
     <div className={styles.station} aria-live="polite">
       {where && <p className={styles.where}>{where}</p>}
@@ -397,7 +400,7 @@ function BallHead({ phase, turn, system, played, of, chosen }: HeadProps) {
         )}
         {turn.attempt > 1 && <strong> · again, attempt {turn.attempt}</strong>}
       </p>
-      {turn.station.note && <p className={styles.thought}>{turn.station.note}</p>}
+      {thought && <p className={styles.thought}>{thought}</p>}
       {of > 1 && (
         <span className={`${styles.count} fig`}>
           {Math.min(of, played + 1)}

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { sayLevel } from '../../golf/level';
+import { sayFinish } from '../../golf/words';
 import { counted, inWords, nounOf } from '../../units/format';
 import { countSchema } from './fields';
 import { holedKey, wordKey } from './answer-keys';
@@ -55,8 +56,7 @@ function sayEvenly(goal: number, balls: number, what: string): string {
 const isHitOnly = (ball: ScoredBall, { puttOut }: Rules) => puttOut === 'after_all' && !ball.holed && ball.strokes === null;
 
 /** Where the first shot finished, for whoever putts out after all balls are hit. */
-const FINISH_WORDS = { green: 'on the green', fringe: 'on the fringe', rough: 'in the rough', sand: 'in the sand' } as const;
-const finishKeys = (['green', 'fringe', 'rough', 'sand'] as const).map((finish) => wordKey(finish, FINISH_WORDS[finish], { finish }));
+const finishKeys = (['green', 'fringe', 'rough', 'sand'] as const).map((finish) => wordKey(finish, sayFinish(finish), { finish }));
 
 /** Strokes to finish against a par per station. */
 export const holeOut: Scheme<HoleOut, State> = {

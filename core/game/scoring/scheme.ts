@@ -187,6 +187,8 @@ export interface Scheme<Scoring, State> {
   verdict(ball: ScoredBall, station: Station, phase: Phase<Scoring>): string;
   /** The same in one sign or figure, on a card; without it, whether it did what was wanted. */
   mark?(ball: ScoredBall, phase: Phase<Scoring>): string;
+  /** The one thing to think of with each ball, where it says one. */
+  cue?(scoring: Scoring): string;
   /** How it stands, beyond the score: "rung 3 of 7". */
   now(state: State, phase: Phase<Scoring>): string;
   notes(state: State, phase: Phase<Scoring>): Note[];

@@ -61,6 +61,7 @@ export const unscored: Scheme<Unscored, number> = {
   step: (state) => state + 1,
   score: (state) => state,
   best: ({ turns }) => turns,
+  cue: ({ cue }) => cue,
   now: (state, { turns }) => `${state} of ${counted(turns, 'ball')}`,
   compile() {
     let balls = 0;

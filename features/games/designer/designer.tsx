@@ -8,6 +8,7 @@ import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
 import { budgetOf, sayTimes, shortened } from '@/core/game/budget';
 import { goalInWords } from '@/core/game/words/goal-words';
+import { ballsPlanned } from '@/core/game/calls';
 import { ballsOf, phasesOf } from '@/core/game/phases';
 import { isPhrase } from '@/core/game/scoring/score-unit';
 import { sayUnit } from '@/core/game/words/say-score';
@@ -182,7 +183,20 @@ function Totals({ spec }: { spec: GameSpec }) {
   const parsed = gameSpecSchema.safeParse({ ...useDeferredValue(spec), title: spec.title || 'x', goal: null });
   if (!parsed.success) return <p className={styles.totals}>{counted(spec.stations?.length ?? 0, 'station')} so far</p>;
   const game = parsed.data;
-  if (game.stations.length === 0) return <p className={styles.totals}>As long as you like: stations are called while you play.</p>;
+  const planned = game.open ? ballsPlanned(game.calls) : null;
+  if (game.stations.length === 0)
+    return (
+      <p className={styles.totals}>
+        {planned === null ? (
+          'As long as you like: stations are called while you play.'
+        ) : (
+          <>
+            <b className="fig">{planned}</b> balls: {counted(game.calls.stations!, 'station')} called, {counted(game.calls.balls!, 'ball')}{' '}
+            at each
+          </>
+        )}
+      </p>
+    );
   const alone = budgetOf(game);
   const phase = phasesOf(game).at(-1)!;
   const best = sayBest(game, schemeOf(game.scoring).best(phase));
