@@ -3,7 +3,7 @@ import { sentencesIn } from './sentences';
 const texts = (code: string, name = 'a.tsx') => sentencesIn(code, name).map(({ text }) => text);
 
 test('what is read is found: text, attributes, strings, with what is filled in as …', () => {
-  const code = `
+  const code = `'use client';
     import { x } from './a sentence of no one';
     const refused = 'A goal can’t be negative.';
     const said = \`\${n} balls left\`;

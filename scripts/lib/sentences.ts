@@ -55,6 +55,8 @@ export function sentencesIn(code: string, fileName: string): Said[] {
     if (/\p{L}{2}/u.test(said)) found.push({ line: file.getLineAndCharacterOfPosition(node.getStart(file)).line + 1, text: said });
   };
   const visit = (node: ts.Node): void => {
+    // 'use client'
+    if (ts.isExpressionStatement(node) && ts.isStringLiteral(node.expression)) return;
     if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node)) return;
     if (ts.isJsxAttribute(node)) {
       const name = node.name.getText(file);
