@@ -25,6 +25,9 @@ test.beforeEach(() => page.setViewportSize({ width: 1280, height: 800 }));
 const phone = () => page.setViewportSize({ width: 390, height: 844 });
 const sessionId = () => new URL(page.url()).hash.slice(1);
 const done = () => page.getByRole('link', { name: 'Done' });
+/** Waits until the server has all of a session. */
+const finished = () =>
+  expect.poll(() => ask('select 1 from session where session_id = $1 and completed_at is not null', sessionId())).toHaveLength(1);
 const heading = (name: string | RegExp) => page.getByRole('heading', { name });
 
 test('three phases: a warm-up not scored at its own station, low and high, then hits, then what counts', async () => {
@@ -105,6 +108,7 @@ test('an open game with a plan: two stations of two balls, a par at each call, a
   await press(page, '2', '2');
   await expect(done()).toBeVisible();
   await expect(score(page)).toHaveText('3');
+  await finished();
   const [first] = await ask<object>(
     'select surface, sit, stance, wind, par, strokes from shot where session_id = $1 order by turn_no limit 1',
     sessionId(),
@@ -130,6 +134,7 @@ test('low against high from one lie, by what was left', async () => {
   await expect(score(page)).toHaveText('32 ft');
   await expect(page.getByRole('row', { name: /^low 2 balls/ })).toContainText('4 ft');
   await expect(page.getByRole('row', { name: /^high 2 balls/ })).toContainText('12 ft');
+  await finished();
   await page.goto(`${home}/logbook`);
   await page.getByRole('link', { name: /Low or High/ }).click();
   await expect(page.getByRole('row', { name: /^low 2 balls/ })).toBeVisible();
@@ -185,7 +190,7 @@ test('all chips are hit, then putted out: each counts once it is holed, and undo
     { holed: true, strokes: null },
     { holed: false, strokes: 4 },
   ]);
-  await expect.poll(() => ask('select 1 from session where session_id = $1 and completed_at is not null', sessionId())).toHaveLength(1);
+  await finished();
 });
 
 test('trying another way of scoring and coming back keeps the balls and the figures; distances in paces', async () => {

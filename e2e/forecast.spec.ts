@@ -60,7 +60,7 @@ test('the command line gives the designer’s figures, for a level and for a pla
     });
 
     await page.getByLabel('Forecast it for a player').selectOption({ label: 'Ottilie' });
-    await expect(page.getByText(/^by [\d,]+ balls/)).toBeVisible();
+    await expect(page.getByText(/^from [\d,]+ balls/)).toBeVisible();
     await page.getByLabel('Ottilie', { exact: true }).check();
     await settled(page);
     const asPlayer = inch(game, '--shots', path, '--level', String(level));
@@ -82,7 +82,7 @@ test('an edit is answered anew, also without a network and under the worker that
   expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   const before = await rowOf(page, 'level-10');
   await context.setOffline(true);
-  await page.getByLabel('Points').first().fill('60');
+  await page.getByLabel('Points', { exact: true }).first().fill('60');
   // The rows are still those of before for a moment: it is the figures that are waited for.
   await expect.poll(async () => (await rowOf(page, 'level-10')).scores[2]).toBeGreaterThan(before.scores[2]!);
   await settled(page);
@@ -91,7 +91,7 @@ test('an edit is answered anew, also without a network and under the worker that
   await expect.poll(async () => Math.abs((await rowOf(page, 'level-10')).chance - 60)).toBeLessThan(12);
   await context.setOffline(false);
   // A player whose records can't be fetched stands as the level; nothing that was typed is lost.
-  await expect(page.getByLabel('Points').first()).toHaveValue('60');
+  await expect(page.getByLabel('Points', { exact: true }).first()).toHaveValue('60');
 });
 
 test('every way of scoring is forecast in the designer, and a game that is none yet says what is missing', async ({ page }) => {
