@@ -320,7 +320,7 @@ test('an open game grows while it is played, and is kept as a game', async () =>
   await page.getByLabel('Distance to the hole, ft').fill('10');
   await page.getByRole('button', { name: 'Play it' }).click();
   await press(page, 'Holed');
-  await expect(score(page)).toHaveText('10');
+  await expect(score(page)).toHaveText('12');
   await expect(page.getByText('all sent')).toBeVisible();
   await page.getByRole('button', { name: 'That’s it' }).click();
   await expect(page.getByText('an open game')).toBeVisible();
