@@ -33,7 +33,7 @@ const heading = (name: string | RegExp) => page.getByRole('heading', { name });
 test('three phases: a warm-up not scored at its own station, low and high, then hits, then what counts', async () => {
   await beginDesign(page, home, { title: 'Three Parts', stations: [chip('12', '2')], scheme: 'ring points' });
   await page.getByRole('button', { name: 'Add a warm-up, not scored' }).click();
-  await page.getByLabel('One thing to think of').fill('brush the grass');
+  await page.getByLabel('Swing thought').fill('brush the grass');
   for (const flight of ['low', 'high'])
     await page.getByRole('group', { name: 'Phase 1, before what counts' }).getByRole('button', { name: flight, exact: true }).click();
   await page.getByLabel('Balls at each').fill('2');
@@ -43,7 +43,7 @@ test('three phases: a warm-up not scored at its own station, low and high, then 
   await page.getByRole('button', { name: 'Add a phase', exact: true }).click();
   await page.getByLabel('Balls at each').fill('1');
   await saveDesign(page, 'Three Parts');
-  await expect(page.getByText('Think of one thing: brush the grass.')).toBeVisible();
+  await expect(page.getByText('Swing thought: brush the grass.')).toBeVisible();
   await expect(heading('Warm up')).toBeVisible();
 
   await phone();
@@ -125,7 +125,7 @@ test('low against high from one lie, by what was left', async () => {
   for (const shape of ['straight', 'draw', 'fade', 'medium']) await page.getByRole('button', { name: shape, exact: true }).click();
   await page.getByLabel('Balls', { exact: true }).fill('2');
   await saveDesign(page, 'Low or High');
-  await expect(page.getByText('The same shot low and high. What is left is added up, and compared.')).toBeVisible();
+  await expect(page.getByText('The same shot, low and high: distances left are added up and compared.')).toBeVisible();
 
   await phone();
   await startPlay(page, 'Otto');

@@ -251,7 +251,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'no-neighbours',
     'strong players',
     'No Neighbours',
-    'One ball with each of seven clubs, never a neighbour of the last: a new feel every time, from the rough.',
+    'One ball with each of seven clubs, never one next to the last: a new feel every time, from the rough.',
     [[18, 'chip', 'light_rough', 1]],
     {
       rules: { clubsApart: true },
@@ -342,7 +342,7 @@ export const LIBRARY: readonly LibraryGame[] = [
     'clean-sheet',
     'improvers',
     'Clean Sheet',
-    'Four easy stations, out and back, three times round. Miss none the first time, and the game is over.',
+    'Four easy stations, out and back, three times. Miss none the first time and you’re done.',
     [
       [5, 'chip', 'fringe', 3],
       [8, 'chip', 'fringe', 3],

@@ -105,7 +105,7 @@ function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   if (rules.endOnPerfectRound && !can.perfect) refuse('endOnPerfectRound', `“${label}” knows no perfect round.`);
   if (rules.puttOut === 'each' && puttedOut) refuse('puttOut', `“${label}” already includes the putts.`);
   if (rules.puttOut !== 'no' && stations.some((station) => station.target === 'peg'))
-    refuse('puttOut', 'There is no hole at a peg to putt out in.');
+    refuse('puttOut', 'You can’t putt out at a peg: there’s no hole.');
   const fixedClub = stations.some((station) => station.club !== null);
   if (fixedClub && rules.clubOnce) refuse('clubOnce', 'A station that fixes the club leaves no choice of clubs.');
   if (fixedClub && rules.clubsApart) refuse('clubsApart', 'A station that fixes the club leaves no choice of clubs.');
@@ -125,8 +125,7 @@ function openOf({ open, scoring, leadIn, order, rules, goal, calls }: Game): Ref
   if (leadIn.length > 0) refuse(['leadIn'], 'An open game has one phase.');
   if (order !== 'blocked') refuse(['order'], 'In an open game the order is as the stations are called.');
   if (rules.endOnPerfectRound) refuse(['rules', 'endOnPerfectRound'], 'An open game ends when you end it.');
-  if (goal !== null && ballsPlanned(calls) === null)
-    refuse(['goal'], 'For a goal, say how many stations you will call, and how many balls at each.');
+  if (goal !== null && ballsPlanned(calls) === null) refuse(['goal'], 'To set a goal, plan the stations and the balls at each.');
   return found;
 }
 

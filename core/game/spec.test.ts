@@ -27,7 +27,7 @@ test.each([
     'A putt is played from green.',
   ],
   ['a green that begins beyond the hole', { stations: [station('a', { edgeM: 40 })] }, 'stations.0.edgeM', 'begins before the hole'],
-  ['a chip that breaks', { stations: [station('a', { breaks: 'straight' })] }, 'stations.0.breaks', 'Only a putt breaks.'],
+  ['a chip that breaks', { stations: [station('a', { breaks: 'straight' })] }, 'stations.0.breaks', 'Slope and break are for putts only.'],
   [
     'rings that shrink',
     scoring({ rings: [ring('a', 6, 4), ring('b', 3, 2)] }),

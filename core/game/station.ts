@@ -74,7 +74,8 @@ export const stationSchema = z
       );
     if (station.edgeM !== null && station.surface === 'green') refuse('edgeM', 'This ball is on the green.');
     if (station.edgeM !== null && station.edgeM >= station.distanceM) refuse('edgeM', 'The green begins before the hole.');
-    if ((station.slope !== null || station.breaks !== null) && !isPutt(station.shotType)) refuse('breaks', 'Only a putt breaks.');
+    if ((station.slope !== null || station.breaks !== null) && !isPutt(station.shotType))
+      refuse('breaks', 'Slope and break are for putts only.');
     if (station.carryM !== null && isPutt(station.shotType)) refuse('carryM', 'A putt does not land.');
     if (station.carryM !== null && station.carryM > station.distanceM * 1.2)
       refuse('carryM', 'The landing zone is at most a fifth beyond the hole.');

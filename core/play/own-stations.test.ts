@@ -45,7 +45,7 @@ test('a set that is not scored is one press: all of one flight, then the other',
   expect(after.next).toMatchObject({ turnNo: 2, ballNo: 3, asked: { trajectory: 'high' } });
   expect(phaseInWords(spec, phasesOf(spec)[0]!, 'imperial')).toEqual([
     'Four balls.',
-    'low and high, one after another. Think of one thing: brush the grass. Nothing is scored.',
+    'low and high, one after another. Swing thought: brush the grass. Nothing is scored.',
     'Balls are dropped.',
   ]);
 });

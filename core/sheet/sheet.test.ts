@@ -122,3 +122,27 @@ test('every game of the library has a sheet: something to bring, care lines, all
     expect(JSON.stringify(sheet)).not.toMatch(/\bsafe\b/);
   }
 });
+
+test('a phase with a station of its own stands on the sheet with its name and its balls, without the par that others have', () => {
+  const spec = game({
+    leadIn: [
+      {
+        title: 'Warm up',
+        balls: 1,
+        order: 'blocked',
+        stations: [station('w', { balls: 5, edgeM: yd(6) })],
+        scoring: { scheme: 'unscored', cue: 'brush the grass', flights: [] },
+      },
+    ],
+    scoring: { scheme: 'hole_out', counts: 'strokes', pickUpAfter: 6, extraFromLevel: null },
+  });
+  const { stations, howItGoes, bring } = setUpSheet(spec, null, nobody, 'imperial');
+  expect(stations.map(({ key, no, called, more }) => [key, no, called, more])).toEqual([
+    ['a', 1, '', ['par 2', '3 balls']],
+    ['b', 2, '', ['par 2', '3 balls']],
+    ['w', 1, 'Warm up', ['5 balls']],
+  ]);
+  expect(stations[2]!.lie).toBe('fairway · 6 yd to the green');
+  expect(howItGoes[0]).toBe('First: Warm up. Swing thought: brush the grass. Nothing is scored.');
+  expect(bring).toContain('3 tees to mark the stations');
+});

@@ -1,3 +1,5 @@
+import { allStations } from '../game/station';
+import { leadInWords } from '../game/words/say-phase';
 import { distance, type Point } from '../geometry/point';
 import { factsOf } from '../green/facts';
 import type { GreenPlan } from '../green/plan';
@@ -7,12 +9,12 @@ import { careLines } from '../game/words/care';
 import { sayAtStation, sayGround, sayStation, sayStationLie, stationUnit } from '../game/words/say-station';
 import { goalInWords } from '../game/words/goal-words';
 import { phasesOf } from '../game/phases';
-import { rulesInWords, sayOrder, scoringInWords } from '../game/words/say-game';
-import { schemeOf } from '../game/scoring';
+import { rulesInWords, scoringInWords } from '../game/words/say-game';
+import { schemeOf, type Scoring } from '../game/scoring';
 import { isBodyMeasure, sayRadius } from '../game/sizes';
 import type { GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
-import { capital, counted, formatLeft, formatLength, inWords } from '../units/format';
+import { counted, formatLeft, formatLength } from '../units/format';
 import { fromMetres, type UnitSystem } from '../units/length';
 import { inSticks, known, sayPaces, type Measures } from '../measures/hands';
 
@@ -95,26 +97,31 @@ function placesOf(spec: GameSpec, plan: GreenPlan | null): (Point | null)[] {
 
 function stationLines(spec: GameSpec, plan: GreenPlan | null, paceM: number, system: UnitSystem): StationLine[] {
   const places = placesOf(spec, plan);
-  const own = spec.leadIn.flatMap(({ title, stations }) => (stations ?? []).map((station, i) => ({ station, i, title })));
-  return [...spec.stations.map((station, i) => ({ station, i, title: '' })), ...own].map(({ station, i, title }) => {
-    const there = plan?.stations.find((one) => one.key === station.place);
-    const [here, before] = title ? [] : [places[i], places[i - 1]];
-    return {
-      key: station.key,
-      no: i + 1,
-      station,
-      name: sayStation(station, system),
-      lie: [sayStationLie(station), sayGround(station, system)].filter(Boolean).join(' · '),
-      // What a phase has of its own says so.
-      called: [title, station.name].filter(Boolean).join(' · '),
-      note: station.note,
-      far: formatLength(station.distanceM, stationUnit(station, system), 1),
-      paces: sayPaces(station.distanceM, paceM),
-      hole: station.hole || (plan && there ? factsOf(plan, there, system).hole.label : null),
-      walk: here && before ? sayPaces(distance(before, here), paceM) : null,
-      more: moreOf(spec, station, paceM, system),
-    };
-  });
+  const { scoring } = spec;
+  const own = spec.leadIn.flatMap((phase) =>
+    (phase.stations ?? []).map((station, i) => ({ station, i, title: phase.title, scoring: phase.scoring })),
+  );
+  return [...spec.stations.map((station, i) => ({ station, i, title: '', scoring })), ...own].map(
+    ({ station, i, title, scoring: scored }) => {
+      const there = plan?.stations.find((one) => one.key === station.place);
+      const [here, before] = title ? [] : [places[i], places[i - 1]];
+      return {
+        key: station.key,
+        no: i + 1,
+        station,
+        name: sayStation(station, system),
+        lie: [sayStationLie(station), sayGround(station, system)].filter(Boolean).join(' · '),
+        // What a phase has of its own says so.
+        called: [title, station.name].filter(Boolean).join(' · '),
+        note: station.note,
+        far: formatLength(station.distanceM, stationUnit(station, system), 1),
+        paces: sayPaces(station.distanceM, paceM),
+        hole: station.hole || (plan && there ? factsOf(plan, there, system).hole.label : null),
+        walk: here && before ? sayPaces(distance(before, here), paceM) : null,
+        more: moreOf(spec, station, scored, paceM, system),
+      };
+    },
+  );
 }
 
 /** Whether balls must land at some distance in one of the phases. */
@@ -122,8 +129,7 @@ function sayCarry(spec: GameSpec): boolean {
   return phasesOf(spec).some(({ scoring }) => schemeOf(scoring).stationSays.includes('carryM'));
 }
 
-function moreOf(spec: GameSpec, station: Station, paceM: number, system: UnitSystem): string[] {
-  const { scoring } = spec;
+function moreOf(spec: GameSpec, station: Station, scoring: Scoring, paceM: number, system: UnitSystem): string[] {
   const scheme = schemeOf(scoring);
   const lands = sayCarry(spec) && station.carryM !== null;
   return [
@@ -155,7 +161,9 @@ function zoneLines(spec: GameSpec, measures: Measures, system: UnitSystem): Zone
 }
 
 function bringList(spec: GameSpec, balls: number, zones: readonly ZoneLine[], system: UnitSystem): string[] {
-  const { stations, scoring } = spec;
+  const { scoring } = spec;
+  const stations = allStations(spec);
+  const tees = stations.length;
   const lands = sayCarry(spec);
   const far = schemeOf(scoring)
     .zones(scoring)
@@ -165,7 +173,7 @@ function bringList(spec: GameSpec, balls: number, zones: readonly ZoneLine[], sy
   const clubs = schemeOf(scoring).clubs?.(scoring) ?? [...new Set(stations.flatMap((station) => station.club ?? []))];
   return [
     spec.open ? 'balls' : counted(balls, 'ball'),
-    stations.length > 0 && `${counted(stations.length, 'tee')} to mark the stations`,
+    tees > 0 && `${counted(tees, 'tee')} to mark the stations`,
     far && 'a tape',
     laid.length > 0 && `a string with ${laid.length === 1 ? 'a knot' : 'knots'} at ${laid.map((zone) => zone.says).join(', ')}, or hoops`,
     laid.length > 0 && !far && `a tape of ${tapeFor(Math.max(...laid.map((zone) => zone.radiusM)), system)} or longer`,
@@ -198,10 +206,7 @@ function walkLine(spec: GameSpec, plan: GreenPlan | null, paceM: number): string
 function howItGoes(spec: GameSpec, system: UnitSystem): string[] {
   const goal = goalInWords(spec, system);
   return [
-    ...spec.leadIn.map(
-      (phase) =>
-        `First: ${phase.title}. ${phase.balls === 1 ? 'One ball' : `${capital(inWords(phase.balls))} balls`} at each, ${sayOrder(phase.order)}. ${scoringInWords(phase.scoring, spec.sizes, system)}`,
-    ),
+    ...spec.leadIn.map((phase) => `First: ${phase.title}. ${leadInWords(phase, spec.sizes, system)}`),
     scoringInWords(spec.scoring, spec.sizes, system),
     ...rulesInWords(spec, system),
     ...(goal ? [`Goal: ${goal}`] : []),

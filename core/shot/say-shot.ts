@@ -13,6 +13,7 @@ export function sayResult(shot: Shot, system: UnitSystem): string {
   if (shot.landed !== null) words.push(shot.landed ? 'landed in the zone' : 'missed the zone');
   if (shot.executed !== null) words.push(shot.executed ? 'as asked' : 'not as asked');
   // Where nothing else is said of it, where it finished says something.
+  if (words.length === 0 && shot.nBalls > 1) return `${counted(shot.nBalls, 'ball')}, no result`;
   return words.join(', ') || (shot.finish === null ? 'no result' : sayFinish(shot.finish));
 }
 

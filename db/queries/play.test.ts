@@ -6,6 +6,7 @@ import type { PlayerByLink } from '../actor';
 import { reading, shot } from '../schema';
 import { academies, own } from '../testing/academy';
 import { plainEntrant } from '@/core/game/entrant';
+import { bestOfGames } from './bests';
 import { erasePlayer } from './erase';
 import { saveGame } from './games';
 import { kitOf } from './kit';
@@ -13,6 +14,7 @@ import { holderOfLink, keepLink, keepReaderKey, linksOf, playsIn, revokeLink, se
 import { listPlayers, savePlayer } from './players';
 import { newestReading, takeReading } from './readings';
 import {
+  lastOfGames,
   conditionsToday,
   getSession,
   hasPlayed,
@@ -270,6 +272,33 @@ describe('a session that a device began', () => {
     ];
     expect(await startSession(db, at.actor, deskId, at.gameId, entrants)).toBe(true);
     expect((await getSession(db, at.actor, deskId))!.players.map(({ name }) => name)).toEqual(['Otto', 'Mia']);
+  });
+
+  test('of each game the last session that is over, and the best of anybody; nothing of another academy', async () => {
+    const { mia, ...at } = await pair();
+    const other = await academy();
+    await takeIn(
+      db,
+      at.actor,
+      at.sessionId,
+      Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(2)))),
+    );
+    // Mia plays it later and less well, and stops a third one before it is over.
+    const [second, third] = [idOf(at.n * 100_000 + 61), idOf(at.n * 100_000 + 62)];
+    for (const [sessionId, playerId] of [
+      [second, mia],
+      [third, at.playerId],
+    ] as const)
+      expect(await startSession(db, at.actor, sessionId, at.gameId, [{ playerId, allowance: 0 }])).toBe(true);
+    const hers = { ...at, sessionId: second, playerId: mia };
+    const events = Array.from({ length: 6 }, (_, turn) => own(hers, record(game(), turn, left(5), 40 + turn)));
+    await takeIn(db, at.actor, second, events);
+    const last = await lastOfGames(db, at.actor);
+    expect(last.map(({ session, outcome }) => [session.sessionId, outcome.scores[0]!.score])).toEqual([[second, 12]]);
+    expect(await bestOfGames(db, at.actor)).toEqual([
+      { gameId: at.gameId, least: { score: 12, name: 'Mia' }, most: { score: 24, name: 'Otto' } },
+    ]);
+    expect([await lastOfGames(db, other.actor), await bestOfGames(db, other.actor)]).toEqual([[], []]);
   });
 
   test('the kit has the present games, who plays with which clubs, and the best; a link’s has its own player’s', async () => {

@@ -1,7 +1,8 @@
-import { capital, inWords, nounOf } from '@/core/units/format';
+import { nounOf } from '@/core/units/format';
 import { sayAtStation, sayGround, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
+import { leadInWords } from '@/core/game/words/say-phase';
 import { goalInWords } from '@/core/game/words/goal-words';
-import { rulesInWords, sayOrder, scoringInWords } from '@/core/game/words/say-game';
+import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import type { UnitSystem } from '@/core/units/length';
@@ -80,11 +81,7 @@ export function HowItIsPlayed({ spec, units }: Props) {
       <TargetPlan spec={spec} units={units} />
       {spec.leadIn.map((phase, i) => (
         <p key={i} className="mb-2">
-          <b>First: {phase.title}.</b>{' '}
-          {phase.stations === null && schemeOf(phase.scoring).countsBalls
-            ? `${capital(inWords(phase.balls))} ${nounOf(phase.balls, 'ball')} at each, ${sayOrder(phase.order)}. `
-            : ''}
-          {scoringInWords(phase.scoring, spec.sizes, units)}
+          <b>First: {phase.title}.</b> {leadInWords(phase, spec.sizes, units)}
         </p>
       ))}
       <p className="mb-2">

@@ -1,6 +1,7 @@
 'use client';
 
 import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
+import { SortedHead } from '@/ui/sorted-head';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { FAMILIES, type Family } from '@/core/golf/shot-types';
@@ -137,17 +138,11 @@ export function GamesTable({ rows, as }: Props) {
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id}>
                 <th aria-hidden="true" className={styles.pictureCell} />
-                {group.headers.map((header) => {
-                  const sorted = header.column.getIsSorted();
-                  return (
-                    <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
-                      <button type="button" onClick={header.column.getToggleSortingHandler()}>
-                        <FlexRender header={header} />
-                        <span aria-hidden="true">{sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}</span>
-                      </button>
-                    </th>
-                  );
-                })}
+                {group.headers.map((header) => (
+                  <SortedHead key={header.id} sorted={header.column.getIsSorted()} onSort={header.column.getToggleSortingHandler()}>
+                    <FlexRender header={header} />
+                  </SortedHead>
+                ))}
               </tr>
             ))}
           </thead>
@@ -174,7 +169,7 @@ export function GamesTable({ rows, as }: Props) {
                           <small>{[row.last.words, row.last.day].filter(Boolean).join(' · ')}</small>
                         </>
                       ) : (
-                        <small>never played</small>
+                        <small>{row.sessions > 0 ? 'not finished yet' : 'never played'}</small>
                       )}
                     </td>
                     <td className={styles.best}>

@@ -79,3 +79,14 @@ test('several balls that were entered as one total are said as such, and are no 
   expect(screen.getByText('3 balls as one total, 5 ft on average')).toBeVisible();
   expect(screen.getByRole('img', { name: '1 ball of the session' })).toBeVisible();
 });
+
+test('a warm-up that was not scored says its balls, and no distance that nobody measured', () => {
+  const spec = game({
+    leadIn: [{ title: 'Warm up', balls: 5, stations: null, order: 'blocked', scoring: { scheme: 'unscored', cue: '', flights: [] } }],
+    stations: [station('a', { balls: 1 })],
+  });
+  const set = record(spec, 0, { ...left(1), leftM: null, nBalls: 5, counts: 'practice_ball' });
+  render(<Summary spec={spec} standing={play(spec, projectShots([set, record(spec, 5, holed)]))} best={null} system="imperial" />);
+  expect(screen.getByText('Warm up: not scored, 5 balls · What counts: 6 points, 1 ball')).toBeVisible();
+  expect(screen.queryByText(/as one total/)).toBeNull();
+});

@@ -39,7 +39,9 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
   const unit = scheme.unit(spec.scoring);
   // Of several balls that were entered as one total nobody knows where each stopped.
   const single = played.filter(({ nBalls }) => nBalls === 1);
-  const totals = [...new Map(played.flatMap((shot) => (shot.nBalls > 1 ? [[shot.shotId, shot] as const] : []))).values()];
+  const totals = [
+    ...new Map(played.flatMap((shot) => (shot.nBalls > 1 && shot.sumLeftM !== null ? [[shot.shotId, shot] as const] : []))).values(),
+  ];
   const left = single.map(leftInterval).filter((interval) => interval !== null);
   const rings = tapeRings(standing);
   const said = stoodOut(standing, system);
@@ -125,9 +127,13 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
       {phases.length > 1 && (
         <p className="small-print">
           {phases
-            .map(
-              (phase, i) =>
-                `${phase.title}: ${i < phases.length - 1 ? scoreOfPhase(spec, i, phase.score, system) : sayScore(phase.score, unit, system)}, ${counted(phase.balls, 'ball')}`,
+            .map((phase, i) =>
+              [
+                `${phase.title}: ${i < phases.length - 1 ? scoreOfPhase(spec, i, phase.score, system) : sayScore(phase.score, unit, system)}`,
+                counted(phase.balls, 'ball'),
+              ]
+                .filter(Boolean)
+                .join(', '),
             )
             .join(' · ')}
         </p>
@@ -159,7 +165,8 @@ function Notes({ notes, className }: { notes: readonly Note[]; className: string
 
 function scoreOfPhase(spec: GameSpec, i: number, score: number, system: UnitSystem): string {
   const { scoring } = spec.leadIn[i]!;
-  return sayScore(score, schemeOf(scoring).unit(scoring), system);
+  const { counts, label, unit } = schemeOf(scoring);
+  return counts ? sayScore(score, unit(scoring), system) : label;
 }
 
 /** The rings of the phase that counts, for the tape. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
+import { SortedHead } from '@/ui/sorted-head';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { signed } from '@/core/units/format';
@@ -56,17 +57,11 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
-              {group.headers.map((header) => {
-                const sorted = header.column.getIsSorted();
-                return (
-                  <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
-                    <button type="button" onClick={header.column.getToggleSortingHandler()}>
-                      <FlexRender header={header} />
-                      <span aria-hidden="true">{sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}</span>
-                    </button>
-                  </th>
-                );
-              })}
+              {group.headers.map((header) => (
+                <SortedHead key={header.id} sorted={header.column.getIsSorted()} onSort={header.column.getToggleSortingHandler()}>
+                  <FlexRender header={header} />
+                </SortedHead>
+              ))}
             </tr>
           ))}
         </thead>

@@ -124,9 +124,13 @@ export const holeOut: Scheme<HoleOut, State> = {
   now: ({ strokes, par, through, inPar }, { scoring }) =>
     scoring.counts === 'in_par' && through > 0 ? `${inPar} of ${through}` : sayToPar(strokes, par, through),
   notes: ({ strokes, par, through, inPar, upAndDown, fromOff, secondChips }, { scoring }) => [
-    scoring.counts === 'in_par'
-      ? { label: 'strokes', value: String(strokes) }
-      : { label: 'in par or better', value: `${inPar} of ${through}` },
+    ...(through === 0
+      ? []
+      : [
+          scoring.counts === 'in_par'
+            ? { label: 'strokes', value: String(strokes) }
+            : { label: 'in par or better', value: `${inPar} of ${through}` },
+        ]),
     { label: 'against the par', value: `${sayToPar(strokes, par, through)} (par ${par})` },
     ...(fromOff > 0 ? [{ label: 'up and down', value: `${upAndDown} of ${fromOff}` }] : []),
     ...(secondChips > 0 ? [{ label: 'needed a second chip', value: `${secondChips} of ${fromOff}` }] : []),

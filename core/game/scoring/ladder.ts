@@ -90,8 +90,8 @@ export const ladder: Scheme<Ladder, State> = {
   says({ radiusM, drop, bottom, counts, mostBalls }, { inside }) {
     const down = drop === 0 ? 'a miss stays' : `a miss drops ${inWords(drop)}`;
     const lowest = bottom === 'end' ? 'a fall below the lowest rung is the end' : 'the lowest rung is a floor';
-    const score = counts === 'balls' ? 'The score is the balls used, fewest wins' : 'The score is the highest rung passed';
-    return `A ball ${inside(radiusM)} climbs one rung, ${down}, ${lowest}. ${score}; at most ${mostBalls} balls.`;
+    const score = counts === 'balls' ? 'Fewest balls wins' : 'The highest rung passed is the score';
+    return `A ball ${inside(radiusM)} climbs one rung, ${down}, ${lowest}. ${score}; ${mostBalls} balls at most.`;
   },
   saysGoal(goal, { scoring: { counts, drop, bottom }, stations: { length: rungs } }) {
     if (counts === 'rungs') return `${capital(inWords(Math.ceil(goal)))} of ${inWords(rungs)} rungs passed.`;

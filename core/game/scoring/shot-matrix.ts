@@ -38,7 +38,7 @@ export const shotMatrixSchema = z
     const axes = MATRIX_AXES.filter((name) => scoring[name].length > 0).length;
     const refuse = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
     if (scoring.farM === null && axes < 2) refuse('trajectory', 'Cross two or three of these: choose values of at least two.');
-    if (scoring.farM !== null && axes < 1) refuse('trajectory', 'Choose what is compared: at least two values of one of these.');
+    if (scoring.farM !== null && axes < 1) refuse('trajectory', 'Choose at least two shots to compare.');
     if (scoring.farM === null && scoring.route.length > 0) refuse('route', 'Bold and careful are compared by the distance left.');
   });
 export type ShotMatrix = z.infer<typeof shotMatrixSchema>;
@@ -96,7 +96,7 @@ export const shotMatrix: Scheme<ShotMatrix, State> = {
     const which = shots.length <= 4 ? listed(shots) : `${shots.length} different shots`;
     return scoring.farM === null
       ? `${capital(which)} at each station. A shot that did what was asked counts.`
-      : `The same shot ${which}. What is left is added up, and compared.`;
+      : `The same shot, ${which}: distances left are added up and compared.`;
   },
   saysGoal: (goal, { scoring, turns }, { left, each }) =>
     scoring.farM === null

@@ -13,7 +13,7 @@ export const unscoredSchema = z.strictObject({
   flights: z
     .array(z.enum(TRAJECTORIES))
     .max(TRAJECTORIES.length)
-    .refine((all) => new Set(all).size === all.length, 'The same flight twice.')
+    .refine((all) => new Set(all).size === all.length, 'List each flight once.')
     .default([]),
 });
 export type Unscored = z.infer<typeof unscoredSchema>;
@@ -23,14 +23,14 @@ export const unscored: Scheme<Unscored, number> = {
   ...PLAIN,
   kind: 'unscored',
   label: 'not scored',
-  inShort: 'A warm-up, or one thing to think of.',
-  about: 'A warm-up, or a set with one thing to think of. Balls are counted, not scored.',
+  inShort: 'A warm-up, or one swing thought.',
+  about: 'A warm-up, or a set with one swing thought. Balls are counted, not scored.',
   counts: false,
   opens: false,
   allows: () => NO_RULES,
   refusesLeadIn: ({ scoring }, stations) =>
     scoring.flights.length > 0 && stations.some(({ trajectory }) => trajectory !== null)
-      ? [{ path: ['scoring', 'flights'], message: 'A station already says the flight. Leave it free there, or choose no flights here.' }]
+      ? [{ path: ['scoring', 'flights'], message: 'A station here already sets the flight. Clear it there, or choose no flights here.' }]
       : [],
   takesDistance: () => false,
   unit: () => 'balls',
@@ -39,7 +39,7 @@ export const unscored: Scheme<Unscored, number> = {
   zones: () => [],
   fitted: (scoring) => scoring,
   says: ({ cue, flights }) =>
-    [flights.length > 0 && `${listed(flights)}, one after another.`, cue && `Think of one thing: ${cue}.`, 'Nothing is scored.']
+    [flights.length > 0 && `${listed(flights)}, one after another.`, cue && `Swing thought: ${cue}.`, 'Nothing is scored.']
       .filter(Boolean)
       .join(' '),
   saysGoal: () => '',

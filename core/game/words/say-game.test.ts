@@ -16,7 +16,7 @@ test('how a game is scored is said with its figures, in the reader’s units', (
   );
   expect(words('roll-call')).toBe('A ball inside 2 clubs is a hit.');
   expect(words('rope-ladder')).toBe(
-    'A ball in the hole climbs one rung, a miss drops one, the lowest rung is a floor. The score is the balls used, fewest wins; at most 40 balls.',
+    'A ball in the hole climbs one rung, a miss drops one, the lowest rung is a floor. Fewest balls wins; 40 balls at most.',
   );
   expect(words('stone-and-hearth')).toBe('The ball lands within 4 ft of the line, short or long, and finishes inside 8 ft.');
   expect(words('say-it-first')).toBe(

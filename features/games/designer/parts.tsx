@@ -1,12 +1,14 @@
 'use client';
 
-import { Form } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
 import { Controller, get, useFormContext, type FieldError } from 'react-hook-form';
 import { isBodyMeasure, saySizeUnit, unitM } from '@/core/game/sizes';
+import { say } from '@/core/golf/words';
 import type { LengthUnit } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
 import { Choice, Field } from '../../form/field';
 import { asNumber } from '../../form/numbers';
+import styles from './designer.module.scss';
 import { usePart, useValue } from './values';
 
 /*
@@ -117,6 +119,43 @@ export function Toggle({ path, label, hint }: Common) {
         </Form.Check>
       )}
     />
+  );
+}
+
+/** Several of a few words, in their own order: a press puts one in or takes it out. */
+export function SeveralField({ path, legend, values }: { path: string; legend: string; values: readonly string[] }) {
+  const { setValue, clearErrors } = useFormContext();
+  const chosen = useValue<readonly string[]>(path);
+  const fault = useFault(path);
+  return (
+    <fieldset className="mb-2">
+      <legend className={styles.legend}>{legend}</legend>
+      <div className={styles.chips}>
+        {values.map((value) => (
+          <Button
+            key={value}
+            size="sm"
+            variant={chosen.includes(value) ? 'dark' : 'outline-dark'}
+            aria-pressed={chosen.includes(value)}
+            onClick={() => {
+              clearErrors(path);
+              setValue(
+                path,
+                values.filter((one) => chosen.includes(one) !== (one === value)),
+                { shouldDirty: true },
+              );
+            }}
+          >
+            {say(value)}
+          </Button>
+        ))}
+      </div>
+      {fault && (
+        <p role="alert" className="text-danger fw-semibold mb-1">
+          {fault}
+        </p>
+      )}
+    </fieldset>
   );
 }
 

@@ -1,11 +1,10 @@
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { useFormContext } from 'react-hook-form';
 import { cellsOf, MATRIX_AXES, valuesOf, type ShotMatrix } from '@/core/game/scoring/shot-matrix';
 import { say } from '@/core/golf/words';
 import { toMetres } from '@/core/units/length';
 import { FarField } from './far-field';
-import styles from '../designer/designer.module.scss';
-import { idOf, useFault } from '../designer/parts';
+import { idOf, SeveralField } from '../designer/parts';
 import plan from '../plan.module.scss';
 import { useValue } from '../designer/values';
 
@@ -17,7 +16,6 @@ const FAR_M = toMetres(30, 'ft');
 export function ShotMatrixFields({ path }: { path: string }) {
   const { setValue, clearErrors } = useFormContext();
   const scoring = useValue<ShotMatrix>(path);
-  const fault = useFault(`${path}.trajectory`);
   const measured = scoring.farM !== null;
   const compare = (by: string) => {
     clearErrors(path);
@@ -36,44 +34,11 @@ export function ShotMatrixFields({ path }: { path: string }) {
       </Form.Group>
       {measured && <FarField path={path} />}
       {MATRIX_AXES.filter((axis) => measured || axis !== 'route').map((axis) => (
-        <fieldset key={axis} className="mb-2">
-          <legend className={styles.legend}>{AXIS_WORDS[axis]}</legend>
-          <div className={styles.chips}>
-            {valuesOf(axis).map((value) => {
-              const chosen = (scoring[axis] as readonly string[]).includes(value);
-              const next = valuesOf(axis).filter((one) => (one === value) !== (scoring[axis] as readonly string[]).includes(one));
-              return (
-                <Button
-                  key={value}
-                  size="sm"
-                  variant={chosen ? 'dark' : 'outline-dark'}
-                  aria-pressed={chosen}
-                  onClick={() => {
-                    clearErrors(path);
-                    setValue(`${path}.${axis}`, next, { shouldDirty: true });
-                  }}
-                >
-                  {say(value)}
-                </Button>
-              );
-            })}
-          </div>
-          <AxisFault path={`${path}.${axis}`} skip={axis === 'trajectory'} />
-        </fieldset>
+        <SeveralField key={axis} path={`${path}.${axis}`} legend={AXIS_WORDS[axis]} values={valuesOf(axis)} />
       ))}
-      {fault && (
-        <p role="alert" className="text-danger fw-semibold">
-          {fault}
-        </p>
-      )}
       <p className="small-print">{cellsOf(scoring).length} different shots at each station</p>
     </>
   );
-}
-
-function AxisFault({ path, skip }: { path: string; skip: boolean }) {
-  const fault = useFault(path);
-  return fault && !skip ? <p className="text-danger fw-semibold mb-1">{fault}</p> : null;
 }
 
 /** Every shot of the matrix. */

@@ -470,6 +470,21 @@ describe('a session that was begun here', () => {
     expect(await readSession(id)).toBeUndefined();
   });
 
+  test('one that was left a month ago is forgotten when another is begun; one that was meant is not', async () => {
+    const [old, meant] = [idOf(510), idOf(511)];
+    const at = (sessionId: string) => ({ ...start, sessionId, startedAt: new Date(Date.now() - 31 * 24 * 3_600_000).toISOString() });
+    server.answer = 'no network';
+    await keepStart(bundle([], meant), at(meant), null);
+    await meanToPlay(meant);
+    await keepStart(bundle([], old), at(old), null);
+    expect(await readSession(old)).toBeDefined();
+    await keepStart(bundle([], id), start, null);
+    expect(await readSession(old)).toBeUndefined();
+    expect(await readSession(meant)).toBeDefined();
+    server.answer = 'stored';
+    await sendWaiting();
+  });
+
   test('the server has it before anything else of it, once', async () => {
     server.answer = 'no network';
     await keepStart(bundle([], id), start, null);
