@@ -38,11 +38,11 @@ const FEATURES = {
   forecast: ['form'],
   session: ['form'],
   games: ['forecast', 'form', 'greens', 'play', 'session'],
-  skill: ['form'],
+  skill: ['forecast', 'form', 'games'],
   play: ['form', 'session'],
   players: ['form', 'session', 'skill'],
-  logbook: ['form', 'play', 'session'],
-  today: ['form', 'session'],
+  logbook: ['form', 'games', 'play', 'session'],
+  today: ['forecast', 'form', 'games', 'players', 'session'],
   shell: ['account', 'form', 'play', 'settings'],
 };
 

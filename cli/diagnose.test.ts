@@ -32,7 +32,7 @@ test('one player’s balls: every skill, the likeliest weakness first, and colum
   expect(answer.cells[0]).toBe(chip(answer));
   expect(answer.cells.reduce((sum, cell) => sum + cell.p_weakest3, 0)).toBeCloseTo(3, 2);
   expect(answer.ignored_columns).toEqual(['mood']);
-  expect(answer.summary).toMatch(/^Weakest: chips from the fairway at 10–20 yd/);
+  expect(answer.summary).toMatch(/^Weakest: 10–20 yd chips from the fairway/);
 });
 
 test('of several players one is chosen by name', () => {

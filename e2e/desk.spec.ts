@@ -5,20 +5,20 @@ test.use({ storageState: { cookies: [], origins: [] } });
 
 test('a player alone has an academy of one, and changes clubs, lengths and units', async ({ page }) => {
   const home = await signUp(page, 'alone', 'Zip');
-  await expect(page.getByText('Now a game to play.')).toBeVisible();
+  await expect(page.getByText('Start with a first look')).toBeVisible();
   await page.getByRole('link', { name: 'Players' }).click();
-  await page.getByRole('link', { name: /Zip level/ }).click();
-  await expect(page.getByText('No ball yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Zip', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'First look' })).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();
   await page.getByLabel('Plays').selectOption('left');
   await page.getByLabel('One pace').fill('30');
   await page.getByRole('button', { name: 'Add club' }).click();
-  await page.getByLabel('Club', { exact: true }).fill('sand wedge');
-  await page.getByLabel('Loft, °').fill('fifty');
+  await page.getByLabel('Club', { exact: true }).last().fill('sand wedge');
+  await page.getByLabel('Loft, °').last().fill('fifty');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByText('Give the loft in degrees, or leave it empty.')).toBeVisible();
-  await expect(page.getByLabel('Loft, °')).toHaveValue('fifty');
-  await page.getByLabel('Loft, °').fill('56');
+  await expect(page.getByLabel('Loft, °').last()).toHaveValue('fifty');
+  await page.getByLabel('Loft, °').last().fill('56');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByRole('heading', { name: /left-handed/ })).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();

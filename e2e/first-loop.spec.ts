@@ -30,7 +30,7 @@ test('designs a game, plays ten balls by all ways of entry, and finds everything
   await expect(page.getByText('Begin with who plays.')).toBeVisible();
   await addPlayer(page, home, 'Otto', '10');
   await page.goto(home);
-  await expect(page.getByText('Now a game to play.')).toBeVisible();
+  await expect(page.getByText('Start with a first look')).toBeVisible();
   await designGame(page, home, {
     title: 'Two Spots',
     stations: [
@@ -133,15 +133,15 @@ test('designs a game, plays ten balls by all ways of entry, and finds everything
   // The player's board: what stands behind two of its cells, by hand.
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('link', { name: 'Otto’s skills' }).click();
-  await expect(page.getByText('10 balls say little yet')).toBeVisible();
-  await page.getByRole('link', { name: /^chips from the fairway at 10–20 yd: .* 5 balls$/ }).click();
+  await expect(page.getByText('Only 10 balls so far')).toBeVisible();
+  await page.getByRole('link', { name: /^10–20 yd chips from the fairway: .* 5 balls$/ }).click();
   await expect(page.getByText('Median 4 ft 3 of 5; 1 holed.')).toBeVisible();
   await page.getByRole('link', { name: 'Putting' }).click();
   await expect(page.getByRole('row', { name: /^6–10 ft 2 of 5/ })).toBeVisible();
 
   // Today has nothing left to finish, and the session among the last ones.
   await page.goto(home);
-  await expect(page.getByText('Nothing is waiting.')).toBeVisible();
+  await expect(page.getByText('All sessions are finished.')).toBeVisible();
   await page.getByRole('link', { name: /Otto, Two Spots/ }).click();
   await expect(score(page)).toHaveText('38');
   expect(complained).toEqual([]);

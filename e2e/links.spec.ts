@@ -12,7 +12,7 @@ async function makeLink(page: Page, player: string): Promise<string> {
     .getByRole('link', { name: new RegExp(`^${player}`) })
     .first()
     .click();
-  await page.getByRole('link', { name: 'Sessions and link' }).click();
+  await page.getByRole('link', { name: 'Sessions' }).click();
   await page.getByRole('button', { name: 'Make a link' }).click();
   return page.getByLabel('Address of the link').inputValue();
 }
@@ -100,7 +100,7 @@ async function makeLinkPage(page: Page, player: string) {
     .getByRole('link', { name: new RegExp(`^${player}`) })
     .first()
     .click();
-  await page.getByRole('link', { name: 'Sessions and link' }).click();
+  await page.getByRole('link', { name: 'Sessions' }).click();
 }
 
 test('a link opens nobody else’s session, writes no other’s ball, and 200 made-up links open nothing', async ({ page, browser }) => {

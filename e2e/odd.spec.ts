@@ -57,7 +57,7 @@ test('opening a game and leaving makes no session; starting with a double click 
   // Opened and left: nobody has begun anything, here or in the database.
   const sessions = () => ask(`select session_id from session join auth_organization o on o.id = academy_id where o.name = 'Twice'`);
   await page.goto(home);
-  await expect(page.getByText('Nothing is waiting.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeHidden();
   expect(await sessions()).toEqual([]);
   await page.goto(play);
   await page.getByRole('button', { name: 'Ready' }).click();

@@ -95,7 +95,7 @@ export async function signInTo(request: APIRequestContext, { email }: OwnAcademy
 export async function stored(academyId: string): Promise<Record<string, string>> {
   const tables = await ask<{ name: string }>(
     `select table_name as name from information_schema.columns
-     where table_schema = 'public' and column_name = 'academy_id' and table_name <> 'posterior' order by 1`,
+     where table_schema = 'public' and column_name = 'academy_id' and table_name not in ('posterior', 'brief') order by 1`,
   );
   const all: Record<string, string> = {};
   for (const { name } of tables) {

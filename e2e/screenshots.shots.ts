@@ -29,7 +29,7 @@ test('the desk', async ({ page }) => {
   await shoot(page, 'library');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /Ottilie/ }).click();
-  await page.getByRole('link', { name: /^pitches from light rough at 20–30 yd: / }).click();
+  await page.getByRole('link', { name: /^20–30 yd pitches from light rough: / }).click();
   await expect(page.getByRole('img', { name: /^What is left/ })).toBeVisible();
   await shoot(page, 'player');
   await page.getByRole('link', { name: 'Putting' }).click();
@@ -135,7 +135,7 @@ test('a squad on other screens', async ({ page, browser }) => {
   await shoot(page, 'board');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /^Inga/ }).click();
-  await page.getByRole('link', { name: 'Sessions and link' }).click();
+  await page.getByRole('link', { name: 'Sessions' }).click();
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByLabel('Address of the link').inputValue();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, storageState: { cookies: [], origins: [] } });

@@ -1,7 +1,8 @@
 import { familyOf, isPutt } from '@/core/golf/shot-types';
 import { rankingOf } from '@/core/board/choices';
 import { chanceLess, together } from '@/core/board/kinds';
-import { dayWeight, LEAST } from '@/core/board/over-time';
+import { certaintyOf } from '@/core/board/certainty';
+import { dayWeight } from '@/core/board/over-time';
 import type { Random } from '@/core/math/random';
 import type { Shot } from '@/core/shot/shot';
 import { fit } from '@/core/skill/fit';
@@ -155,7 +156,7 @@ function changes(generator: Generator, cases: number, seed: number): void {
     const [before, since] = [half(0), half(change)];
     const chance = chanceLess(since, before);
     const sure = Math.max(chance, 1 - chance);
-    if (Math.round(100 * sure) >= LEAST) said.add(sure, chance >= 0.5 ? change < 0 : change > 0);
+    if (certaintyOf(sure) !== 'too close to call') said.add(sure, chance >= 0.5 ? change < 0 : change > 0);
   }
   said.print(`a family of skills got better or worse, ${cases} players`);
 }

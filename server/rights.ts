@@ -53,6 +53,7 @@ export const MAY = {
   stopSession: PLAY,
   resumeSession: PLAY,
   conditionsToday: DESK,
+  visitsOnThisWeekday: DESK,
   saveConditionsToday: DESK,
   saveConditions: PLAY,
   saveStationDistance: PLAY,
@@ -81,6 +82,8 @@ export const MAY = {
   spanOfEvidence: DESK,
   heldPosterior: DESK,
   keepPosterior: DESK,
+  heldBriefs: DESK,
+  keepBrief: DESK,
   shotsOfCell: DESK,
   narrowings: DESK,
 } as const satisfies Record<QueryName, readonly Role[]>;

@@ -134,10 +134,10 @@ describe('over time', () => {
   });
 
   test('a change is said by its probability, and never surer than 99%', () => {
-    expect(sayChange(0.5)).toBe('no change beyond chance');
-    expect(sayChange(0.8)).toBe('better: 80% sure, not certain yet');
-    expect(sayChange(0.04)).toBe('worse: 96% sure, not certain yet');
-    expect(sayChange(0.02)).toBe('worse: 98% sure, a real change');
+    expect(sayChange(0.5)).toBe('too close to call');
+    expect(sayChange(0.8)).toBe('probably better (80%), not certain yet');
+    expect(sayChange(0.04)).toBe('probably worse (96%), not certain yet');
+    expect(sayChange(0.02)).toBe('worse (98% sure), a real change');
     expect(sayChange(1)).toContain('99% sure');
   });
 
@@ -260,12 +260,12 @@ test('cells as a coach names them', () => {
   expect(
     ['putt|green|6', 'pitch|light_rough|20', 'bunker|sand|0', 'chip|fringe|0', 'bump_and_run|bare|10', 'putt|green|40'].map(named),
   ).toEqual([
-    'putts of 6–10 ft',
-    'pitches from light rough at 20–30 yd',
-    'bunker shots at 0–10 yd',
-    'chips from the fringe at 0–10 yd',
-    'bump and runs from bare ground at 10–20 yd',
-    'putts of 40+ ft',
+    '6–10 ft putts',
+    '20–30 yd pitches from light rough',
+    '0–10 yd bunker shots',
+    '0–10 yd chips from the fringe',
+    '10–20 yd bump and runs from bare ground',
+    '40+ ft putts',
   ]);
   expect(sayShots({ shotType: 'fringe_putt', surface: 'fairway' })).toBe('putts from the fairway');
 });

@@ -1,10 +1,9 @@
 import { mean } from 'd3-array';
 import { studentCdf } from '../math/student';
+import { certaintyOf, percentOf } from './certainty';
 
-/** So sure it must be before a change is called one: a page shows a dozen of them, and one in twenty would come by chance. */
+/** So sure it must be before a change is called one, in percent: a page shows a dozen of them, and one in twenty would come by chance. */
 const REAL = 97;
-/** Less than this is not said, in percent. */
-export const LEAST = 65;
 
 /**
  * Balls of one day are alike: how much of what differs between balls is the day's. A judgement: a day's form of .1 in the
@@ -19,11 +18,11 @@ export function dayWeight(balls: number, sessions: number): number {
 
 /** How a probability that something got better is said: never more than is known. */
 export function sayChange(chanceBetter: number): string {
-  const percent = Math.round(100 * Math.max(chanceBetter, 1 - chanceBetter));
+  const chance = Math.max(chanceBetter, 1 - chanceBetter);
   const way = chanceBetter >= 0.5 ? 'better' : 'worse';
-  if (percent < LEAST) return 'no change beyond chance';
-  const sure = `${way}: ${Math.min(99, percent)}% sure`;
-  return percent < REAL ? `${sure}, not certain yet` : `${sure}, a real change`;
+  if (certaintyOf(chance) === 'too close to call') return 'too close to call';
+  const percent = percentOf(chance);
+  return percent < REAL ? `probably ${way} (${percent}%), not certain yet` : `${way} (${percent}% sure), a real change`;
 }
 
 /** Scores are worth comparing from so many on each side. */

@@ -3,10 +3,9 @@ import { sayBand } from '../golf/bands';
 import { say } from '../golf/words';
 import type { Cell } from '../skill/cells';
 
-/** "putts of 6–10 ft", "pitches from light rough at 20–30 yd": a cell as a coach would name it in a sentence. */
+/** "6–10 ft putts", "20–30 yd pitches from light rough": a cell as a coach would name it in a sentence. */
 export function sayCell({ shotType, surface, band }: Pick<Cell, 'shotType' | 'surface' | 'band'>): string {
-  if (isPutt(shotType)) return `${pluralOf(shotType)} of ${sayBand(band)}`;
-  return `${sayShots({ shotType, surface })} at ${sayBand(band)}`;
+  return `${sayBand(band)} ${isPutt(shotType) ? pluralOf(shotType) : sayShots({ shotType, surface })}`;
 }
 
 /** A shot as the head of a row or a column, beside which its surface stands: a putt from off the green is the putter. */

@@ -43,6 +43,26 @@ export const LEVEL_OF: Readonly<Record<Audience, number>> = { 'first-timers': 28
 
 /** Ready games of our own invention: every way of scoring, every family of shots, every form of practice. */
 export const LIBRARY: readonly LibraryGame[] = [
+  // The shots of core/board/first-look.ts for a middling level; at every other level they say as much (first-look.test.ts).
+  ready(
+    'first-look',
+    'everybody',
+    'First Look',
+    'Forty balls from the ten places that say most about a short game. Play it first, and again after a few weeks.',
+    [
+      [5, 'putt', 'green', 4],
+      [8, 'putt', 'green', 4],
+      [15, 'putt', 'green', 4],
+      [30, 'putt', 'green', 4],
+      [45, 'putt', 'green', 4],
+      [6, 'chip', 'fairway', 4],
+      [6, 'chip', 'light_rough', 4],
+      [15, 'chip', 'light_rough', 4],
+      [15, 'pitch', 'fairway', 4],
+      [40, 'pitch', 'light_rough', 4],
+    ],
+    { scoring: { scheme: 'ring_points', holedPoints: 5, rings: rings([3, 4], [6, 3], [12, 2], [24, 1]) } },
+  ),
   ready(
     'porch-light',
     'first-timers',

@@ -61,6 +61,16 @@ export function sizeStepM(sizes: Sizes): number {
 /** A person's own measures in metres; null where never measured. */
 export type OwnLengths = { paceM: number | null; clubM: number | null; putterM: number | null; flagstickM?: number | null };
 
+/** A player's own measures, and nothing else of them. */
+export const lengthsOf = (own: OwnLengths | null) => ({
+  paceM: own?.paceM ?? null,
+  clubM: own?.clubM ?? null,
+  putterM: own?.putterM ?? null,
+});
+
+/** The coach's own measures, and nothing else of the academy. */
+export const measuresOf = (coach: OwnLengths) => ({ ...lengthsOf(coach), flagstickM: coach.flagstickM ?? null });
+
 /**
  * Metres of one unit for one player of a session.
  * @returns the ordinary length where whoever it is of was never measured

@@ -1,5 +1,8 @@
+import { STROKES_AS } from '../units/strokes';
 import * as z from 'zod';
 import { ownLength, ownLengths } from '../measures/own-lengths';
+import { levelSchema } from '../golf/level';
+import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';
 
@@ -24,12 +27,20 @@ export const signUpSchema = z.strictObject({
 /** Another password for an account. */
 export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Give your password.').max(PASSWORD_MOST), next: newPassword });
 
+/** The clubs of somebody alone: those that most people carry, or their own, entered later. */
+export const BAGS = ['usual', 'later'] as const;
+
 /** What makes an academy: a coach's, or the academy of one of a player alone. */
 export const academySchema = z
   .strictObject({
     who: z.enum(['squad', 'alone']),
     name: line(80),
     units: z.enum(UNIT_SYSTEMS),
+    /** Of somebody alone: what a player is asked once. */
+    level: levelSchema,
+    handed: z.enum(HANDS),
+    paceM: ownLengths.paceM,
+    bag: z.enum(BAGS),
     /** As the browser has it; one that is not known here is taken as UTC. */
     timeZone: line(60),
   })
@@ -46,6 +57,7 @@ export const settingsSchema = z.strictObject({
   flagstickM: ownLength('flagstick', 1, 3, '3 to 10 ft (1 to 3 m)'),
   /** After how many days a ball counts half for what is believed of a skill; null: never less. */
   halfLifeDays: z.int('Give whole days.').min(7, 'At least a week.').max(3650, 'At most ten years.').nullable(),
+  strokesAs: z.enum(STROKES_AS),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

@@ -32,7 +32,8 @@ test.each([
 });
 
 test('a squad’s academy needs a name, a single player’s does not', () => {
-  const form = { who: 'squad', name: '', units: 'metric', timeZone: 'UTC' };
+  const own = { level: '18', handed: 'right', paceM: null, bag: 'usual' };
+  const form = { who: 'squad', name: '', units: 'metric', timeZone: 'UTC', ...own };
   expect(academySchema.safeParse(form).error?.issues[0]?.path).toEqual(['name']);
   expect(academySchema.safeParse({ ...form, who: 'alone' }).success).toBe(true);
 });

@@ -30,6 +30,7 @@ function workplaces(db: Db, userId: string) {
       putterM: academy.putterM,
       flagstickM: academy.flagstickM,
       halfLifeDays: academy.halfLifeDays,
+      strokesAs: academy.strokesAs,
       deleteAt: academy.deleteAt,
     })
     .from(authMember)

@@ -1,3 +1,4 @@
+import type { Brief } from '@/core/board/brief';
 import type { Executed } from '@/core/forecast/executes';
 import { fitFor } from '@/core/game/entrant';
 import { schemeOf } from '@/core/game/scoring';
@@ -12,7 +13,7 @@ import { group } from 'd3-array';
 import { and, asc, count, countDistinct, desc, eq, exists, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { posterior, reference, session, sessionPlayer, shot } from '../schema';
+import { brief, posterior, reference, session, sessionPlayer, shot } from '../schema';
 import { named, shotsWhere } from './rows';
 
 /** Which balls a board looks at; what is not given does not restrict. */
@@ -290,6 +291,20 @@ export async function keepPosterior(db: Db, actor: Actor, playerId: string, held
     .insert(posterior)
     .values({ academyId: actor.academyId, playerId, ...held })
     .onConflictDoUpdate({ target: [posterior.academyId, posterior.playerId], set: held });
+}
+
+/** What is kept of each player in a line, by player, with what it was made from. */
+export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; brief: Brief }>> {
+  const rows = await db.select().from(brief).where(eq(brief.academyId, actor.academyId));
+  return new Map(rows.map((row) => [row.playerId, { madeFrom: row.madeFrom, brief: row.brief }]));
+}
+
+/** Keeps a player in a line, instead of what was. */
+export async function keepBrief(db: Db, actor: Actor, playerId: string, held: { madeFrom: string; brief: Brief }): Promise<void> {
+  await db
+    .insert(brief)
+    .values({ academyId: actor.academyId, playerId, ...held })
+    .onConflictDoUpdate({ target: [brief.academyId, brief.playerId], set: held });
 }
 
 export type NamedReference = { name: string; expected: OwnReference };

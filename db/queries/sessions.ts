@@ -11,7 +11,7 @@ import type { SessionStart } from '@/core/exchange/session-start';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
@@ -158,6 +158,27 @@ async function conditionsOn(db: Db, actor: Actor, moment: Date | SQL): Promise<C
 export async function dayInAcademy(db: Db, actor: Actor): Promise<string> {
   const [row] = await db.select({ day: dayNow }).from(academy).where(eq(academy.academyId, actor.academyId));
   return row!.day;
+}
+
+/** On how many of the last weeks' days of this weekday each player hit a ball, today left out; days as they are in the academy. */
+export async function visitsOnThisWeekday(db: Db, actor: Actor, weeks: number): Promise<Map<string, number>> {
+  const day = sql`(${session.startedAt} at time zone ${academy.timeZone})::date`;
+  const today = sql`(now() at time zone ${academy.timeZone})::date`;
+  const rows = await db
+    .select({ playerId: sessionPlayer.playerId, days: sql<number>`count(distinct ${day})::int` })
+    .from(session)
+    .innerJoin(academy, eq(academy.academyId, session.academyId))
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(
+      and(
+        eq(session.academyId, actor.academyId),
+        gt(session.balls, 0),
+        gte(session.startedAt, sql`now() - make_interval(days => ${7 * weeks + 1})`),
+        sql`${today} - ${day} between 1 and ${7 * weeks} and (${today} - ${day}) % 7 = 0`,
+      ),
+    )
+    .groupBy(sessionPlayer.playerId);
+  return new Map(rows.map(({ playerId, days }) => [playerId, days]));
 }
 
 /**

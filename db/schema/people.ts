@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { STROKES_AS } from '@/core/units/strokes';
 import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
@@ -18,6 +19,8 @@ export const academy = pgTable(
     flagstickM: metres(),
     /** After how many days a ball counts half for what is believed of a skill; null: never less. */
     halfLifeDays: integer().default(HALF_LIFE_DAYS),
+    /** How strokes against a level are shown: lost, a minus gains; or gained, a plus gains. */
+    strokesAs: text({ enum: STROKES_AS }).notNull().default('lost'),
     /** When all of it is deleted; null: not at all. */
     deleteAt: at(),
   },

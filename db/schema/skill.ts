@@ -1,3 +1,4 @@
+import type { Brief } from '@/core/board/brief';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { doublePrecision, foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
@@ -32,6 +33,21 @@ export const posterior = pgTable(
     asOf: at().notNull(),
     /** The draws, as 32-bit floats one after the other. */
     draws: bytea().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.playerId] }),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+/** A player in a line, kept only to save time: good as long as `madeFrom` says what it would be made from now. */
+export const brief = pgTable(
+  'brief',
+  {
+    academyId: academyId(),
+    playerId: uuid().notNull(),
+    madeFrom: text().notNull(),
+    brief: jsonb().$type<Brief>().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.playerId] }),

@@ -8,7 +8,7 @@ export function AccountPage({ title, children }: { title: string; children: Reac
       <div className="tape-strip" aria-hidden="true" />
       <div className={styles.box}>
         <p className={styles.name}>Inch Game</p>
-        <p className={styles.line}>Design a short game, score every ball, see what costs strokes.</p>
+        <p className={styles.line}>Design a short game, score every ball, see where you lose strokes.</p>
         <h1 className="mb-3">{title}</h1>
         {children}
       </div>

@@ -90,5 +90,14 @@ test('a squad needs a name for its academy, somebody alone does not', async () =
   await user.selectOptions(screen.getByLabelText('Lengths in'), 'metres');
   await user.click(screen.getByRole('button', { name: 'Begin' }));
   await waitFor(() => expect(goTo).toHaveBeenCalledWith('/a/zip'));
-  expect(makeAcademy).toHaveBeenCalledWith({ who: 'alone', name: '', units: 'metric', timeZone: expect.any(String) });
+  expect(makeAcademy).toHaveBeenCalledWith({
+    who: 'alone',
+    name: '',
+    units: 'metric',
+    level: 18,
+    handed: 'right',
+    paceM: null,
+    bag: 'usual',
+    timeZone: expect.any(String),
+  });
 });

@@ -2,12 +2,13 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { passwordSchema } from '@/core/people/account';
 import { FormAlert } from '../form/form-alert';
 import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
+import { Submit } from '../form/submit';
 import { PasswordField } from './password-field';
 
 /** Beside which field a refusal stands. */
@@ -28,7 +29,7 @@ export function PasswordForm() {
     },
   );
   return (
-    <section className="mt-4" aria-labelledby="password-heading">
+    <section aria-labelledby="password-heading">
       <h2 id="password-heading" className="mb-3">
         Your password
       </h2>
@@ -37,9 +38,9 @@ export function PasswordForm() {
         <PasswordField label="New password" isNew register={register('next')} error={errors.next?.message} />
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-3 align-items-center">
-          <Button type="submit" variant="outline-dark" disabled={isSubmitting}>
+          <Submit variant="outline-dark" busy={isSubmitting}>
             Change it
-          </Button>
+          </Submit>
           <span role="status">{done && 'Changed. You’re signed out everywhere else.'}</span>
         </div>
       </Form>

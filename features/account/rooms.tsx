@@ -38,7 +38,7 @@ export async function BeginRoom() {
   if (!user) redirect('/sign-in?next=/begin');
   if (await homeAddress(user.id)) redirect('/');
   return (
-    <AccountPage title="Your academy">
+    <AccountPage title="Who plays?">
       <AcademyForm />
     </AccountPage>
   );

@@ -2,7 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signInSchema } from '@/core/people/account';
 import { Field } from '../form/field';
@@ -10,6 +10,7 @@ import { FormAlert } from '../form/form-alert';
 import { goTo } from '../form/go';
 import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
+import { Submit } from '../form/submit';
 import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
@@ -27,9 +28,9 @@ export function SignInForm({ next }: { next: string }) {
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
       <PasswordField register={register('password')} error={errors.password?.message} />
       <FormAlert message={errors.root?.message} />
-      <Button type="submit" size="lg" disabled={isSubmitting}>
+      <Submit size="lg" busy={isSubmitting}>
         Sign in
-      </Button>
+      </Submit>
       <p className="m-0">
         New here? <Link href="/sign-up">Make an account</Link>
       </p>

@@ -2,7 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signUpSchema } from '@/core/people/account';
 import { Field } from '../form/field';
@@ -10,6 +10,7 @@ import { FormAlert } from '../form/form-alert';
 import { goTo } from '../form/go';
 import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
+import { Submit } from '../form/submit';
 import { PasswordField } from './password-field';
 
 export function SignUpForm() {
@@ -27,9 +28,9 @@ export function SignUpForm() {
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
       <PasswordField isNew register={register('password')} error={errors.password?.message} />
       <FormAlert message={errors.root?.message} />
-      <Button type="submit" size="lg" disabled={isSubmitting}>
+      <Submit size="lg" busy={isSubmitting}>
         Make the account
-      </Button>
+      </Submit>
       <p className="m-0">
         Already have one? <Link href="/sign-in">Sign in</Link>
       </p>

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import type { Refused } from './result';
+import { Submit } from './submit';
 import { useSave } from './use-save';
 
 type Props = {
@@ -46,9 +47,9 @@ export function TypedName({ id, name, purpose, button, act, onDone, onBack, clas
         </Form.Control.Feedback>
       </Form.Group>
       <div className="d-flex gap-2">
-        <Button type="submit" variant="dark" disabled={isSubmitting}>
+        <Submit variant="dark" busy={isSubmitting}>
           {button}
-        </Button>
+        </Submit>
         <Button variant="outline-dark" onClick={onBack}>
           Keep
         </Button>

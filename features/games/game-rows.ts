@@ -3,10 +3,10 @@ import { schemeOf, type SchemeKind } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { traitsOf, type Traits } from '@/core/game/traits';
 import { sayScore } from '@/core/game/words/say-score';
-import { sayChange, sayOutcome } from '@/core/play/outcome';
 import { sayDay } from '@/core/units/say-moment';
 import type { UnitSystem } from '@/core/units/length';
 import type { Answer } from '@/server/data';
+import { resultLine } from '../session/result-line';
 import { sayGame } from './game-meta';
 
 /** A game as a list shows it. */
@@ -51,22 +51,19 @@ export function gameRows(slug: string, games: Answer<'listGames'>, { last, bests
       audience: null,
       version,
       sessions,
-      last: line ? lastOf(line, units, timeZone, now) : null,
+      last: line ? lastOf(line, timeZone, now) : null,
       best: top ? { figure: sayScore(top.score, unit(spec.scoring), units), name: top.name } : null,
     };
   });
 }
 
-function lastOf({ session, players, outcome, before }: Played['last'][number], units: UnitSystem, timeZone: string, now: Date) {
-  const nameOf = (id: string) => players.find(({ playerId }) => playerId === id)?.name ?? '';
-  const { figure, words } = sayOutcome(session.spec, outcome, nameOf, units);
-  const change = before && sayChange(session.spec, before, units);
-  const who = players.length === 1 ? players[0]!.name : '';
+function lastOf(line: Played['last'][number], timeZone: string, now: Date) {
+  const { who, figure, words, change, atMs, players } = resultLine(line);
   return {
     figure,
-    words: [who, words, change].filter(Boolean).join(' · '),
-    day: sayDay(session.startedAt, timeZone, now),
-    atMs: session.startedAt.getTime(),
+    words: [players === 1 ? who : '', words, change].filter(Boolean).join(' · '),
+    day: sayDay(new Date(atMs), timeZone, now),
+    atMs,
   };
 }
 

@@ -1,9 +1,9 @@
 'use client';
 
-import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
-import { SortedHead } from '@/ui/sorted-head';
+import { ListTable, type ListColumn } from '@/ui/list-table';
+import list from '@/ui/list-table.module.scss';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { FAMILIES, type Family } from '@/core/golf/shot-types';
 import { say, SURFACES, type Surface } from '@/core/golf/words';
 import { counted } from '@/core/units/format';
@@ -35,24 +35,81 @@ export function isWanted(row: GameRow, { families, short, several, surface, text
   );
 }
 
-const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: {} });
-const column = createColumnHelper<typeof features, GameRow>();
-
-/** Compares two games by a figure or a word of theirs. */
-const by = (of: (row: GameRow) => number | string) => (a: { original: GameRow }, b: { original: GameRow }) => {
-  const [first, second] = [of(a.original), of(b.original)];
-  return typeof first === 'string' ? first.localeCompare(String(second)) : first - Number(second);
+const picture: ListColumn<GameRow> = {
+  key: 'picture',
+  head: '',
+  cell: ({ kind }) => <SchemePicture kind={kind} />,
+  className: list.picture,
 };
-const title = column.accessor('title', { header: 'Game', sortFn: by((row) => row.title) });
-const minutes = column.accessor('minutes', { header: 'Time', sortFn: by((row) => row.minutes ?? Infinity), sortDescFirst: false });
-const READY = column.columns([title, minutes, column.accessor('audience', { header: 'For', sortFn: by((row) => row.audience ?? '') })]);
-const PLAYED = column.columns([
-  title,
+const minutes: ListColumn<GameRow> = {
+  key: 'minutes',
+  head: 'Time',
+  cell: (row) => <span className="fig text-nowrap">{row.minutes === null ? 'open' : `${row.minutes} min`}</span>,
+  by: (row) => row.minutes ?? Infinity,
+};
+const title = (small: (row: GameRow) => ReactNode): ListColumn<GameRow> => ({
+  key: 'title',
+  head: 'Game',
+  by: (row) => row.title,
+  cell: (row) => (
+    <>
+      <Link href={row.href}>{row.title}</Link>
+      {small(row)}
+    </>
+  ),
+});
+const READY: readonly ListColumn<GameRow>[] = [
+  picture,
+  title(({ about, line }) => (
+    <>
+      <small>{about}</small>
+      <small className={styles.line}>{line}</small>
+    </>
+  )),
   minutes,
-  column.accessor('last', { header: 'Last result', sortFn: by((row) => row.last?.atMs ?? 0), sortDescFirst: true }),
-  column.accessor('best', { header: 'Best', sortFn: by((row) => row.best?.name ?? '') }),
-  column.accessor('sessions', { header: 'Played', sortFn: by((row) => row.sessions), sortDescFirst: true }),
-]);
+  { key: 'audience', head: 'For', cell: (row) => row.audience, by: (row) => row.audience ?? '' },
+];
+const PLAYED: readonly ListColumn<GameRow>[] = [
+  picture,
+  title(({ line }) => <small>{line}</small>),
+  minutes,
+  {
+    key: 'last',
+    head: 'Last result',
+    by: (row) => row.last?.atMs ?? 0,
+    largestFirst: true,
+    cell: ({ last, sessions }) =>
+      last ? (
+        <>
+          <b className="fig">{last.figure}</b> <small>{[last.words, last.day].filter(Boolean).join(' · ')}</small>
+        </>
+      ) : (
+        <small>{sessions > 0 ? 'not finished yet' : 'never played'}</small>
+      ),
+  },
+  {
+    key: 'best',
+    head: 'Best',
+    by: (row) => row.best?.name ?? '',
+    wideOnly: true,
+    className: 'text-nowrap',
+    cell: ({ best }) =>
+      best && (
+        <>
+          <b className="fig">{best.figure}</b> <small>{best.name}</small>
+        </>
+      ),
+  },
+  {
+    key: 'sessions',
+    head: 'Played',
+    by: (row) => row.sessions,
+    largestFirst: true,
+    wideOnly: true,
+    className: 'text-nowrap',
+    cell: ({ sessions }) => <span className="fig">{sessions > 0 ? counted(sessions, 'time') : ''}</span>,
+  },
+];
 
 type Props = {
   rows: GameRow[];
@@ -63,15 +120,13 @@ type Props = {
 /** Games, to be looked through: found by what they train, how long they take and from where, and sorted by each column. */
 export function GamesTable({ rows, as }: Props) {
   const [wanted, setWanted] = useState<Wanted>(ANY);
-  const columns = as === 'ready' ? READY : PLAYED;
   const shown = useMemo(() => rows.filter((row) => isWanted(row, wanted)), [rows, wanted]);
-  const table = useTable({ features, columns, data: shown });
   const set = (change: Partial<Wanted>) => setWanted((now) => ({ ...now, ...change }));
   const inUse = FAMILIES.filter((family) => rows.some((row) => row.families.includes(family)));
   const surfaces = SURFACES.filter((surface) => rows.some((row) => row.surfaces.includes(surface)));
   return (
     <>
-      <div className={styles.filters} role="group" aria-label="Filter">
+      <div className={list.filters} role="group" aria-label="Filter">
         {inUse.map((family) => (
           <button
             key={family}
@@ -133,60 +188,10 @@ export function GamesTable({ rows, as }: Props) {
           </button>
         </p>
       ) : (
-        <table className={styles.games}>
-          <thead>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id}>
-                <th aria-hidden="true" className={styles.pictureCell} />
-                {group.headers.map((header) => (
-                  <SortedHead key={header.id} sorted={header.column.getIsSorted()} onSort={header.column.getToggleSortingHandler()}>
-                    <FlexRender header={header} />
-                  </SortedHead>
-                ))}
-              </tr>
-            ))}
-          </thead>
-          <tbody>
-            {table.getRowModel().rows.map(({ id, original: row }) => (
-              <tr key={id}>
-                <td className={styles.pictureCell}>
-                  <SchemePicture kind={row.kind} />
-                </td>
-                <th scope="row">
-                  <Link href={row.href}>{row.title}</Link>
-                  <small>{as === 'ready' ? row.about : row.line}</small>
-                  {as === 'ready' && <small className={styles.line}>{row.line}</small>}
-                </th>
-                <td className="fig text-nowrap">{row.minutes === null ? 'open' : `${row.minutes} min`}</td>
-                {as === 'ready' ? (
-                  <td>{row.audience}</td>
-                ) : (
-                  <>
-                    <td>
-                      {row.last ? (
-                        <>
-                          <b className="fig">{row.last.figure}</b>{' '}
-                          <small>{[row.last.words, row.last.day].filter(Boolean).join(' · ')}</small>
-                        </>
-                      ) : (
-                        <small>{row.sessions > 0 ? 'not finished yet' : 'never played'}</small>
-                      )}
-                    </td>
-                    <td className={styles.best}>
-                      {row.best && (
-                        <>
-                          <b className="fig">{row.best.figure}</b> <small>{row.best.name}</small>
-                        </>
-                      )}
-                    </td>
-                    <td className={`${styles.best} fig`}>{row.sessions > 0 ? counted(row.sessions, 'time') : ''}</td>
-                  </>
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <ListTable rows={shown} keyOf={keyOf} columns={as === 'ready' ? READY : PLAYED} label="Games" />
       )}
     </>
   );
 }
+
+const keyOf = ({ key }: GameRow) => key;

@@ -11,12 +11,13 @@ import { keptAsGame } from '@/core/game/open';
 import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { OwnLengths } from '@/core/game/sizes';
+import { lengthsOf, measuresOf } from '@/core/game/sizes';
 import { requireCoach } from '@/server/actor';
 import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
+import { candidatesOf } from '../forecast/candidates';
 import type { Candidate } from '../forecast/use-beliefs';
 import { copyOf, gameOn, newGame } from './designer/new-game';
 import { gameRows, readyRows } from './game-rows';
@@ -234,11 +235,6 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
   );
 }
 
-const lengthsOf = (own: OwnLengths | null) => ({ paceM: own?.paceM ?? null, clubM: own?.clubM ?? null, putterM: own?.putterM ?? null });
-
-/** The coach's own measures. */
-const measuresOf = (academy: OwnLengths) => ({ ...lengthsOf(academy), flagstickM: academy.flagstickM ?? null });
-
 /** What is said about zones that differ from player to player. */
 function zonesNote({ sizes }: GameSpec, name: string | null): string | null {
   if (sizes.scaled)
@@ -279,15 +275,7 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
 }
 
 /** Players for whom a game can be forecast. */
-async function candidates(data: Data): Promise<Candidate[]> {
-  return (await data.listPlayers()).map(({ player, balls }) => ({
-    playerId: player.playerId,
-    name: player.name,
-    level: player.level,
-    balls,
-    ...lengthsOf(player),
-  }));
-}
+const candidates = async (data: Data): Promise<Candidate[]> => candidatesOf(await data.listPlayers());
 
 async function somebodies(data: Data) {
   return (await data.listPlayers()).map(({ player }) => ({ playerId: player.playerId, name: player.name }));

@@ -74,7 +74,7 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
   return (
     <div className="no-print">
       <div className="d-flex justify-content-between align-items-center gap-3 mb-2">
-        <h2>{several ? 'Play it now: who, in which order?' : 'Play it now: who?'}</h2>
+        <h2>{several ? 'Play it now: who, in which order?' : players.length === 1 ? 'Play it now' : 'Play it now: who?'}</h2>
         {fewest === 1 && players.length > 1 && (
           <Form.Check type="switch" id="several" label="several" checked={several} onChange={(event) => setSeveral(event.target.checked)} />
         )}

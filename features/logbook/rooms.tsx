@@ -1,9 +1,13 @@
 import { counted } from '@/core/units/format';
+import { sayConditions } from '@/core/shot/conditions';
+import { sayMoment } from '@/core/units/say-moment';
+import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
-import { SessionLines } from '../session/session-lines';
+import { resultLine } from '../session/result-line';
+import { LogbookTable } from './logbook-table';
 import { SessionPage } from './session-page';
 
 const SHOWN = 100;
@@ -11,17 +15,26 @@ const SHOWN = 100;
 export async function LogbookRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
   const lines = await data.finishedSessions(SHOWN);
+  const rows = lines.map((line) => ({
+    ...resultLine(line),
+    when: sayMoment(line.session.startedAt, academy.timeZone),
+    conditions: sayConditions(line.session.conditions),
+  }));
   return (
-    <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
-      <h1 className="mb-1">Logbook</h1>
-      <p className="small-print">
-        {lines.length === 0
-          ? 'No session is over yet. What is played to the end or ended early comes here.'
-          : lines.length === SHOWN
-            ? `The last ${SHOWN} sessions.`
-            : `${counted(lines.length, 'session')}.`}
-      </p>
-      <SessionLines slug={slug} lines={lines} timeZone={academy.timeZone} now={new Date()} />
+    <div className="p-3 p-md-4">
+      <h1 className="mb-3">
+        Logbook{' '}
+        <span className="beside">
+          {lines.length === SHOWN ? `the last ${SHOWN} sessions` : lines.length > 0 && counted(lines.length, 'session')}
+        </span>
+      </h1>
+      {rows.length === 0 ? (
+        <p className="empty">
+          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here.
+        </p>
+      ) : (
+        <LogbookTable slug={slug} rows={rows} />
+      )}
     </div>
   );
 }

@@ -50,80 +50,90 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     usual: {},
     notes: notes[i]!,
   }));
+  const several = players.length > 1;
   return (
-    <div className="p-3 p-md-4">
-      {players.length > 1 && <Board bundle={{ spec, players: seated }} table={table} />}
-      {players.map((player, i) => (
-        <section key={player.playerId} className="mb-4">
-          <h1>
-            <Link href={`/a/${slug}/players/${player.playerId}`}>{player.name}</Link> · {session.spec.title}
-          </h1>
-          <p className="small-print">
-            {[sayMoment(session.startedAt, timeZone), `version ${session.gameVersion}`, sayConditions(session.conditions)]
-              .filter(Boolean)
-              .join(' · ')}
-          </p>
-          <Summary
-            spec={spec}
-            standing={table.standings[i]!}
-            best={bests.get(player.playerId) ?? null}
-            system={player.units}
-            alone={players.length === 1}
-            going={open}
-            usual={usualLeft(entrants[i]!.level, allStations(spec))}
-          />
-          <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
-        </section>
-      ))}
-      {doubled > 0 && (
-        <p role="status" className="fw-semibold">
-          {doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice: “Correct balls” lets you say which one it is.
-        </p>
-      )}
-      {clock && (
-        <p role="status" className="fw-semibold">
-          A phone’s clock was off by {formatDistanceStrict(0, clock.offMs)}: {counted(clock.balls, 'ball')}{' '}
-          {clock.balls === 1 ? 'is' : 'are'} dated within this session instead. Check the time on that phone.
-        </p>
-      )}
-      {unread > 0 && (
-        <p role="status" className="fw-semibold">
-          {counted(unread, 'record')} of this session {unread === 1 ? 'comes' : 'come'} from a newer version of the program.{' '}
-          {unread === 1 ? 'It is' : 'They are'} kept, and will count once the program is updated.
-        </p>
-      )}
-      <Changes log={read} players={players} timeZone={timeZone} />
-      <div className="d-flex flex-wrap gap-2 no-print">
-        {shots.length > 0 && (
-          <a className="btn btn-outline-dark" href={`/play#${session.sessionId}`}>
-            Correct balls
-          </a>
-        )}
-        {open ? (
-          <a className="btn btn-primary" href={`/play#${session.sessionId}`}>
-            Go on
-          </a>
-        ) : (
-          session.gameId && (
-            <Link className="btn btn-primary" href={`/a/${slug}/games/${session.gameId}`}>
-              Again
-            </Link>
-          )
-        )}
-        {session.spec.open && shots.length > 0 && (
-          <Link className="btn btn-outline-dark" href={`/a/${slug}/games/new?session=${session.sessionId}`}>
-            Keep as a game
-          </Link>
-        )}
-        {open && (
-          <Link className="btn btn-outline-dark" href={`/a/${slug}/sessions/${session.sessionId}/board`}>
-            Live board
-          </Link>
-        )}
-        <Link className="btn btn-outline-dark" href={`/a/${slug}`}>
-          To Today
-        </Link>
+    <div className="desk">
+      <div>
+        {several && <Board bundle={{ spec, players: seated }} table={table} />}
+        {players.map((player, i) => (
+          <section key={player.playerId} className="mb-4">
+            <h1>
+              <Link href={`/a/${slug}/players/${player.playerId}`}>{player.name}</Link> · {session.spec.title}
+            </h1>
+            <p className="small-print">
+              {[sayMoment(session.startedAt, timeZone), `version ${session.gameVersion}`, sayConditions(session.conditions)]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+            <Summary
+              spec={spec}
+              standing={table.standings[i]!}
+              best={bests.get(player.playerId) ?? null}
+              system={player.units}
+              alone={!several}
+              going={open}
+              usual={usualLeft(entrants[i]!.level, allStations(spec))}
+            />
+          </section>
+        ))}
       </div>
+      <aside>
+        <div className="d-flex flex-wrap gap-2 mb-4 no-print">
+          {open ? (
+            <a className="btn btn-primary" href={`/play#${session.sessionId}`}>
+              Go on
+            </a>
+          ) : (
+            session.gameId && (
+              <Link className="btn btn-primary" href={`/a/${slug}/games/${session.gameId}`}>
+                Again
+              </Link>
+            )
+          )}
+          {shots.length > 0 && (
+            <a className="btn btn-outline-dark" href={`/play#${session.sessionId}`}>
+              Correct balls
+            </a>
+          )}
+          {session.spec.open && shots.length > 0 && (
+            <Link className="btn btn-outline-dark" href={`/a/${slug}/games/new?session=${session.sessionId}`}>
+              Keep as a game
+            </Link>
+          )}
+          {open && (
+            <Link className="btn btn-outline-dark" href={`/a/${slug}/sessions/${session.sessionId}/board`}>
+              Live board
+            </Link>
+          )}
+          <Link className="btn btn-outline-dark" href={`/a/${slug}`}>
+            Today
+          </Link>
+        </div>
+        {doubled > 0 && (
+          <p role="status" className="fw-semibold">
+            {doubled === 1 ? 'One ball was' : `${doubled} balls were`} recorded twice. Press “Correct balls” to say which one counts.
+          </p>
+        )}
+        {clock && (
+          <p role="status" className="fw-semibold">
+            A phone’s clock was off by {formatDistanceStrict(0, clock.offMs)}: {counted(clock.balls, 'ball')}{' '}
+            {clock.balls === 1 ? 'is' : 'are'} dated within this session instead. Check the time on that phone.
+          </p>
+        )}
+        {unread > 0 && (
+          <p role="status" className="fw-semibold">
+            {counted(unread, 'record')} of this session {unread === 1 ? 'comes' : 'come'} from a newer version of the program.{' '}
+            {unread === 1 ? 'It is' : 'They are'} kept, and will count once the program is updated.
+          </p>
+        )}
+        {players.map((player, i) => (
+          <section key={player.playerId} className="mb-4" aria-label={`Notes, ${player.name}`}>
+            {several && <h2>{player.name}</h2>}
+            <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
+          </section>
+        ))}
+        <Changes log={read} players={players} timeZone={timeZone} />
+      </aside>
     </div>
   );
 }

@@ -16,6 +16,7 @@ import { PaceWalk } from '../form/pace-walk';
 import { useSave } from '../form/use-save';
 import { newId } from '../form/ids';
 import { savePlayerAction } from './actions';
+import { Submit } from '../form/submit';
 import styles from './players.module.scss';
 
 type Props = {
@@ -95,83 +96,94 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
             ]}
           />
         </div>
-        <fieldset>
-          <legend>Own lengths</legend>
-          <p className="small-print mb-2">For setting up with what is at hand. Leave empty what nobody measured.</p>
-          <div className={styles.three}>
-            {OWN_LENGTHS.map(([name, label]) => (
-              <Controller
-                key={name}
-                control={control}
-                name={name}
-                render={({ field }) => (
-                  <LengthInput
-                    id={name}
-                    label={label}
-                    unit={lengthUnit}
-                    value={field.value}
-                    onChange={field.onChange}
-                    onBlur={field.onBlur}
-                    inputRef={field.ref}
-                    error={errors[name]?.message}
+        <details open={!isNew || Boolean(errors.clubs ?? errors.paceM ?? errors.clubM ?? errors.putterM)}>
+          <summary>Own lengths and clubs, if you know them</summary>
+          <div className={styles.more}>
+            <fieldset>
+              <legend>Own lengths</legend>
+              <p className="small-print mb-2">For setting up with what is at hand. Leave empty what nobody measured.</p>
+              <div className={styles.three}>
+                {OWN_LENGTHS.map(([name, label]) => (
+                  <Controller
+                    key={name}
+                    control={control}
+                    name={name}
+                    render={({ field }) => (
+                      <LengthInput
+                        id={name}
+                        label={label}
+                        unit={lengthUnit}
+                        value={field.value}
+                        onChange={field.onChange}
+                        onBlur={field.onBlur}
+                        inputRef={field.ref}
+                        error={errors[name]?.message}
+                      />
+                    )}
                   />
-                )}
-              />
-            ))}
-          </div>
-          <div className="mt-2">
-            <PaceWalk
-              units={units}
-              paceM={form.getValues('paceM')}
-              onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
-            />
-          </div>
-        </fieldset>
-        <fieldset>
-          <legend>Clubs</legend>
-          {fields.length === 0 && (
-            <p className="small-print">None yet. You only need them to compare clubs; until then a standard set is offered at the green.</p>
-          )}
-          {fields.map((club, i) => (
-            <div key={club.fieldId} className={styles.club}>
-              <Field
-                id={`club-${i}-label`}
-                label="Club"
-                register={register(`clubs.${i}.label`)}
-                error={errors.clubs?.[i]?.label?.message}
-                autoComplete="off"
-              />
-              <Field
-                id={`club-${i}-loft`}
-                label="Loft, °"
-                inputMode="decimal"
-                autoComplete="off"
-                register={register(`clubs.${i}.loftDeg`, { setValueAs: asNumber })}
-                error={errors.clubs?.[i]?.loftDeg?.message}
-              />
-              <Button variant="outline-dark" onClick={() => remove(i)}>
-                Remove<span className="visually-hidden"> club {i + 1}</span>
+                ))}
+              </div>
+              <div className="mt-2">
+                <PaceWalk
+                  units={units}
+                  paceM={form.getValues('paceM')}
+                  onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+                />
+              </div>
+            </fieldset>
+            <fieldset>
+              <legend>Clubs</legend>
+              {fields.length === 0 && (
+                <p className="small-print">
+                  None yet. You only need them to compare clubs; until then a standard set is offered at the green.
+                </p>
+              )}
+              {fields.map((club, i) => (
+                <div key={club.fieldId} className={styles.club}>
+                  <Field
+                    id={`club-${i}-label`}
+                    label="Club"
+                    register={register(`clubs.${i}.label`)}
+                    error={errors.clubs?.[i]?.label?.message}
+                    autoComplete="off"
+                  />
+                  <Field
+                    id={`club-${i}-loft`}
+                    label="Loft, °"
+                    inputMode="decimal"
+                    autoComplete="off"
+                    register={register(`clubs.${i}.loftDeg`, { setValueAs: asNumber })}
+                    error={errors.clubs?.[i]?.loftDeg?.message}
+                  />
+                  <Button variant="outline-dark" onClick={() => remove(i)}>
+                    Remove<span className="visually-hidden"> club {i + 1}</span>
+                  </Button>
+                </div>
+              ))}
+              <Button
+                variant="outline-dark"
+                disabled={fields.length >= 20}
+                onClick={() => append({ clubId: newId(), label: '', loftDeg: null })}
+              >
+                Add club
               </Button>
-            </div>
-          ))}
-          <Button
-            variant="outline-dark"
-            disabled={fields.length >= 20}
-            onClick={() => append({ clubId: newId(), label: '', loftDeg: null })}
-          >
-            Add club
-          </Button>
-          {fields.length === 0 && (
-            <Button variant="outline-dark" className="ms-2" onClick={() => append(USUAL_BAG.map((club) => ({ clubId: newId(), ...club })))}>
-              Add a standard set
-            </Button>
-          )}
-        </fieldset>
+              {fields.length === 0 && (
+                <Button
+                  variant="outline-dark"
+                  className="ms-2"
+                  onClick={() => append(USUAL_BAG.map((club) => ({ clubId: newId(), ...club })))}
+                >
+                  Add a standard set
+                </Button>
+              )}
+            </fieldset>
+          </div>
+        </details>
         <FormAlert message={errors.root?.message} />
         <div className="d-flex gap-2">
-          <Button type="submit" size="lg" disabled={isSubmitting}>
+          <Submit size="lg" busy={isSubmitting}>
             {isNew ? 'Add the player' : 'Save the change'}
-          </Button>
+          </Submit>
           <Link href={isNew ? `/a/${slug}/players` : address} className="btn btn-outline-dark">
             Cancel
           </Link>

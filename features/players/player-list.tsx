@@ -6,13 +6,8 @@ import { sayDay } from '@/core/units/say-moment';
 
 type Props = { slug: string; timeZone: string; now: Date; players: Answer<'listPlayers'> };
 
+/** Players who were put away: who they are, and when they were last here. */
 export function PlayerList({ slug, timeZone, now, players }: Props) {
-  if (players.length === 0)
-    return (
-      <p className="empty">
-        Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.
-      </p>
-    );
   return (
     <ul className="rows">
       {players.map(({ player, balls, lastAt }) => (

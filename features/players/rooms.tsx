@@ -4,36 +4,62 @@ import { notFound } from 'next/navigation';
 import { formOf, newPlayer } from '@/core/people/player';
 import { counted } from '@/core/units/format';
 import { requireCoach } from '@/server/actor';
+import { briefsOf } from '@/server/known/briefs';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
 import { sayDay } from '@/core/units/say-moment';
+import { RefreshWhile } from '../form/refresh-while';
 import { Leave } from './leave';
 import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';
 import { PlayerForm } from './player-form';
 import { PlayerList } from './player-list';
+import { playerRows } from './player-rows';
+import { PlayersTable } from './players-table';
 import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
-  const { data, academy } = await requireCoach(slug);
+  const desk = await requireCoach(slug);
+  const { data, academy, model } = desk;
   const [now, players, away] = [new Date(), ...(await Promise.all([data.listPlayers(), data.listPlayers(true)]))];
+  const briefs = await briefsOf(desk, players);
+  const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
   return (
-    <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
+    <div className="p-3 p-md-4">
       <div className="d-flex flex-wrap justify-content-between align-items-center gap-2 mb-3">
-        <h1>Players</h1>
+        <h1>
+          Players <span className="beside">{players.length > 1 && 'strokes against each one’s own level'}</span>
+        </h1>
         <div className="d-flex flex-wrap gap-2 text-nowrap">
-          <Link href={`/a/${slug}/players/squad`} className="btn btn-outline-dark">
-            Squad board
-          </Link>
-          <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
-            Link cards
-          </Link>
+          {players.length > 1 && (
+            <Link href={`/a/${slug}/players/squad`} className="btn btn-outline-dark">
+              Squad board
+            </Link>
+          )}
+          {players.length > 0 && (
+            <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
+              Link cards
+            </Link>
+          )}
           <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
             Add a player
           </Link>
         </div>
       </div>
-      <PlayerList slug={slug} timeZone={academy.timeZone} now={now} players={players} />
+      {players.length === 0 ? (
+        <p className="empty">
+          Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.
+        </p>
+      ) : (
+        <PlayersTable
+          slug={slug}
+          rows={playerRows(players, briefs, said)}
+          strokes={academy.strokesAs}
+          nowMs={now.getTime()}
+          pending={briefs.pending}
+        />
+      )}
+      <RefreshWhile pending={briefs.pending} />
       {away.length > 0 && (
         <details className="mt-4">
           <summary>{counted(away.length, 'player')} put away</summary>

@@ -14,7 +14,7 @@ export function OwnTable({ slug, own }: Props) {
   const router = useRouter();
   const [name, setName] = useState('our table');
   return (
-    <section className="d-grid gap-2 mt-4" style={{ maxWidth: '44rem' }}>
+    <section className="d-grid gap-2 mt-5">
       <h2 className="mb-0">Your own reference table</h2>
       <p className="mb-0">
         The levels come from a simulation with judged constants. If you have better figures, give the strokes that each shot takes to hole

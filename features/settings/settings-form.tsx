@@ -2,7 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { Controller, FormProvider, useForm, useWatch } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
 import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
@@ -12,6 +12,8 @@ import { FormAlert } from '../form/form-alert';
 import { PaceWalk } from '../form/pace-walk';
 import { useSave } from '../form/use-save';
 import { saveSettings } from './actions';
+import { Submit } from '../form/submit';
+import styles from './settings.module.scss';
 
 const OWN = [
   ['paceM', 'Pace'],
@@ -40,7 +42,7 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
   );
   return (
     <FormProvider {...form}>
-      <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }}>
+      <Form noValidate onSubmit={submit} className={styles.form}>
         <Choice
           id="units"
           label="Units"
@@ -58,41 +60,22 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
           error={errors.timeZone?.message}
           options={timeZones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
         />
-        <fieldset className="d-grid gap-2" style={{ gridTemplateColumns: '1fr 1fr' }}>
-          <legend className="fs-6 fw-semibold mb-0" style={{ gridColumn: '1 / -1' }}>
-            What you measure with, for games set up with the coach’s own
-          </legend>
-          {OWN.map(([name, label]) => (
-            <Controller
-              key={name}
-              control={form.control}
-              name={name}
-              render={({ field }) => (
-                <LengthInput
-                  id={name}
-                  label={label}
-                  unit={units === 'metric' ? 'm' : 'in'}
-                  value={field.value}
-                  onChange={field.onChange}
-                  onBlur={field.onBlur}
-                  inputRef={field.ref}
-                  error={errors[name]?.message}
-                />
-              )}
-            />
-          ))}
-        </fieldset>
-        <PaceWalk
-          units={units}
-          paceM={form.getValues('paceM')}
-          onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+        <Choice
+          id="strokes-as"
+          label="Strokes against a level"
+          register={register('strokesAs')}
+          error={errors.strokesAs?.message}
+          options={[
+            ['lost', 'strokes lost (a minus gains)'],
+            ['gained', 'strokes gained (a plus gains)'],
+          ]}
         />
         <Controller
           control={form.control}
           name="halfLifeDays"
           render={({ field }) => (
             <Form.Group controlId="half-life">
-              <Form.Label>On the boards, a ball counts half</Form.Label>
+              <Form.Label>Recent shots count more: weight halves</Form.Label>
               <Form.Select
                 ref={field.ref}
                 value={field.value ?? 'never'}
@@ -103,20 +86,47 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
                   .sort((a, b) => a - b)
                   .map((days) => (
                     <option key={days} value={days}>
-                      after {days} days{days === HALF_LIFE_DAYS ? ' (as it comes)' : ''}
+                      every {days} days{days === HALF_LIFE_DAYS ? ' (default)' : ''}
                     </option>
                   ))}
-                <option value="never">never less than at first</option>
+                <option value="never">never: shots of every age count the same</option>
               </Form.Select>
-              <div className="small-print mt-1">Skill drifts: recent balls say more. A short time needs more balls.</div>
+              <div className="small-print mt-1">Skill changes. The shorter the time, the more balls it takes to be sure.</div>
             </Form.Group>
           )}
         />
+        <div className={styles.wide}>
+          <fieldset className={styles.measures}>
+            <legend className="fs-6 fw-semibold mb-0">Your own lengths, for games set up with the coach’s</legend>
+            {OWN.map(([name, label]) => (
+              <Controller
+                key={name}
+                control={form.control}
+                name={name}
+                render={({ field }) => (
+                  <LengthInput
+                    id={name}
+                    label={label}
+                    unit={units === 'metric' ? 'm' : 'in'}
+                    value={field.value}
+                    onChange={field.onChange}
+                    onBlur={field.onBlur}
+                    inputRef={field.ref}
+                    error={errors[name]?.message}
+                  />
+                )}
+              />
+            ))}
+          </fieldset>
+          <PaceWalk
+            units={units}
+            paceM={form.getValues('paceM')}
+            onPace={(metres) => form.setValue('paceM', metres, { shouldDirty: true, shouldValidate: true })}
+          />
+        </div>
         <FormAlert message={errors.root?.message} />
-        <div className="d-flex gap-3 align-items-center">
-          <Button type="submit" disabled={isSubmitting}>
-            Save
-          </Button>
+        <div className={`d-flex gap-3 align-items-center ${styles.wide}`}>
+          <Submit busy={isSubmitting}>Save</Submit>
           <span role="status">{saved && !isSubmitting && !errors.root ? 'Saved.' : ''}</span>
         </div>
       </Form>

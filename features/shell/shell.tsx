@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { MainNav } from './main-nav';
+import { SendWaiting } from './send-waiting';
 import { SignOut } from './sign-out';
 import styles from './shell.module.scss';
 
@@ -27,6 +28,7 @@ export function Shell({ academy, userName, children }: Props) {
       </header>
       <div className="tape-strip no-print" aria-hidden="true" />
       <main id="main">{children}</main>
+      <SendWaiting />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { sayLevel } from '@/core/golf/level';
+import type { StrokesAs } from '@/core/units/strokes';
 import Link from 'next/link';
 import type { Finding } from '@/core/skill/diagnose';
 import { neglectedOf, saySilent, summaryOf } from '@/core/board/summary';
@@ -24,82 +24,101 @@ type Props = {
   levels: readonly number[];
   asked: BoardAsked;
   halfLifeDays: number | null;
+  strokes: StrokesAs;
   narrowings: Answer<'narrowings'>;
   timeZone: string;
   now: Date;
   /** What stands behind the chosen cell. */
   panel: React.ReactNode;
+  /** What to play first, for a player without a ball: there are no figures then but the level's. */
+  first: React.ReactNode;
 };
 
 /** Where one player's strokes go. */
-export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, narrowings, timeZone, now, panel }: Props) {
+export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, strokes, narrowings, timeZone, now, panel, first }: Props) {
   const { known, diagnosis, against } = board;
   const { balls } = known.evidence;
   const base = `/a/${slug}/players/${player.playerId}`;
   const weakest = weakestOf(diagnosis, asked.per);
-  const said = summaryOf(diagnosis, asked.per, against, balls);
-  const weighs = halfLifeDays === null ? 'balls of every age weigh alike' : `a ball weighs half after ${counted(halfLifeDays, 'day')}`;
+  const said = summaryOf(diagnosis, asked.per, against, balls, strokes);
+  const weighs =
+    halfLifeDays === null ? 'shots of every age count the same' : `recent shots count more (half after ${counted(halfLifeDays, 'day')})`;
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`against ${against} · ${counted(balls, 'ball')}`}>
-          <PerSwitch asked={asked} />
+        <PlayerHead slug={slug} player={player} beside={`compared with ${against} · ${counted(balls, 'ball')}`}>
+          {!first && <PerSwitch asked={asked} />}
         </PlayerHead>
-        {balls === 0 && !isFiltered(asked) ? (
-          <p className="empty">
-            No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: from the first balls on, this says where the
-            strokes go, and how sure that is. Until then the figures below are what is usual at level {sayLevel(player.level)}.
-          </p>
-        ) : (
-          <p className={styles.say}>
-            <b>{said.most}</b> {said.best} {said.next}
-          </p>
+        {first ?? (
+          <>
+            <p className={styles.say}>
+              <b>{said.most}</b> {said.next} {said.best}
+            </p>
+            <Filters asked={asked} ownLevel={player.level} levels={levels} table={board.ownTable} {...narrowings} />
+            {isFiltered(asked) && (
+              <p className={styles.filtered}>
+                {counted(balls, 'ball')} in this filter. <Link href={asQuery({ per: asked.per, against: asked.against })}>All balls</Link>
+              </p>
+            )}
+            <Heat
+              findings={diagnosis.findings}
+              per={asked.per}
+              asked={asked}
+              strokes={strokes}
+              named={weakest ? [weakest.first, ...weakest.near.slice(0, 3)] : []}
+            />
+            <HeatKey strokes={strokes} />
+            <p className="small-print mt-2">
+              Strokes {strokes} {asked.per === 'shot' ? 'a shot' : 'in a round of 18 holes'} compared with {against};{' '}
+              {strokes === 'lost' ? 'a minus gains' : 'a plus gains'}. Here {weighs}
+              {known.asOf && balls > 0 && `, counted from ${sayDay(known.asOf, timeZone, now)}`}.{' '}
+              {saySilent(known.evidence.silent, diagnosis.noPlace)}{' '}
+              {asked.per === 'round' && (
+                <>
+                  How often each shot comes up is {player.roundMix ? 'this player’s own' : 'what is usual at the level'}:{' '}
+                  <Link href={`${base}/round`}>the round mix</Link>.{' '}
+                </>
+              )}
+              The level comes from a simulation with judged constants, not from measured players; the model was tried on made-up players
+              only. It knows nothing of fatigue, of slips in recording and of the speed of the green.
+            </p>
+          </>
         )}
-        <Filters asked={asked} ownLevel={player.level} levels={levels} table={board.ownTable} {...narrowings} />
-        {isFiltered(asked) && (
-          <p className={styles.filtered}>
-            Only {counted(balls, 'ball')} are looked at. <Link href={asQuery({ per: asked.per, against: asked.against })}>All balls</Link>
-          </p>
-        )}
-        <Heat
-          findings={diagnosis.findings}
-          per={asked.per}
-          asked={asked}
-          named={weakest ? [weakest.first, ...weakest.near.slice(0, 3)] : []}
-        />
-        <HeatKey />
-        <p className="small-print mt-2">
-          Strokes lost {asked.per === 'shot' ? 'a shot' : 'in a round of 18 holes'} against {against}; a minus gains. Here {weighs}
-          {known.asOf && balls > 0 && `, counted from ${sayDay(known.asOf, timeZone, now)}`}.{' '}
-          {saySilent(known.evidence.silent, diagnosis.noPlace)}{' '}
-          {asked.per === 'round' && (
-            <>
-              How often each shot comes up is {player.roundMix ? 'this player’s own' : 'what is usual at the level'}:{' '}
-              <Link href={`${base}/round`}>the round mix</Link>.{' '}
-            </>
-          )}
-          The level comes from a simulation with judged constants, not from measured players; the model was tried on made-up players only.
-          It knows nothing of fatigue, of slips in recording and of the speed of the green.
-        </p>
       </section>
       <aside>
         {panel ?? (
-          <Beside slug={slug} player={player} findings={diagnosis.findings} asked={asked} timeZone={timeZone} now={now} balls={balls} />
+          <Beside
+            slug={slug}
+            player={player}
+            findings={diagnosis.findings}
+            asked={asked}
+            timeZone={timeZone}
+            now={now}
+            balls={balls}
+            strokes={strokes}
+          />
         )}
       </aside>
     </div>
   );
 }
 
-type BesideProps = Pick<Props, 'slug' | 'player' | 'asked' | 'timeZone' | 'now'> & { findings: readonly Finding[]; balls: number };
+type BesideProps = Pick<Props, 'slug' | 'player' | 'asked' | 'timeZone' | 'now' | 'strokes'> & {
+  findings: readonly Finding[];
+  balls: number;
+};
 const SHOWN = 6;
 
 /** What a coach may have forgotten, and what the player says of it. */
-function Beside({ slug, player, findings, asked, timeZone, now, balls }: BesideProps) {
+function Beside({ slug, player, findings, asked, timeZone, now, balls, strokes }: BesideProps) {
   const neglected = neglectedOf(findings, now);
   return (
     <div className={styles.panel}>
-      <p className="small-print">Choose a cell to see what stands behind it: where its balls stopped, which club, chip or putt.</p>
+      {balls > 0 && (
+        <p className="small-print">
+          Choose a cell to see its balls: where they stopped, with which club, and whether the chip or the putt cost the stroke.
+        </p>
+      )}
       {balls > 0 && (
         <>
           <h3>Not practised</h3>
@@ -124,7 +143,7 @@ function Beside({ slug, player, findings, asked, timeZone, now, balls }: BesideP
           )}
         </>
       )}
-      <Dreads slug={slug} playerId={player.playerId} dreads={player.dreads ?? {}} findings={findings.map(dreadable)} />
+      <Dreads slug={slug} playerId={player.playerId} dreads={player.dreads ?? {}} findings={findings.map(dreadable)} strokes={strokes} />
     </div>
   );
 }

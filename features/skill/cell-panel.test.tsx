@@ -21,6 +21,7 @@ function show(shots: Shot[], system: 'imperial' | 'metric' = 'imperial') {
   const { findings } = diagnose(model, belief, evidence, { level: 14, mix: model.mix(14) });
   render(
     <CellPanel
+      strokes="lost"
       model={model}
       finding={findings.find(({ key }) => key === 'chip|fairway|10')!}
       shots={shots}
@@ -43,7 +44,7 @@ test('what stands behind a cell is said in words, with of how many balls', () =>
     shot({ ...chip, clubLabel: '60', landingErrorM: -0.9144, intendedM: yd(13) }, left(6, 100)),
     shot(chip, holed),
   ]);
-  expect(screen.getByRole('heading', { level: 2 })).toHaveTextContent('Chips from the fairway at 10–20 yd');
+  expect(screen.getByRole('heading', { level: 2 })).toHaveTextContent('10–20 yd chips from the fairway');
   expect(screen.getByText(/^5 balls, the last 2 days ago/)).toBeInTheDocument();
   expect(screen.getByText('Short, 3 of 4.')).toBeInTheDocument();
   // Finishes 4, 8 and 40 ft short and one beside the hole: in the middle 6 ft short.

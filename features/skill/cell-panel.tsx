@@ -1,3 +1,4 @@
+import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { isPutt } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
@@ -9,7 +10,7 @@ import type { SkillModel } from '@/core/skill/model';
 import type { Per } from '@/core/board/settle';
 import type { Shot } from '@/core/shot/shot';
 import { settledMedian } from '@/core/shot/median-left';
-import { capital, counted, formatLeft, formatLength, signed } from '@/core/units/format';
+import { capital, counted, formatLeft, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { sayDay } from '@/core/units/say-moment';
@@ -27,6 +28,7 @@ type Props = {
   belief: Belief;
   level: number;
   per: Per;
+  strokes: StrokesAs;
   system: UnitSystem;
   asked: BoardAsked;
   timeZone: string;
@@ -36,7 +38,7 @@ type Props = {
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** What stands behind one cell of the board. */
-export function CellPanel({ model, finding, shots, belief, level, per, system, asked, timeZone, now }: Props) {
+export function CellPanel({ model, finding, shots, belief, level, per, strokes, system, asked, timeZone, now }: Props) {
   const inside = insideOf(shots, level, model);
   const curve = curveOf(model, belief, finding, shots);
   const modelled = curve.points.find(({ distanceM }) => distanceM === finding.distanceM);
@@ -60,18 +62,18 @@ export function CellPanel({ model, finding, shots, belief, level, per, system, a
       </p>
       <div className={styles.figures}>
         <div>
-          <b className="fig">{signed(mean)}</b>
+          <b className="fig">{sayStrokes(mean, strokes)}</b>
           <span>
-            lost a shot ({signed(interval80[0])} to {signed(interval80[1])}, 8 in 10)
+            {strokes} a shot ({sayBetween(interval80, strokes)}, 8 times in 10)
           </span>
         </div>
         <div>
           <b className="fig">{finding.expectedStrokes.toFixed(2)}</b>
-          <span>strokes expected; counted against {finding.referenceStrokes.toFixed(2)}</span>
+          <span>strokes expected; compared with {finding.referenceStrokes.toFixed(2)}</span>
         </div>
         <div>
           <b className="fig">{percent(Math.min(0.99, (per === 'shot' ? finding.perShot : finding.perRound).weakest3))}</b>
-          <span>sure to be among the three weakest per {per}</span>
+          <span>likely to be among the three weakest per {per}</span>
         </div>
       </div>
       {finding.balls === 0 ? (
@@ -98,8 +100,8 @@ export function CellPanel({ model, finding, shots, belief, level, per, system, a
             )}
             <Words inside={inside} system={system} putt={putt} modelled={putt ? null : (modelled ?? null)} />
           </div>
-          <Ranked title="Clubs here" ranking={inside.clubs} />
-          <Ranked title="Flight" ranking={inside.trajectories} />
+          <Ranked title="Clubs here" ranking={inside.clubs} strokes={strokes} />
+          <Ranked title="Flight" ranking={inside.trajectories} strokes={strokes} />
           <Pairs pairs={inside.pairs} />
         </>
       )}
@@ -196,7 +198,7 @@ function sayMiddle({ right, beyond }: { right: number; beyond: number }, system:
   return parts.length === 0 ? 'at the hole' : parts.join(', ');
 }
 
-function Ranked({ title, ranking: { choices, versus } }: { title: string; ranking: Ranking }) {
+function Ranked({ title, ranking: { choices, versus }, strokes }: { title: string; ranking: Ranking; strokes: StrokesAs }) {
   if (choices.length < 2 || !versus) return null;
   const Z80 = 1.2815515655446004;
   const ends = choices.flatMap(({ lost, sd }) => [lost - Z80 * sd, lost + Z80 * sd, 0]);
@@ -214,10 +216,10 @@ function Ranked({ title, ranking: { choices, versus } }: { title: string; rankin
               high={lost + Z80 * sd}
               from={from}
               to={to}
-              label={`${name}: ${signed(lost)} lost a shot, ${signed(lost - Z80 * sd)} to ${signed(lost + Z80 * sd)} eight times in ten`}
+              label={`${name}: ${sayStrokes(lost, strokes)} ${strokes} a shot, ${sayBetween([lost - Z80 * sd, lost + Z80 * sd], strokes)} eight times in ten`}
             />
             <small>
-              {signed(lost)} lost · {counted(balls, 'ball')}
+              {sayStrokes(lost, strokes)} {strokes} · {counted(balls, 'ball')}
             </small>
           </li>
         ))}

@@ -1,18 +1,21 @@
+import { sayStrokes } from '@/core/units/strokes';
 import { sayChange } from '@/core/board/over-time';
-import { counted, signed } from '@/core/units/format';
+import { counted } from '@/core/units/format';
 import { dayIn } from '@/core/units/day';
 import type { PlayerRow } from '@/server/data';
 import type { KnownAt } from '@/server/known/known';
 import { sayDay } from '@/core/units/say-moment';
 import styles from './skill.module.scss';
 import { overTime } from '../../server/known/over-time';
+import { inSign } from './in-sign';
 import { TimeChart } from './time-chart';
 
 type Props = { desk: KnownAt; player: PlayerRow; cell: string; timeZone: string; now: Date };
 
 /** How one cell went, and whether the second half of its time was another than the first. */
 export async function CellTrend({ desk, player, cell, timeZone, now }: Props) {
-  const { data, model } = desk;
+  const { data, model, academy } = desk;
+  const strokes = academy.strokesAs;
   const span = await data.spanOfEvidence(player.playerId);
   const at = model.cells.findIndex(({ key }) => key === cell);
   if (!span || at < 0) return null;
@@ -31,17 +34,17 @@ export async function CellTrend({ desk, player, cell, timeZone, now }: Props) {
     <section className={styles.panel}>
       <h3>Over time</h3>
       <TimeChart
-        label={`This shot over time: strokes lost, ${trend.points.length} stretches`}
-        points={trend.points.map(({ at: x, mean, low, high }) => ({ x, middle: mean, low, high }))}
+        label={`This shot over time: strokes ${strokes}, ${counted(trend.points.length, 'period')}`}
+        points={trend.points.map((point) => inSign(point, strokes))}
         since={dayIn(since, timeZone)}
-        axis="strokes lost a shot"
+        axis={`strokes ${strokes} a shot`}
         timeZone={timeZone}
         nothing
       />
       {change && (
         <p className="small-print mb-0">
-          Since {words} {sayChange(change.chanceBetter)}: {signed(change.before)} before ({counted(change.of[0], 'ball')}),{' '}
-          {signed(change.since)} since ({counted(change.of[1], 'ball')}).
+          Since {words} {sayChange(change.chanceBetter)}: {sayStrokes(change.before, strokes)} before ({counted(change.of[0], 'ball')}),{' '}
+          {sayStrokes(change.since, strokes)} {strokes} since ({counted(change.of[1], 'ball')}).
         </p>
       )}
     </section>

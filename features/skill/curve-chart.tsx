@@ -3,18 +3,19 @@
 import { sayLevel } from '@/core/golf/level';
 import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
+import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { band, Chart, type Ink } from './chart';
 import { inUnit, type Curve } from './curve';
 
-/** What is left by distance: the model's middle with its interval, the level's, and the balls behind it. */
+/** What is left by distance: the model's median with its interval, the level's, and the balls behind it. */
 export function CurveChart({ title, points, balls, level, system }: Curve & { system: UnitSystem }) {
   const [from, left] = system === 'metric' ? (['m', 'm'] as const) : (['yd', 'ft'] as const);
   const data = useCallback(
     (ink: Ink): ChartData<'scatter' | 'line'> => ({
       datasets: [
         ...band(
-          'left, half of the balls nearer',
+          'median',
           points.map((p) => ({
             x: inUnit(p.distanceM, from),
             low: inUnit(p.low, left),
@@ -36,7 +37,7 @@ export function CurveChart({ title, points, balls, level, system }: Curve & { sy
         },
         {
           type: 'scatter',
-          label: 'measured balls',
+          label: '',
           data: balls.map((ball) => ({ x: inUnit(ball.distanceM, from), y: inUnit(ball.leftM, left) })),
           backgroundColor: ink.tape,
           borderColor: ink.ink,
@@ -47,13 +48,19 @@ export function CurveChart({ title, points, balls, level, system }: Curve & { sy
     }),
     [points, balls, level, from, left],
   );
-  const x = useMemo(() => ({ title: `from, ${from}`, min: 0 }), [from]);
+  const x = useMemo(() => ({ title: `distance, ${from}`, min: 0 }), [from]);
   const y = useMemo(() => ({ title: `left, ${left}`, min: 0 }), [left]);
   if (points.length < 2) return null;
   return (
     <section>
       <h3>{title}</h3>
-      <Chart label={`${title}: the model's middle and interval, the level's, and ${balls.length} measured balls`} data={data} x={x} y={y} />
+      <Chart
+        label={`${title}: the median with its range, the level's, and ${counted(balls.length, 'measured ball')}`}
+        data={data}
+        x={x}
+        y={y}
+        points="measured balls"
+      />
     </section>
   );
 }

@@ -1,24 +1,25 @@
 'use client';
 
+import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { useState, useTransition } from 'react';
 import { Alert, Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import type { Finding } from '@/core/skill/diagnose';
 import { kindsOf } from '@/core/board/kinds';
 import { sayShots } from '@/core/board/say-cell';
-import { counted, signed } from '@/core/units/format';
+import { counted } from '@/core/units/format';
 import { saveDreadsAction } from './actions';
 import styles from './skill.module.scss';
 
 type Row = Pick<Finding, 'shotType' | 'surface' | 'balls' | 'uses' | 'perShot'>;
-type Props = { slug: string; playerId: string; dreads: Record<string, number>; findings: readonly Row[] };
+type Props = { slug: string; playerId: string; dreads: Record<string, number>; findings: readonly Row[]; strokes: StrokesAs };
 
 const WORDS = ['', 'likes it', 'at ease', 'neither', 'uneasy', 'dreads it'] as const;
 /** From here on a shot is dreaded. */
 const DREADED = 4;
 
 /** The player's own rating of shots, beside what the records say of them. */
-export function Dreads({ slug, playerId, dreads, findings }: Props) {
+export function Dreads({ slug, playerId, dreads, findings, strokes }: Props) {
   const [kept, setKept] = useState(dreads);
   const [error, setError] = useState<string | null>(null);
   const [pending, start] = useTransition();
@@ -51,6 +52,7 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
             {sayRecords(
               cells.map((i) => findings[i]!),
               kept[key]!,
+              strokes,
             )}
           </span>
           <Button
@@ -95,13 +97,13 @@ export function Dreads({ slug, playerId, dreads, findings }: Props) {
 }
 
 /** What the records say of it, and whether the two agree. */
-function sayRecords(rows: readonly Row[], rating: number): string {
+function sayRecords(rows: readonly Row[], rating: number, strokes: StrokesAs): string {
   const balls = rows.reduce((sum, row) => sum + row.balls, 0);
   if (balls === 0) return 'No ball on record.';
   const uses = rows.reduce((sum, row) => sum + row.uses, 0) || 1;
   const lost = rows.reduce((sum, row) => sum + row.uses * row.perShot.mean, 0) / uses;
   const sure = rows.some(({ perShot }) => perShot.interval80[0] > 0);
-  const figure = `${signed(lost)} lost a shot, ${counted(balls, 'ball')}`;
+  const figure = `${sayStrokes(lost, strokes)} ${strokes} a shot, ${counted(balls, 'ball')}`;
   if (rating >= DREADED) return sure ? `The records agree: ${figure}.` : `The records don’t: ${figure}.`;
   return sure && rating <= 2 ? `The records are less kind: ${figure}.` : `Records: ${figure}.`;
 }

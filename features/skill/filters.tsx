@@ -46,7 +46,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
   return (
     <div className={`${styles.filters} no-print`}>
       <Form.Group controlId="against">
-        <Form.Label>Against</Form.Label>
+        <Form.Label>Compare with</Form.Label>
         <Form.Select
           value={String(against)}
           onChange={(event) => go({ against: event.target.value === String(ownLevel) ? undefined : event.target.value })}
@@ -56,7 +56,7 @@ export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = 
             .map((one) => (
               <option key={one} value={one}>
                 level {sayLevel(one)}
-                {one === ownLevel ? ', their own' : ''}
+                {one === ownLevel ? ' (their own)' : ''}
               </option>
             ))}
           {squad && <option value="squad">the squad’s average</option>}

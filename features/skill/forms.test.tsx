@@ -29,7 +29,7 @@ const played = (mean: number, low: number): Finding[] =>
 
 describe('shots that a player dreads', () => {
   const dread = (rows: Finding[], dreads: Record<string, number> = {}) =>
-    render(<Dreads slug="here" playerId="p" dreads={dreads} findings={rows} />);
+    render(<Dreads strokes="lost" slug="here" playerId="p" dreads={dreads} findings={rows} />);
 
   test('stand beside the records, which agree or don’t', () => {
     const agree = dread(played(0.3, 0.1), { 'pitch|heavy_rough': 5 });

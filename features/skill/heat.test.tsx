@@ -16,16 +16,16 @@ const played = findings.map((finding, i) => (i === chip ? { ...finding, balls: 1
 const asked = readAsked({});
 
 test('a board without a ball shows every kind of shot; with some, those that have any, and what is named beside it', () => {
-  const all = render(<Heat findings={findings} per="shot" asked={asked} named={[]} />);
+  const all = render(<Heat strokes="lost" findings={findings} per="shot" asked={asked} named={[]} />);
   expect(screen.getAllByRole('link')).toHaveLength(77);
   all.unmount();
-  const some = render(<Heat findings={played} per="shot" asked={asked} named={[]} />);
+  const some = render(<Heat strokes="lost" findings={played} per="shot" asked={asked} named={[]} />);
   expect(screen.getAllByRole('rowheader').map((one) => one.textContent)).toEqual(['chipping', 'chip · fairway']);
-  expect(screen.getByRole('link', { name: /^chips from the fairway at 10–20 yd: .* 12 balls$/ })).toBeInTheDocument();
+  expect(screen.getByRole('link', { name: /^10–20 yd chips from the fairway: .* 12 balls$/ })).toBeInTheDocument();
   expect(screen.getByRole('link', { name: /^Show \d+ more shots without a ball$/ })).toHaveAttribute('href', '?all=1');
   some.unmount();
   const bunker = findings.findIndex(({ key }) => key === 'bunker|sand|10');
-  render(<Heat findings={played} per="shot" asked={asked} named={[bunker]} />);
+  render(<Heat strokes="lost" findings={played} per="shot" asked={asked} named={[bunker]} />);
   expect(screen.getAllByRole('rowheader').map((one) => one.textContent)).toContain('bunker shot');
 });
 

@@ -1,3 +1,4 @@
+import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { FAMILIES, familyOf, isPutt, saysSurface } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { OFF_GREEN_BANDS, PUTT_BANDS, sayBand } from '@/core/golf/bands';
@@ -6,7 +7,7 @@ import type { Finding } from '@/core/skill/diagnose';
 import { kindsOf } from '@/core/board/kinds';
 import { sayCell, sayShot } from '@/core/board/say-cell';
 import { rankOf, type Per } from '@/core/board/settle';
-import { counted, signed } from '@/core/units/format';
+import { counted } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
 import { shadeOf } from './shade';
 import styles from './skill.module.scss';
@@ -17,10 +18,11 @@ type Props = {
   asked: BoardAsked;
   /** Cells that are named beside the board, and so are on it. */
   named: readonly number[];
+  strokes: StrokesAs;
 };
 
 /** The board: shots and surfaces down, distances across; every cell its strokes, how sure they are, and of how many balls. */
-export function Heat({ findings, per, asked, named }: Props) {
+export function Heat({ findings, per, asked, named, strokes }: Props) {
   const all = kindsOf(findings).filter(({ cells }) => cells.some((i) => findings[i]!.ranked));
   const shown = all.filter(({ cells }) =>
     cells.some((i) => findings[i]!.balls > 0 || named.includes(i) || findings[i]!.key === asked.cell),
@@ -29,7 +31,7 @@ export function Heat({ findings, per, asked, named }: Props) {
   const most = Math.max(0.02, ...findings.filter(({ ranked }) => ranked).map((finding) => Math.abs(rankOf(finding, per).mean)));
   return (
     <>
-      <div className={styles.scroll} role="region" aria-label="Strokes lost, by shot and distance" tabIndex={0}>
+      <div className={styles.scroll} role="region" aria-label={`Strokes ${strokes}, by shot and distance`} tabIndex={0}>
         <table className={styles.heat}>
           {FAMILIES.map((family) => {
             const rows = kinds.filter(({ shotType }) => familyOf(shotType) === family);
@@ -60,7 +62,7 @@ export function Heat({ findings, per, asked, named }: Props) {
                       return (
                         <td key={band.min}>
                           {at === undefined || !findings[at]!.ranked ? null : (
-                            <Cell finding={findings[at]!} per={per} most={most} asked={asked} />
+                            <Cell finding={findings[at]!} per={per} most={most} asked={asked} strokes={strokes} />
                           )}
                         </td>
                       );
@@ -86,12 +88,14 @@ export function Heat({ findings, per, asked, named }: Props) {
   );
 }
 
-function Cell({ finding, per, most, asked }: { finding: Finding; per: Per; most: number; asked: BoardAsked }) {
+type CellProps = { finding: Finding; per: Per; most: number; asked: BoardAsked; strokes: StrokesAs };
+
+function Cell({ finding, per, most, asked, strokes }: CellProps) {
   const { mean, interval80, weakest3 } = rankOf(finding, per);
   const [low, high] = interval80;
   const says =
-    `${sayCell(finding)}: ${signed(mean)} a ${per}, ${signed(low)} to ${signed(high)} eight times in ten, ` +
-    `${Math.round(100 * weakest3)}% among the three weakest, ${finding.balls} balls`;
+    `${sayCell(finding)}: ${sayStrokes(mean, strokes)} ${strokes} a ${per}, ${sayBetween(interval80, strokes)} eight times in ten, ` +
+    `${Math.round(100 * weakest3)}% among the three weakest, ${counted(finding.balls, 'ball')}`;
   return (
     <Link
       href={asQuery(asked, { cell: finding.key })}
@@ -103,21 +107,21 @@ function Cell({ finding, per, most, asked }: { finding: Finding; per: Per; most:
       aria-label={says}
       title={says}
     >
-      <b className="fig">{signed(mean)}</b>
+      <b className="fig">{sayStrokes(mean, strokes)}</b>
       {finding.balls > 0 && <small>{finding.balls}</small>}
     </Link>
   );
 }
 
 /** What the fills say. */
-export function HeatKey() {
+export function HeatKey({ strokes }: { strokes: StrokesAs }) {
   return (
     <p className={styles.key}>
-      <span>− gains</span>
+      <span>{strokes === 'lost' ? '− gained' : '+ gained'}</span>
       {[-1, -0.5, -0.15, 0.15, 0.5, 1].map((share) => (
         <i key={share} style={shadeOf(share, false)} aria-hidden="true" />
       ))}
-      <span>loses strokes</span>
+      <span>{strokes === 'lost' ? 'lost' : '− lost'}</span>
       <span className={styles.keyWords}>
         <i style={shadeOf(0.5, true)} aria-hidden="true" /> too close to call
       </span>

@@ -19,7 +19,7 @@ export function MakeChart({ points, bins, level, system }: Props) {
     (ink: Ink): ChartData<'scatter' | 'line'> => ({
       datasets: [
         ...band(
-          'holed, by the model',
+          'estimate',
           points.map((p) => ({ x: inUnit(p.distanceM, unit), low: 100 * p.low, middle: 100 * p.middle, high: 100 * p.high })),
           ink.ink,
           `${ink.lose}55`,
@@ -46,7 +46,7 @@ export function MakeChart({ points, bins, level, system }: Props) {
         })),
         {
           type: 'scatter',
-          label: 'putts as they were',
+          label: '',
           data: bins.map((bin) => ({ x: inUnit(bin.distanceM, unit), y: (100 * bin.holed) / bin.balls })),
           backgroundColor: ink.tape,
           borderColor: ink.ink,
@@ -57,8 +57,8 @@ export function MakeChart({ points, bins, level, system }: Props) {
     }),
     [points, bins, level, unit],
   );
-  const x = useMemo(() => ({ title: `from, ${unit}`, min: 0 }), [unit]);
+  const x = useMemo(() => ({ title: `distance, ${unit}`, min: 0 }), [unit]);
   const y = useMemo(() => ({ title: 'holed', min: 0, max: 100, ticks: percent }), []);
   const label = `Holed by distance. ${bins.map((bin) => `${sayBand(bin.band)}: ${bin.holed} of ${bin.balls}`).join('; ')}`;
-  return <Chart label={label} data={data} x={x} y={y} />;
+  return <Chart label={label} data={data} x={x} y={y} points="putts holed, by distance band" />;
 }

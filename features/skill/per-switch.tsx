@@ -6,7 +6,7 @@ import styles from './skill.module.scss';
 /** Each shot alike, or each as often as it comes up in a round. */
 export function PerSwitch({ asked }: { asked: BoardAsked }) {
   return (
-    <div className={`${styles.per} no-print`} role="group" aria-label="Strokes lost are counted">
+    <div className={`${styles.per} no-print`} role="group" aria-label="Count strokes">
       {(['shot', 'round'] satisfies Per[]).map((per) => (
         <Link key={per} href={asQuery(asked, { per }) || '?'} replace scroll={false} aria-current={asked.per === per ? 'true' : undefined}>
           per {per}

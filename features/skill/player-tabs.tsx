@@ -5,10 +5,10 @@ import { usePathname } from 'next/navigation';
 import styles from './skill.module.scss';
 
 const VIEWS = [
-  ['Where the strokes go', ''],
+  ['Skills', ''],
   ['Putting', '/putting'],
   ['Over time', '/time'],
-  ['Sessions and link', '/sessions'],
+  ['Sessions', '/sessions'],
 ] as const;
 
 export function PlayerTabs({ base }: { base: string }) {

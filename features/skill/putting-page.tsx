@@ -1,3 +1,4 @@
+import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { isPutt } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
@@ -5,7 +6,7 @@ import { sayBand } from '@/core/golf/bands';
 import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/board/putting';
 import type { SkillModel } from '@/core/skill/model';
 import type { Shot } from '@/core/shot/shot';
-import { counted, signed } from '@/core/units/format';
+import { capital, counted } from '@/core/units/format';
 import type { Answer, PlayerRow } from '@/server/data';
 import type { BoardAsked } from './asked';
 import { Filters } from './filters';
@@ -23,12 +24,13 @@ type Props = {
   putts: Shot[];
   asked: BoardAsked;
   narrowings: Answer<'narrowings'>;
+  strokes: StrokesAs;
 };
 
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Putting: how often putts drop, and whether it is the line or the pace. */
-export function PuttingPage({ slug, model, player, board, putts, asked, narrowings }: Props) {
+export function PuttingPage({ slug, model, player, board, putts, asked, narrowings, strokes }: Props) {
   const { known, level, diagnosis } = board;
   const bins = makeBins(known.evidence);
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
@@ -103,14 +105,13 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
                 Expected
               </th>
               <th scope="col" className="text-end">
-                Lost a putt
+                {capital(strokes)} a putt
               </th>
             </tr>
           </thead>
           <tbody>
             {findings.map((finding) => {
               const bin = bins.find(({ band }) => band.min === finding.band.min);
-              const [low, high] = finding.perShot.interval80;
               return (
                 <tr key={finding.key}>
                   <th scope="row" className="fw-semibold text-nowrap">
@@ -119,10 +120,8 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
                   <td className="text-end text-nowrap">{bin ? `${bin.holed} of ${bin.balls}` : '–'}</td>
                   <td className="text-end">{finding.expectedStrokes.toFixed(2)}</td>
                   <td className="text-end">
-                    <b>{signed(finding.perShot.mean)}</b>{' '}
-                    <small className="small-print text-nowrap">
-                      {signed(low)} to {signed(high)}
-                    </small>
+                    <b>{sayStrokes(finding.perShot.mean, strokes)}</b>{' '}
+                    <small className="small-print text-nowrap">{sayBetween(finding.perShot.interval80, strokes)}</small>
                   </td>
                 </tr>
               );

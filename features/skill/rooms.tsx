@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { notFound } from 'next/navigation';
 import { Suspense } from 'react';
 import { METRES_PER } from '@/core/units/length';
@@ -6,7 +7,10 @@ import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { squadTable } from '@/core/board/squad';
 import { sayDay } from '@/core/units/say-moment';
-import { boardAsked, filterOf, readAsked } from './asked';
+import { measuresOf } from '@/core/game/sizes';
+import { candidatesOf } from '../forecast/candidates';
+import { FirstLook } from '../games/first-look';
+import { boardAsked, filterOf, isFiltered, readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { CellTrend } from './cell-trend';
@@ -56,9 +60,15 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
       board={board}
       asked={asked}
       halfLifeDays={academy.halfLifeDays}
+      strokes={academy.strokesAs}
       narrowings={narrowings}
       timeZone={academy.timeZone}
       now={now}
+      first={
+        board.known.evidence.balls === 0 && !isFiltered(asked) ? (
+          <FirstLook slug={slug} gameId={randomUUID()} players={candidatesOf([{ player, balls: 0 }])} coach={measuresOf(academy)} />
+        ) : null
+      }
       panel={
         finding && (
           <IntoView of={finding.key}>
@@ -69,6 +79,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
               belief={board.known.belief}
               level={board.level}
               per={asked.per}
+              strokes={academy.strokesAs}
               system={player.units}
               asked={asked}
               timeZone={academy.timeZone}
@@ -104,7 +115,18 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
       toM: longestM('putt') + 1,
     }),
   ]);
-  return <PuttingPage slug={slug} model={model} player={player} board={board} putts={putts} asked={asked} narrowings={narrowings} />;
+  return (
+    <PuttingPage
+      slug={slug}
+      model={model}
+      player={player}
+      board={board}
+      putts={putts}
+      asked={asked}
+      narrowings={narrowings}
+      strokes={academy.strokesAs}
+    />
+  );
 }
 
 const DAY_MS = 86_400_000;
@@ -130,6 +152,7 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
       games={gamesOverTime(scores, since)}
       since={{ day, words: sayDay(since, academy.timeZone, new Date(since.getTime() + 20 * DAY_MS)) }}
       timeZone={academy.timeZone}
+      strokes={academy.strokesAs}
     />
   );
 }
@@ -149,6 +172,7 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
       ids={squad.map(({ player }) => player.playerId)}
       levels={squad.map(({ player }) => player.level)}
       asked={{ per: asked.per }}
+      strokes={desk.academy.strokesAs}
     />
   );
 }

@@ -19,6 +19,7 @@ import { FormAlert } from '../form/form-alert';
 import { asNumber } from '../form/numbers';
 import { useSave } from '../form/use-save';
 import { saveRoundMixAction } from './actions';
+import { Submit } from '../form/submit';
 import styles from './skill.module.scss';
 
 type Props = {
@@ -143,9 +144,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
       <p className="small-print mt-2">In all {total.toFixed(1)} of these shots in 18 holes.</p>
       <FormAlert message={errors.root?.message} />
       <div className="d-flex gap-2 align-items-center">
-        <Button type="submit" disabled={formState.isSubmitting}>
-          Save the round mix
-        </Button>
+        <Submit busy={formState.isSubmitting}>Save the round mix</Submit>
         {own && (
           <Button
             variant="outline-dark"

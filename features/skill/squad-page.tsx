@@ -1,19 +1,20 @@
+import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { saysSurface } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
-import { counted, inWords, listed, signed } from '@/core/units/format';
+import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';
 import { SquadTable } from './squad-table';
 
-type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked };
+type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked; strokes: StrokesAs };
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
-export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
+export function SquadPage({ slug, squad, ids, levels, asked, strokes }: Props) {
   const { kinds, members, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
@@ -42,7 +43,7 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
             <b>
               {weakness === null
                 ? 'The squad has no shared weakness. Work on each player’s own.'
-                : `The squad as a whole loses most with ${shots(weakness)}: ${signed(common[weakness]!.mean)} a ${asked.per} on average of ${common[weakness]!.players}, among the three weakest of ${inWords(common[weakness]!.weak)}.`}
+                : `The squad’s shared weakness: ${shots(weakness)}, ${sayStrokes(common[weakness]!.mean, strokes)} ${strokes} a ${asked.per} on average of ${counted(common[weakness]!.players, 'player')}, and among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
             {pairs.map(({ kind, names }) => `${cut(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
@@ -59,13 +60,14 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
             skills={played.map((k) => ({ heading: headingOf(kinds[k]!), shots: shots(k) }))}
             average={played.map((k) => ({ mean: common[k]!.mean, players: common[k]!.players }))}
             per={asked.per}
+            strokes={strokes}
             href={`/a/${slug}/players`}
             query={asQuery({ per: asked.per })}
           />
-          <HeatKey />
+          <HeatKey strokes={strokes} />
           <h2 className="mt-4">Who could help whom</h2>
           {help.length === 0 ? (
-            <p className="small-print">Nobody is surely better at somebody’s weakest skill yet (nine times in ten).</p>
+            <p className="small-print">Too close to call yet: no one is 90% sure to be better at another’s weakest shot.</p>
           ) : (
             <ul className={styles.list}>
               {help.slice(0, SHOWN).map(({ kind, helper, helped, chance }) => (
@@ -79,8 +81,8 @@ export function SquadPage({ slug, squad, ids, levels, asked }: Props) {
           {help.length > SHOWN && <p className="small-print">and {help.length - SHOWN} more</p>}
           {members.some((member) => weakestSkills(member, 1).length === 0) && (
             <p className="small-print">
-              Nothing is said of {cut(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))}: no ball
-              yet, or nothing that loses.
+              Not compared: {cut(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))} (no ball yet,
+              or no weakness).
             </p>
           )}
         </>

@@ -17,6 +17,7 @@ const names = () =>
 test('sorted by a skill the worst comes first, and who has no ball in it last; each figure says its interval and its balls', async () => {
   render(
     <SquadTable
+      strokes="lost"
       rows={[row('Ada', 0.1, 0), row('Bo', 0.4, 0), row('Cy', null, 0), row('Di', -0.2, 0)]}
       skills={[
         { heading: 'chip, fringe', shots: 'chips from the fringe' },
@@ -35,6 +36,6 @@ test('sorted by a skill the worst comes first, and who has no ball in it last; e
   await userEvent.click(screen.getByRole('button', { name: 'chip, fringe' }));
   expect(names()).toEqual(['Bo', 'Ada', 'Di', 'Cy']);
   expect(screen.getByRole('columnheader', { name: /chip/ })).toHaveAttribute('aria-sort', 'descending');
-  expect(screen.getByText('Di, chips from the fringe: −0.20 a shot, −0.30 to −0.10 eight times in ten, 12 balls')).toBeInTheDocument();
+  expect(screen.getByText('Di, chips from the fringe: −0.20 lost a shot, −0.30 to −0.10 eight times in ten, 12 balls')).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Bo' })).toHaveAttribute('href', '/a/here/players/Bo');
 });

@@ -1,10 +1,11 @@
 'use client';
 
+import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import { SortedHead } from '@/ui/sorted-head';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { signed } from '@/core/units/format';
+import { counted } from '@/core/units/format';
 import { shadeOf } from './shade';
 import styles from './skill.module.scss';
 
@@ -21,6 +22,7 @@ type Props = {
   skills: { heading: string; shots: string }[];
   average: { mean: number; players: number }[];
   per: 'shot' | 'round';
+  strokes: StrokesAs;
   href: string;
   query: string;
 };
@@ -29,7 +31,7 @@ const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSorted
 const column = createColumnHelper<typeof features, SquadRow>();
 
 /** Players by skills, to be sorted by either. */
-export function SquadTable({ rows, skills, average, per, href, query }: Props) {
+export function SquadTable({ rows, skills, average, per, strokes, href, query }: Props) {
   const columns = useMemo(
     () =>
       column.columns([
@@ -38,21 +40,21 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
           sortFn: (a, b) => a.original.name.localeCompare(b.original.name),
         }),
         ...skills.map(({ heading }, k) =>
-          column.accessor((row) => row.skills[k]!.mean, {
+          column.accessor((row) => figure(row, k, strokes), {
             id: `skill-${k}`,
             header: heading,
             // Those without a ball come last when the worst is asked for.
-            sortFn: (a, b) => figure(a.original, k) - figure(b.original, k),
-            sortDescFirst: true,
+            sortFn: (a, b) => figure(a.original, k, strokes) - figure(b.original, k, strokes),
+            sortDescFirst: strokes === 'lost',
           }),
         ),
       ]),
-    [skills],
+    [skills, strokes],
   );
   const table = useTable({ features, columns, data: rows });
   const most = Math.max(0.02, ...rows.flatMap((row) => row.skills.map(({ mean }) => Math.abs(mean))));
   return (
-    <div className={styles.scroll} role="region" aria-label="Strokes lost, by player and skill" tabIndex={0}>
+    <div className={styles.scroll} role="region" aria-label={`Strokes ${strokes}, by player and skill`} tabIndex={0}>
       <table className={styles.squad}>
         <thead>
           {table.getHeaderGroups().map((group) => (
@@ -72,7 +74,7 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
                 <Link href={`${href}/${row.id}${query}`}>{row.name}</Link> <small className="small-print">{row.level}</small>
               </th>
               {row.skills.map(({ mean, low, high, balls }, k) => {
-                const says = `${row.name}, ${skills[k]!.shots}: ${signed(mean)} a ${per}, ${signed(low)} to ${signed(high)} eight times in ten, ${balls} balls`;
+                const says = `${row.name}, ${skills[k]!.shots}: ${sayStrokes(mean, strokes)} ${strokes} a ${per}, ${sayBetween([low, high], strokes)} eight times in ten, ${counted(balls, 'ball')}`;
                 return (
                   <td key={skills[k]!.heading}>
                     <span
@@ -84,7 +86,7 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
                       {balls > 0 && (
                         <>
                           <b className="fig" aria-hidden="true">
-                            {signed(mean)}
+                            {sayStrokes(mean, strokes)}
                           </b>
                           <small aria-hidden="true">{balls}</small>
                         </>
@@ -101,7 +103,7 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
             <th scope="row">All, on average</th>
             {average.map(({ mean, players }, k) => (
               <td key={skills[k]!.heading} className="text-center">
-                <b className="fig">{signed(mean)}</b>
+                <b className="fig">{sayStrokes(mean, strokes)}</b>
                 <br />
                 <small className="small-print">of {players}</small>
               </td>
@@ -113,4 +115,9 @@ export function SquadTable({ rows, skills, average, per, href, query }: Props) {
   );
 }
 
-const figure = ({ skills }: SquadRow, k: number) => (skills[k]!.balls === 0 ? -Infinity : skills[k]!.mean);
+/** What a column is sorted by, in the sign in which it is shown; without a ball, last when the weakest come first. */
+function figure({ skills }: SquadRow, k: number, strokes: StrokesAs): number {
+  const { balls, mean } = skills[k]!;
+  const lost = balls === 0 ? -Infinity : mean;
+  return strokes === 'lost' ? lost : -lost;
+}

@@ -49,14 +49,14 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
       const at = startOfDayIn(since, timeZone).getTime();
       return {
         datasets: [
-          ...(points.length > 0 ? band('estimate for each period', points, ink.ink, `${ink.lose}55`) : []),
-          ...(nothing ? [across('the level', 0, ink.level)] : []),
+          ...(points.length > 0 ? band('estimate', points, ink.ink, `${ink.lose}55`) : []),
+          ...(nothing ? [across('level', 0, ink.level)] : []),
           ...(goal === null ? [] : [across('goal', goal, ink.level)]),
           ...(at > ends[0]! && at < ends[1]!
             ? [
                 {
                   type: 'line' as const,
-                  label: '',
+                  label: short(at, timeZone),
                   data: [Math.min(...heights), Math.max(...heights)].map((y) => ({ x: at, y })),
                   borderColor: ink.quiet,
                   borderWidth: 1,
@@ -68,11 +68,12 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
             ? [
                 {
                   type: 'scatter' as const,
-                  label: 'scores, the best one larger',
+                  label: '',
                   data: scores,
+                  showLine: true,
                   backgroundColor: ink.tape,
                   borderColor: ink.ink,
-                  borderWidth: 1.2,
+                  borderWidth: 1.6,
                   pointRadius: scores.map(({ y }) => (y === best ? 7 : 4)),
                 },
               ]
@@ -83,14 +84,28 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
     [points, scores, best, goal, since, timeZone, nothing],
   );
   const x = useMemo(() => {
-    const format = new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' });
     const at = [...points, ...scores].map((one) => one.x);
     // Few days have some on both sides, so that no day is named twice.
     const [first, last] = [Math.min(...at), Math.max(...at)];
     const lacking = Math.max(0, LEAST_DAYS * DAY_MS - (last - first)) / 2;
-    const around = lacking > 0 ? { min: first - lacking, max: last + lacking } : {};
-    return { title: '', ticks: (value: number) => format.format(value), ...around };
+    const [min, max] = [first - lacking, last + lacking];
+    return { title: '', min, max, at: daysBetween(min, max), ticks: (value: number) => short(value, timeZone) };
   }, [timeZone, points, scores]);
   const y = useMemo(() => ({ title: axis }), [axis]);
-  return <Chart label={label} data={data} x={x} y={y} low />;
+  const marks = useMemo(() => figuresOf(scores, best), [scores, best]);
+  return <Chart label={label} data={data} x={x} y={y} marks={marks} low />;
+}
+
+const short = (at: number, timeZone: string) => new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(at);
+
+/** Five moments at most, whole days apart, the first and the last among them. */
+function daysBetween(first: number, last: number): number[] {
+  const step = Math.max(1, Math.ceil((last - first) / DAY_MS / 4)) * DAY_MS;
+  return Array.from({ length: Math.floor((last - first) / step) + 1 }, (_, i) => first + i * step);
+}
+
+/** The last score and the best, in figures; the best where it was first made. */
+function figuresOf(scores: readonly { x: number; y: number }[], best: number | undefined) {
+  const [top, last] = [scores.find(({ y }) => y === best), scores.at(-1)];
+  return [...new Set([top, last])].flatMap((one) => (one ? [{ ...one, text: String(Number(one.y.toFixed(1))) }] : []));
 }

@@ -1,14 +1,16 @@
+import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/words/say-score';
-import { capital, counted, inWords, leftUnit, signed } from '@/core/units/format';
+import { capital, counted, inWords, leftUnit } from '@/core/units/format';
 import { fromMetres } from '@/core/units/length';
 import type { PlayerRow } from '@/server/data';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
 import styles from './skill.module.scss';
 import type { FamilyOverTime, GameOverTime } from '../../server/known/over-time';
+import { inSign } from './in-sign';
 import { TimeChart } from './time-chart';
 
 type Props = {
@@ -19,12 +21,13 @@ type Props = {
   /** The day that divides before from since, "2026-11-03", and in words. */
   since: { day: string; words: string };
   timeZone: string;
+  strokes: StrokesAs;
 };
 
 const SHOWN = 8;
 
 /** How it went, and whether a change is one. */
-export function TimePage({ slug, player, families, games, since, timeZone }: Props) {
+export function TimePage({ slug, player, families, games, since, timeZone, strokes }: Props) {
   const lengths = leftUnit(player.units);
   /** A score as its chart counts it: lengths in the player's unit. */
   const inUnit = (score: number, unit: GameOverTime['unit']) => (unit === 'length' ? fromMetres(score, lengths) : score);
@@ -50,19 +53,19 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
                     <>
                       <b>{capital(sayChange(change.chanceBetter))}.</b>{' '}
                       <span className="small-print">
-                        {signed(change.before)} lost a round before {since.words} ({counted(change.of[0], 'ball')}), {signed(change.since)}{' '}
-                        since ({counted(change.of[1], 'ball')}).
+                        {sayStrokes(change.before, strokes)} {strokes} a round before {since.words} ({counted(change.of[0], 'ball')}),{' '}
+                        {sayStrokes(change.since, strokes)} since ({counted(change.of[1], 'ball')}).
                       </span>
                     </>
                   ) : (
-                    <span className="small-print">Balls on one side of {since.words} only: nothing to compare.</span>
+                    <span className="small-print">All balls are on one side of {since.words}: nothing to compare.</span>
                   )}
                 </p>
                 <TimeChart
-                  label={`${family}: strokes lost in a round over time, ${points.length} stretches`}
-                  points={points.map(({ at, mean, low, high }) => ({ x: at, middle: mean, low, high }))}
+                  label={`${family}: strokes ${strokes} in a round over time, ${counted(points.length, 'period')}`}
+                  points={points.map((point) => inSign(point, strokes))}
                   since={since.day}
-                  axis="strokes lost a round"
+                  axis={`strokes ${strokes} a round`}
                   timeZone={timeZone}
                   nothing
                 />
@@ -70,9 +73,8 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
             ))}
           </div>
           <p className="small-print">
-            Each period is estimated from its own balls alone; the band holds eight times in ten. Before and since are fitted apart, so a
-            change has to show in the balls of both.{' '}
-            {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
+            Each period is estimated from its own balls; the band is the range 8 times in 10. Before and since are compared by their own
+            balls alone. {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
           </p>
           <h2 className="mt-4">Games</h2>
           {games.length === 0 ? (
@@ -85,12 +87,12 @@ export function TimePage({ slug, player, families, games, since, timeZone }: Pro
                     <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
                   </h3>
                   <p className={styles.verdict}>
-                    <b>Best {sayScore(game.best, game.unit, player.units)}</b>, of {counted(game.scores.length, 'session')}
+                    <b>Best {sayScore(game.best, game.unit, player.units)}</b> in {counted(game.scores.length, 'session')}
                     {game.goal !== null && `; goal ${scoreFigure(game.goal, game.unit, player.units)}`}.{' '}
                     <span className="small-print">
                       {game.change
                         ? `${capital(sayChange(game.change.chanceBetter))}: mean ${scoreFigure(game.change.before, game.unit, player.units)} of ${game.change.of[0]} before, ${scoreFigure(game.change.since, game.unit, player.units)} of ${game.change.of[1]} since.`
-                        : `${capital(inWords(LEAST_SCORES))} sessions before and ${inWords(LEAST_SCORES)} since are needed to speak of a change.`}
+                        : `${capital(inWords(LEAST_SCORES))} results before and ${inWords(LEAST_SCORES)} since are needed to compare.`}
                     </span>
                   </p>
                   <TimeChart

@@ -1,3 +1,4 @@
+import { measuresOf } from '@/core/game/sizes';
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
 import type { CSSProperties } from 'react';
@@ -5,43 +6,93 @@ import { ballsOf } from '@/core/game/phases';
 import { sayGoal } from '@/core/game/words/goal-words';
 import type { Academy, Answer, FinishedLine, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
-import { sayDay, sayMoment } from '@/core/units/say-moment';
+import { sayMoment } from '@/core/units/say-moment';
 import { SessionLines } from '../session/session-lines';
 import { startAddress } from '../session/address';
+import type { Candidate } from '../forecast/use-beliefs';
+import { RefreshWhile } from '../form/refresh-while';
+import { changesIn, sharedWeaknesses, type PlayerRow } from '../players/player-rows';
+import { PractiseNext } from '../players/practise-next';
 import { Day } from './day';
+import { FirstLook } from '../games/first-look';
 import styles from './today.module.scss';
 import { Unfinished } from './unfinished';
 
 type Props = {
   academy: Academy;
   now: Date;
-  players: Answer<'listPlayers'>;
+  players: PlayerRow[];
+  /** On how many of the last six of this weekday each was here, by player. */
+  visits: ReadonlyMap<string, number>;
+  /** Who could play the first look, and under which id it would be kept. */
+  firstLook: { gameId: string; players: Candidate[] };
   games: Answer<'listGames'>;
   unfinished: SessionLine[];
   recent: FinishedLine[];
   conditions: Conditions;
+  /** Whether what is not known of some players is being worked out. */
+  pending: boolean;
 };
 
+/** So many weeks back somebody's habit is looked for, and so often they were here on this weekday to be expected. */
+export const WEEKS = 6;
+const OFTEN = 3;
+const SHOWN = { players: 12, games: 5, news: 4 } as const;
+
 /** The first page: what to do next, what waits, what was. */
-export function TodayPage({ academy, now, players, games, unfinished, recent, conditions }: Props) {
-  const { slug, timeZone } = academy;
+export function TodayPage({ academy, now, players, visits, firstLook, games, unfinished, recent, conditions, pending }: Props) {
+  const { slug, timeZone, strokesAs: strokes } = academy;
   const base = `/a/${slug}`;
-  const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now);
+  const said = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone, ...options }).format(now);
+  const weekday = said({ weekday: 'long' });
+  const expected = players.filter(({ id }) => (visits.get(id) ?? 0) >= OFTEN);
+  const others = players.filter((row) => !expected.includes(row)).toSorted((a, b) => (b.last?.atMs ?? 0) - (a.last?.atMs ?? 0));
+  const rest = others.slice(0, Math.max(0, SHOWN.players - expected.length));
+  const among = [...expected, ...rest];
+  const fresh = firstLook.players.filter(({ playerId }) => players.some(({ id, balls }) => id === playerId && balls === 0));
+  const news = [...changesIn(players), ...sharedWeaknesses(players)].slice(0, SHOWN.news);
+  const alone = players.length === 1;
   return (
-    <div className="desk" style={{ '--side': '27rem' } as CSSProperties}>
+    <div className="desk" style={{ '--side': '26rem' } as CSSProperties}>
       <section>
         <h1>
-          {weekday}{' '}
+          {weekday} {said({ day: 'numeric', month: 'long' })}{' '}
           <span className="beside">
-            {counted(players.length, 'player')} · {counted(games.length, 'game')}
+            {[players.length > 1 && counted(players.length, 'player'), games.length > 0 && counted(games.length, 'game')]
+              .filter(Boolean)
+              .join(' · ')}
           </span>
         </h1>
+        {fresh.length > 0 && <FirstLook slug={slug} gameId={firstLook.gameId} players={fresh} coach={measuresOf(academy)} />}
         <NextStep base={base} players={players.length} games={games.length} />
+        {players.some(({ balls }) => balls > 0) && (
+          <>
+            <h2 className="mt-4 mb-1">
+              Practise next{' '}
+              <span className={styles.underSmall}>
+                strokes {strokes} a round against {alone ? 'your' : 'each one’s'} level
+              </span>
+            </h2>
+            {expected.length > 0 && !alone && (
+              <>
+                <h3 className={styles.group}>Usually here on a {weekday}</h3>
+                <PractiseNext slug={slug} rows={expected} among={among} strokes={strokes} />
+                {rest.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
+              </>
+            )}
+            <PractiseNext slug={slug} rows={expected.length > 0 && !alone ? rest : among} among={among} strokes={strokes} />
+            {players.length > among.length && (
+              <p className="mt-2">
+                <Link href={`${base}/players`}>All {counted(players.length, 'player')}</Link>
+              </p>
+            )}
+          </>
+        )}
         {games.length > 0 && (
           <>
             <h2 className="mt-4 mb-1">Play</h2>
             <ul className="rows">
-              {games.slice(0, 8).map(({ gameId, spec, sessions }) => (
+              {games.slice(0, SHOWN.games).map(({ gameId, spec, sessions }) => (
                 <li key={gameId}>
                   <Link href={`${base}/games/${gameId}`} className={styles.gameLink}>
                     <b>{spec.title}</b>
@@ -57,47 +108,43 @@ export function TodayPage({ academy, now, players, games, unfinished, recent, co
             </ul>
           </>
         )}
-        {players.length > 0 && (
-          <>
-            <h2 className="mt-4 mb-1">
-              The squad <span className={styles.underSmall}>last here, and balls recorded</span>
-            </h2>
-            <ul className={`rows ${styles.squad}`}>
-              {players.map(({ player, balls, lastAt }) => (
-                <li key={player.playerId}>
-                  <Link href={`${base}/players/${player.playerId}`} className={styles.gameLink}>
-                    <b>{player.name}</b>
-                  </Link>
-                  <span className="small-print text-nowrap">
-                    {lastAt ? sayDay(lastAt, timeZone, now) : 'no ball yet'} · {counted(balls, 'ball')}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
       </section>
       <aside>
+        {(unfinished.length > 0 || recent.length > 0) && (
+          <section className="mb-4">
+            <h2>Not finished</h2>
+            <Unfinished
+              slug={slug}
+              lines={unfinished.map(({ session, players: people, balls }) => ({
+                sessionId: session.sessionId,
+                names: people.map((person) => person.name).join(', '),
+                title: session.spec.title,
+                balls,
+                of: ballsOf(session.spec) * people.length,
+                when: sayMoment(session.startedAt, timeZone),
+              }))}
+            />
+          </section>
+        )}
         {players.length > 0 && <Day slug={slug} conditions={conditions} />}
-        <h2>Not finished</h2>
-        <Unfinished
-          slug={slug}
-          lines={unfinished.map(({ session, players: people, balls }) => ({
-            sessionId: session.sessionId,
-            names: people.map((person) => person.name).join(', '),
-            title: session.spec.title,
-            balls,
-            of: ballsOf(session.spec) * people.length,
-            when: sayMoment(session.startedAt, timeZone),
-          }))}
-        />
-        <h2 className="mt-4">Lately</h2>
+        {news.length > 0 && (
+          <section className="mb-4">
+            <h2>Worth knowing</h2>
+            {news.map((line) => (
+              <p key={line} className="mb-1">
+                {line}
+              </p>
+            ))}
+          </section>
+        )}
+        <h2>Lately</h2>
         {recent.length === 0 ? (
-          <p className="small-print">No session is over yet.</p>
+          <p className="small-print">Results appear here.</p>
         ) : (
-          <SessionLines slug={slug} lines={recent} timeZone={timeZone} now={now} />
+          <SessionLines slug={slug} lines={recent} timeZone={timeZone} now={now} withNames={!alone} />
         )}
       </aside>
+      <RefreshWhile pending={pending} />
     </div>
   );
 }
@@ -108,7 +155,7 @@ function NextStep({ base, players, games }: { base: string; players: number; gam
     return (
       <p className={styles.next}>
         Begin with who plays.{' '}
-        <Link href={`${base}/players/new`} className="btn btn-primary">
+        <Link href={`${base}/players/new`} className="btn btn-primary btn-lg">
           Add a player
         </Link>
       </p>
@@ -116,9 +163,14 @@ function NextStep({ base, players, games }: { base: string; players: number; gam
   if (games === 0)
     return (
       <p className={styles.next}>
-        Now a game to play.{' '}
-        <Link href={`${base}/games/new`} className="btn btn-primary">
+        <Link href={`${base}/games/library`} className="btn btn-outline-dark btn-lg">
+          Ready games
+        </Link>
+        <Link href={`${base}/games/new`} className="btn btn-outline-dark btn-lg">
           Design a game
+        </Link>
+        <Link href={`${base}/players/new`} className="btn btn-outline-dark btn-lg">
+          Add a player
         </Link>
       </p>
     );

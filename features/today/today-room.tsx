@@ -1,24 +1,36 @@
+import { randomUUID } from 'node:crypto';
 import { requireCoach } from '@/server/actor';
-import { TodayPage } from './today-page';
+import { briefsOf } from '@/server/known/briefs';
+import { candidatesOf } from '../forecast/candidates';
+import { playerRows } from '../players/player-rows';
+import { TodayPage, WEEKS } from './today-page';
 
 export async function TodayRoom({ slug }: { slug: string }) {
-  const { data, academy } = await requireCoach(slug);
-  const [players, games, unfinished, recent, conditions] = await Promise.all([
+  const desk = await requireCoach(slug);
+  const { data, academy, model } = desk;
+  const now = new Date();
+  const [players, games, unfinished, recent, conditions, visits] = await Promise.all([
     data.listPlayers(),
     data.listGames(),
     data.unfinishedSessions(20, { withBalls: true }),
     data.finishedSessions(8),
     data.conditionsToday(),
+    data.visitsOnThisWeekday(WEEKS),
   ]);
+  const briefs = await briefsOf(desk, players);
+  const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
   return (
     <TodayPage
       academy={academy}
-      now={new Date()}
-      players={players}
+      now={now}
+      players={playerRows(players, briefs, said)}
+      visits={visits}
+      firstLook={{ gameId: randomUUID(), players: candidatesOf(players) }}
       games={games}
       unfinished={unfinished}
       recent={recent}
       conditions={conditions}
+      pending={briefs.pending}
     />
   );
 }

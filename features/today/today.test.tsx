@@ -1,40 +1,146 @@
-import { render, screen } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { ft, game } from '@/core/testing/make';
 import { resumeAction, stopAction } from './actions';
 import { TodayPage } from './today-page';
 import { Unfinished } from './unfinished';
 
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: jest.fn() }) }));
 jest.mock('../session/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
+jest.mock('../games/actions', () => ({ kitAction: jest.fn() }));
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
 
-const nothingMeasured = { paceM: null, clubM: null, putterM: null, flagstickM: null, halfLifeDays: 60, deleteAt: null };
+const nothingMeasured = {
+  paceM: null,
+  clubM: null,
+  putterM: null,
+  flagstickM: null,
+  halfLifeDays: 60,
+  strokesAs: 'lost' as const,
+  deleteAt: null,
+};
 const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;
 const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;
-const nothing: Props = { academy, now, players: [], games: [], unfinished: [], recent: [], conditions: {} };
-const player = { player: { playerId: 'p1', name: 'Otto' }, balls: 1, lastAt: new Date('2026-05-19T18:00:00Z') } as Props['players'][number];
+type Player = Props['players'][number];
+const nothing: Props = {
+  academy,
+  now,
+  players: [],
+  visits: new Map(),
+  firstLook: { gameId: 'f', players: [] },
+  games: [],
+  unfinished: [],
+  recent: [],
+  conditions: {},
+  pending: false,
+};
+const fresh = (id: string, name: string): Player => ({
+  id,
+  name,
+  level: 14,
+  leftHanded: false,
+  balls: 0,
+  last: null,
+  lost: null,
+  weakest: null,
+  next: null,
+  trend: null,
+  dreads: '',
+});
+const known = (id: string, name: string, more: Partial<Player> = {}): Player => ({
+  ...fresh(id, name),
+  balls: 60,
+  last: { day: 'yesterday', atMs: Date.UTC(2026, 4, 19) },
+  lost: { mean: 0.6, interval80: [0.1, 1.1] },
+  weakest: { shot: '6–10 ft putts', family: 'putting', figure: '0.40 lost', how: 'likely among the three weakest (82%)', clear: true },
+  next: { what: '6–10 ft putts', why: 'the weakest' },
+  ...more,
+});
+const candidate = ({ id, name, level, balls }: Player) => ({
+  playerId: id,
+  name,
+  level,
+  balls,
+  paceM: null,
+  clubM: null,
+  putterM: null,
+});
 const played = { gameId: 'g1', version: 1, spec: game(), createdAt: now, sessions: 1 } as Props['games'][number];
 
-test('an empty academy is told to begin with who plays, then with a game, then to play', () => {
-  const { rerender } = render(<TodayPage {...nothing} />);
+test('an empty academy is told to begin with who plays', () => {
+  render(<TodayPage {...nothing} />);
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Wednesday 20 May');
   expect(screen.getByRole('link', { name: 'Add a player' })).toHaveAttribute('href', '/a/here/players/new');
   expect(screen.queryByRole('link', { name: 'Design a game' })).toBeNull();
-  rerender(<TodayPage {...nothing} players={[player]} />);
-  expect(screen.getByRole('link', { name: 'Design a game' })).toBeVisible();
-  expect(screen.getByText('yesterday · 1 ball')).toBeVisible();
-  rerender(<TodayPage {...nothing} players={[player]} games={[played]} />);
+});
+
+test('a player without a ball is offered the first look, with its balls and its time, and ready games stand beside it', () => {
+  const otto = fresh('p1', 'Otto');
+  render(<TodayPage {...nothing} players={[otto]} firstLook={{ ...nothing.firstLook, players: [candidate(otto)] }} />);
+  const look = screen.getByRole('region', { name: 'First look' });
+  expect(look).toHaveTextContent('40 balls from the ten places');
+  expect(within(look).getByRole('button', { name: 'Otto' })).toBeVisible();
+  expect(screen.getByRole('link', { name: 'Ready games' })).toHaveAttribute('href', '/a/here/games/library');
+  expect(screen.queryByText(/squad/i)).toBeNull();
+  expect(screen.queryByText(/±|0\.\d\d/)).toBeNull();
+});
+
+test('what each should practise next stands with its reason, the figure, the day and the balls', () => {
+  render(<TodayPage {...nothing} players={[known('p1', 'Otto'), fresh('p2', 'Mia')]} games={[played]} />);
+  const [otto, mia] = screen.getAllByRole('listitem');
+  expect(otto).toHaveTextContent('Otto');
+  expect(otto).toHaveTextContent('6–10 ft puttsthe weakest · 0.40 lost a round');
+  expect(otto).toHaveTextContent('yesterday60 balls');
+  expect(within(otto!).getByRole('img')).toHaveAccessibleName('0.60 lost a round, 0.10 to 1.10 eight times in ten');
+  expect(mia).toHaveTextContent('no ball yet: play the first look');
   expect(screen.getByRole('link', { name: 'Play a game' })).toBeVisible();
-  expect(screen.getByText('6 balls · 2 stations')).toBeVisible();
-  expect(screen.getByText('1 session')).toBeVisible();
+});
+
+test('whoever is usually here on this weekday comes first', () => {
+  const players = [known('p1', 'Otto'), known('p2', 'Mia', { last: { day: '8 days ago', atMs: Date.UTC(2026, 4, 12) } })];
+  render(
+    <TodayPage
+      {...nothing}
+      players={players}
+      visits={
+        new Map([
+          ['p2', 3],
+          ['p1', 2],
+        ])
+      }
+      games={[played]}
+    />,
+  );
+  expect(screen.getByText('Usually here on a Wednesday')).toBeVisible();
+  const names = screen.getAllByRole('link').map((link) => link.textContent);
+  expect(names.indexOf('Mia')).toBeLessThan(names.indexOf('Otto'));
+});
+
+test('news are changes that are likely at least, and weaknesses that are shared', () => {
+  const better = (chance: number, words: string) => ({ trend: { words, better: chance } });
+  render(
+    <TodayPage
+      {...nothing}
+      players={[known('p1', 'Otto', better(0.91, 'likely better (91%)')), known('p2', 'Mia', better(0.6, 'no clear change'))]}
+      games={[played]}
+    />,
+  );
+  expect(screen.getByText('Otto is probably better (91%) than four weeks ago.')).toBeVisible();
+  expect(screen.queryByText(/Mia is/)).toBeNull();
+  expect(screen.getByText('Otto and Mia share a weakness: 6–10 ft putts.')).toBeVisible();
+});
+
+test('strokes gained are the same figures in the other sign', () => {
+  render(<TodayPage {...nothing} academy={{ ...academy, strokesAs: 'gained' }} players={[known('p1', 'Otto')]} games={[played]} />);
+  expect(screen.getByRole('img', { name: '−0.60 gained a round, −1.10 to −0.10 eight times in ten' })).toBeVisible();
 });
 
 test('a goal stands with its unit', () => {
   const spec = game({ scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(110) });
-  const { rerender } = render(<TodayPage {...nothing} players={[player]} games={[{ ...played, spec }]} />);
+  const { rerender } = render(<TodayPage {...nothing} players={[known('p1', 'Otto')]} games={[{ ...played, spec }]} />);
   expect(screen.getByText('6 balls · 2 stations · goal 110 ft')).toBeVisible();
-  rerender(<TodayPage {...nothing} players={[player]} games={[{ ...played, spec: game({ goal: 17 }) }]} />);
+  rerender(<TodayPage {...nothing} players={[known('p1', 'Otto')]} games={[{ ...played, spec: game({ goal: 17 }) }]} />);
   expect(screen.getByText('6 balls · 2 stations · goal 17 points')).toBeVisible();
 });
 
@@ -55,5 +161,5 @@ test('what is not finished can be gone on with, ended, and the end taken back', 
 
 test('with nothing unfinished it says so', () => {
   render(<Unfinished slug="here" lines={[]} />);
-  expect(screen.getByText('Nothing is waiting.')).toBeVisible();
+  expect(screen.getByText('All sessions are finished.')).toBeVisible();
 });

@@ -34,7 +34,7 @@ export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
           </Button>
         </p>
       )}
-      {lines.length === 0 && !ended && <p className="small-print">Nothing is waiting.</p>}
+      {lines.length === 0 && !ended && <p className="small-print">All sessions are finished.</p>}
       <ul className="rows">
         {lines.map((line) => (
           <li key={line.sessionId}>

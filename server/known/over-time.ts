@@ -5,6 +5,7 @@ import { schemeOf } from '@/core/game/scoring';
 import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, together } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
+import type { SkillModel } from '@/core/skill/model';
 import { rankOfValues } from '@/core/skill/ranks';
 import { unpackLost, type SumAnswer } from '@/core/board/sums';
 import type { Answer, PlayerRow } from '../data';
@@ -15,9 +16,13 @@ import { mixOf } from './yardsticks';
 /** Some cells over time: strokes lost, stretch by stretch, each told from its own balls alone. */
 export type OverTime = {
   points: { at: number; mean: number; low: number; high: number; balls: number }[];
-  /** Before and since the day: what was lost, of how many balls, and how likely it is that it got better. */
-  change: { before: number; since: number; of: [number, number]; chanceBetter: number } | null;
+  change: Change | null;
 };
+
+/** Before and since a day: what was lost, of how many balls, and how likely it is that it got better. */
+export type Change = { before: number; since: number; of: [number, number]; chanceBetter: number };
+
+type Where = Pick<KnownAt, 'data' | 'model'>;
 
 /** From the first ball to the last, and the day that divides before from since. */
 export type Span = { first: Date; since: Date; last: Date };
@@ -40,43 +45,72 @@ export type GameOverTime = {
  * @returns null for a skill without a ball
  */
 export async function overTime(
-  { data, model }: Pick<KnownAt, 'data' | 'model'>,
+  { data, model }: Where,
   player: PlayerRow,
   { first, since, last }: Span,
   skills: readonly (readonly number[])[],
   weights: readonly number[],
 ): Promise<(OverTime | null)[]> {
   const ends = stretches(first, new Date(last.getTime() + 1));
-  const halves = [
-    { from: first, to: since },
-    { from: since, to: new Date(last.getTime() + 1) },
-  ];
-  const told = await data.tallyStretches(player.playerId, [...ends, ...halves]);
-  const all = await Promise.all(told.map((part) => sum({ kind: 'lost', version: model.version, level: player.level, ...part })));
+  const all = await lostIn({ data, model }, player, [...ends, ...halvesOf({ first, since, last })]);
   const [before, after] = all.splice(-2) as [SumAnswer, SumAnswer];
   return skills.map((cells) => {
-    const ballsIn = ({ balls }: SumAnswer) => cells.reduce((total, i) => total + balls[i]!, 0);
-    const lostOf = (part: SumAnswer) => together(unpackLost(model, part), cells, weights);
     const points = all.flatMap((part, i) => {
-      const balls = ballsIn(part);
+      const balls = ballsIn(part, cells);
       if (balls === 0) return [];
-      const { mean, interval80 } = rankOfValues(lostOf(part));
+      const { mean, interval80 } = rankOfValues(together(unpackLost(model, part), cells, weights));
       return [{ at: (ends[i]!.from.getTime() + ends[i]!.to.getTime()) / 2, mean, low: interval80[0], high: interval80[1], balls }];
     });
-    if (points.length === 0) return null;
-    const of: [number, number] = [ballsIn(before), ballsIn(after)];
-    const [a, b] = [lostOf(before), lostOf(after)];
-    const change =
-      of[0] === 0 || of[1] === 0 ? null : { before: rankOfValues(a).mean, since: rankOfValues(b).mean, of, chanceBetter: chanceLess(b, a) };
-    return { points, change };
+    return points.length === 0 ? null : { points, change: changeOf(model, before, after, cells, weights) };
   });
+}
+
+/** Whether a player's whole short game changed since a day, in strokes lost in a round; null with balls on one side only. */
+export async function changeSince(desk: Where, player: PlayerRow, span: Span): Promise<Change | null> {
+  const { model } = desk;
+  const mix = mixOf(model, player);
+  const [before, after] = (await lostIn(desk, player, halvesOf(span))) as [SumAnswer, SumAnswer];
+  const cells = model.cells.map((_, i) => i);
+  return changeOf(
+    model,
+    before,
+    after,
+    cells,
+    model.cells.map(({ key }) => mix.get(key) ?? 0),
+  );
+}
+
+const halvesOf = ({ first, since, last }: Span) => [
+  { from: first, to: since },
+  { from: since, to: new Date(last.getTime() + 1) },
+];
+
+/** What was lost in each of some stretches of time. */
+async function lostIn({ data, model }: Where, player: PlayerRow, times: { from: Date; to: Date }[]): Promise<SumAnswer[]> {
+  const told = await data.tallyStretches(player.playerId, times);
+  return Promise.all(told.map((part) => sum({ kind: 'lost', version: model.version, level: player.level, ...part })));
+}
+
+const ballsIn = ({ balls }: SumAnswer, cells: readonly number[]) => cells.reduce((total, i) => total + balls[i]!, 0);
+
+function changeOf(
+  model: SkillModel,
+  before: SumAnswer,
+  after: SumAnswer,
+  cells: readonly number[],
+  weights: readonly number[],
+): Change | null {
+  const of: [number, number] = [ballsIn(before, cells), ballsIn(after, cells)];
+  if (of[0] === 0 || of[1] === 0) return null;
+  const [a, b] = [before, after].map((part) => together(unpackLost(model, part), cells, weights)) as [Float64Array, Float64Array];
+  return { before: rankOfValues(a).mean, since: rankOfValues(b).mean, of, chanceBetter: chanceLess(b, a) };
 }
 
 /** A family of skills over time, in strokes lost in a round. */
 export type FamilyOverTime = OverTime & { family: Family };
 
 /** How the families of a player's skills went; those without a ball are left out. */
-export async function familiesOverTime(desk: Pick<KnownAt, 'data' | 'model'>, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
+export async function familiesOverTime(desk: Where, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
   const { model } = desk;
   const mix = mixOf(model, player);
   const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);

@@ -4,7 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type FieldErrors, type Resolver } from 'react-hook-form';
 import { budgetOf, sayTimes, shortened } from '@/core/game/budget';
 import { goalInWords } from '@/core/game/words/goal-words';
@@ -32,6 +32,7 @@ import { LengthField, NumberField, TextField, Toggle, usePlainUnit } from './par
 import { RulesFields, SizesFields } from './rules-fields';
 import { ScoringFields } from './scoring-fields';
 import { StationFields } from './station-fields';
+import { Submit } from '../../form/submit';
 import { usePart } from './values';
 
 type Props = {
@@ -128,9 +129,7 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
             <Link href={isNew ? `/a/${slug}/games` : address} className="btn btn-outline-dark">
               Cancel
             </Link>
-            <Button type="submit" disabled={formState.isSubmitting}>
-              {isNew ? 'Save the game' : 'Save the change'}
-            </Button>
+            <Submit busy={formState.isSubmitting}>{isNew ? 'Save the game' : 'Save the change'}</Submit>
           </div>
         </div>
       </Form>

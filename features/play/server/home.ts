@@ -1,3 +1,4 @@
+import { lengthsOf, measuresOf } from '@/core/game/sizes';
 import 'server-only';
 import type * as z from 'zod';
 import { homeSchema, storedHomes, type againSchema, type Home, type presentHome } from '@/core/exchange/home';
@@ -95,20 +96,14 @@ function said({ session, players, balls }: SessionLine) {
   };
 }
 
-const measuresOf = ({ paceM, clubM, putterM }: Pick<Academy, 'paceM' | 'clubM' | 'putterM'>) => ({
-  paceM: paceM ?? null,
-  clubM: clubM ?? null,
-  putterM: putterM ?? null,
-});
-
 /** A player as a phone needs them. */
 function playerSent({ handed, units, level, ...own }: Omit<PlayerForm, 'name' | 'clubs'>) {
-  return { ...measuresOf(own), handed, units, level, scale: scaleForLevel(level) };
+  return { ...lengthsOf(own), handed, units, level, scale: scaleForLevel(level) };
 }
 
 function kitSent({ coach, today, games, players, bests }: Answer<'kitOf'>): NonNullable<HomeSent['kit']> {
   return {
-    coach: { ...measuresOf(coach), flagstickM: coach.flagstickM },
+    coach: measuresOf(coach),
     today,
     games,
     players: players.map((player) => {

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { BoardRoom } from '@/features/skill/rooms';
 
-export const metadata: Metadata = { title: 'Where the strokes go' };
+export const metadata: Metadata = { title: 'Skills' };
 
 export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/players/[player]'>) {
   const { academy, player } = await params;

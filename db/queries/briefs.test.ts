@@ -1,0 +1,73 @@
+import { and, eq } from 'drizzle-orm';
+import type { Brief } from '@/core/board/brief';
+import { left, record, game } from '@/core/testing/make';
+import { session } from '../schema';
+import { academies, own } from '../testing/academy';
+import { heldBriefs, keepBrief } from './evidence';
+import { erasePlayer } from './erase';
+import { startSession, visitsOnThisWeekday } from './sessions';
+import { takeIn } from './take-in';
+import { idOf } from '@/core/testing/make';
+
+const { db, pool, academy } = academies('briefs', 9000);
+afterAll(() => pool.end());
+
+const brief: Brief = {
+  balls: 40,
+  lost: { mean: 0.4, interval80: [0.1, 0.7] },
+  weakest: null,
+  next: { why: 'least_known', keys: ['putt|green|6'], balls: null },
+  trend: null,
+};
+
+describe('players in a line', () => {
+  test('the last one that was kept is there, with what it was made from, and in no other academy', async () => {
+    const [at, other] = [await academy(), await academy()];
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief });
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } });
+    expect(await heldBriefs(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]));
+    expect(await heldBriefs(db, other.actor)).toEqual(new Map());
+  });
+
+  test('it goes with the player', async () => {
+    const at = await academy();
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief });
+    await erasePlayer(db, at.actor, at.playerId);
+    expect((await heldBriefs(db, at.actor)).size).toBe(0);
+  });
+});
+
+const DAY_MS = 86_400_000;
+
+describe('who is usually here on this weekday', () => {
+  /** An academy whose player hit a ball so many days ago each. */
+  async function playedAgo(days: readonly number[]) {
+    const at = await academy();
+    for (const [i, ago] of days.entries()) {
+      const sessionId = idOf(at.n * 100_000 + 50 + i);
+      await startSession(db, at.actor, sessionId, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
+      const ball = record(game(), 0, left(5), 100 + i);
+      await takeIn(db, at.actor, sessionId, [own(at, ball, sessionId)]);
+      await db
+        .update(session)
+        .set({ startedAt: new Date(Date.now() - ago * DAY_MS) })
+        .where(and(eq(session.academyId, at.actor.academyId), eq(session.sessionId, sessionId)));
+    }
+    return visitsOnThisWeekday(db, at.actor, 6).then((visits) => visits.get(at.playerId) ?? 0);
+  }
+
+  test('days of this weekday count, each once; other days, today and what is too long ago do not', async () => {
+    expect(await playedAgo([7, 7, 14, 42])).toBe(3);
+    expect(await playedAgo([0, 1, 6, 8, 13])).toBe(0);
+    expect(await playedAgo([49])).toBe(0);
+  });
+
+  test('a session in which nobody hit a ball is no visit', async () => {
+    const at = await academy();
+    await db
+      .update(session)
+      .set({ startedAt: new Date(Date.now() - 7 * DAY_MS) })
+      .where(eq(session.academyId, at.actor.academyId));
+    expect((await visitsOnThisWeekday(db, at.actor, 6)).size).toBe(0);
+  });
+});

@@ -1,0 +1,186 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
+import { sayLevel } from '@/core/golf/level';
+import { FAMILIES, type Family } from '@/core/golf/shot-types';
+import { counted, nounOf } from '@/core/units/format';
+import { ListTable, type ListColumn } from '@/ui/list-table';
+import list from '@/ui/list-table.module.scss';
+import { LostBar, scaleOf, type LostScale } from './lost-bar';
+import { boardAddress, type PlayerRow } from './player-rows';
+import styles from './players.module.scss';
+
+type Wanted = { text: string; family: Family | ''; away: boolean };
+const ANY: Wanted = { text: '', family: '', away: false };
+/** Whoever was not here for so long is missed. */
+const AWAY_MS = 14 * 86_400_000;
+const WEAK_IN: Readonly<Record<Family, string>> = { putting: 'putting', chipping: 'chipping', pitching: 'pitching', bunker: 'sand' };
+
+/** Whether a player is one that is looked for. */
+export function isWanted(row: PlayerRow, { text, family, away }: Wanted, nowMs: number): boolean {
+  const find = text.trim().toLocaleLowerCase();
+  return (
+    row.name.toLocaleLowerCase().includes(find) &&
+    (family === '' || row.weakest?.family === family) &&
+    (!away || row.last === null || nowMs - row.last.atMs > AWAY_MS)
+  );
+}
+
+type Props = {
+  slug: string;
+  rows: PlayerRow[];
+  strokes: StrokesAs;
+  nowMs: number;
+  /** Whether what is not known yet is being worked out. */
+  pending: boolean;
+};
+
+/** Players, to be looked through: where each is weakest and how sure that is, how they went, what comes next. */
+export function PlayersTable({ slug, rows, strokes, nowMs, pending }: Props) {
+  const [wanted, setWanted] = useState<Wanted>(ANY);
+  const set = (change: Partial<Wanted>) => setWanted((now) => ({ ...now, ...change }));
+  const shown = useMemo(() => rows.filter((row) => isWanted(row, wanted, nowMs)), [rows, wanted, nowMs]);
+  const columns = useMemo(() => columnsOf(slug, strokes, scaleOf(rows), pending), [slug, strokes, rows, pending]);
+  return (
+    <>
+      {rows.length > 1 && (
+        <div className={list.filters} role="group" aria-label="Filter">
+          <input
+            type="search"
+            className="form-control form-control-sm"
+            aria-label="Find a player"
+            placeholder="Find a player"
+            value={wanted.text}
+            onChange={(event) => set({ text: event.target.value })}
+          />
+          <select
+            className="form-select form-select-sm"
+            aria-label="Weakest in"
+            value={wanted.family}
+            onChange={(event) => set({ family: event.target.value as Family | '' })}
+          >
+            <option value="">weakest in anything</option>
+            {FAMILIES.map((family) => (
+              <option key={family} value={family}>
+                weakest in {WEAK_IN[family]}
+              </option>
+            ))}
+          </select>
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-dark"
+            aria-pressed={wanted.away}
+            onClick={() => set({ away: !wanted.away })}
+          >
+            Not here for two weeks
+          </button>
+        </div>
+      )}
+      {shown.length === 0 ? (
+        <p className="empty" role="status">
+          No player like that.{' '}
+          <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setWanted(ANY)}>
+            Show all {counted(rows.length, 'player')}
+          </button>
+        </p>
+      ) : (
+        <ListTable rows={shown} keyOf={keyOf} columns={columns} label="Players" />
+      )}
+    </>
+  );
+}
+
+const keyOf = ({ id }: PlayerRow) => id;
+
+function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: boolean): ListColumn<PlayerRow>[] {
+  /** What stands where nothing is known yet. */
+  const unknown = ({ balls }: PlayerRow) => <small>{balls === 0 ? 'no ball yet' : pending ? 'being worked out …' : ''}</small>;
+  const lostOf = ({ lost }: PlayerRow) => (lost === null ? -Infinity : lost.mean);
+  return [
+    {
+      key: 'name',
+      head: 'Player',
+      by: (row) => row.name,
+      cell: (row) => (
+        <>
+          <Link href={boardAddress(slug, row.id)}>{row.name}</Link>
+          <small>
+            level {sayLevel(row.level)}
+            {row.leftHanded && ' · left-handed'}
+          </small>
+          {row.dreads && <small>dreads {row.dreads}</small>}
+        </>
+      ),
+    },
+    {
+      key: 'lost',
+      head: `${strokes === 'lost' ? 'Lost' : 'Gained'} a round`,
+      by: (row) => (strokes === 'lost' ? lostOf(row) : -lostOf(row)),
+      largestFirst: strokes === 'lost',
+      className: styles.lost,
+      cell: (row) =>
+        row.lost ? (
+          <>
+            <LostBar lost={row.lost} strokes={strokes} scale={scale} />
+            <b className="fig">{sayStrokes(row.lost.mean, strokes)}</b>
+          </>
+        ) : (
+          unknown(row)
+        ),
+    },
+    {
+      key: 'weakest',
+      head: 'Weakest shot',
+      by: (row) => row.weakest?.shot ?? '',
+      cell: (row) =>
+        row.weakest ? (
+          <>
+            {row.weakest.clear ? <b className={styles.shot}>{row.weakest.shot}</b> : 'none stands out'}
+            <small>
+              {row.weakest.clear
+                ? `${row.weakest.figure} a round · ${row.weakest.how}`
+                : `${row.weakest.how}, likeliest ${row.weakest.shot}`}
+            </small>
+          </>
+        ) : (
+          row.lost && <small>none so far</small>
+        ),
+    },
+    {
+      key: 'next',
+      head: 'Practise next',
+      wideOnly: true,
+      cell: (row) =>
+        row.next && (
+          <>
+            {row.next.what}
+            <small>{row.next.why}</small>
+          </>
+        ),
+    },
+    {
+      key: 'trend',
+      head: 'Last four weeks',
+      wideOnly: true,
+      by: (row) => row.trend?.better ?? 0.5,
+      cell: (row) => row.trend?.words,
+    },
+    {
+      key: 'last',
+      head: 'Last here',
+      by: (row) => row.last?.atMs ?? 0,
+      largestFirst: true,
+      className: 'text-nowrap',
+      cell: (row) => (
+        <>
+          {row.last?.day ?? 'never'}
+          <small>
+            {row.balls.toLocaleString('en')} {nounOf(row.balls, 'ball')}
+          </small>
+        </>
+      ),
+    },
+  ];
+}
