@@ -68,7 +68,7 @@ test.each([
 test('a table without a ball is answered, one that is none is refused, and of many faults the first ten are told', () => {
   expect(run([]).balls).toBe(0);
   expect(() => diagnose(['x.csv'], () => 'hello,world\n1,2')).toThrow(
-    'x.csv: line 1: This isn’t a shot table: none of its columns is known.',
+    'x.csv: line 1: This isn’t a shot table: it has no column this program knows.',
   );
   const wrong = Array.from({ length: 14 }, () => 'Ada,putt,sand,2,5,,');
   expect(() => run(wrong)).toThrow(/line 11: a putt is not played from sand; and 4 more$/);

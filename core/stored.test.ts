@@ -23,7 +23,7 @@ test('a text is put together, and blanks around it go; lines may be several, a l
   expect(lines(40).parse('one\r\ntwo\rthree\n')).toBe('one\ntwo\nthree');
   expect(line(40).safeParse('one\ntwo').success).toBe(false);
   expect(line(40).safeParse('x'.repeat(41)).error?.issues[0]?.message).toBe('At most 40 characters.');
-  expect(filledLine(40, 'Give a name.').safeParse('  ').error?.issues[0]?.message).toBe('Give a name.');
+  expect(filledLine(40, 'Enter a name.').safeParse('  ').error?.issues[0]?.message).toBe('Enter a name.');
 });
 
 test('what is read as a text is well formed, and reads as itself again', () => {

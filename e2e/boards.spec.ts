@@ -56,7 +56,7 @@ test('inside a cell, against others, and of some balls only', async ({ page }) =
   await page.getByRole('link', { name: /^Ottilie/ }).click();
   await page.getByRole('link', { name: /^20–30 yd pitches from light rough: / }).click();
   await expect(page.getByRole('heading', { name: '20–30 yd pitches from light rough' })).toBeVisible();
-  await expect(page.getByText(/^Middle of the misses: /)).toBeVisible();
+  await expect(page.getByText(/^Misses on average: /)).toBeVisible();
   await expect(page.getByRole('img', { name: /^What is left, by distance/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^This shot over time/ })).toBeVisible();
   const lost = async () =>
@@ -145,7 +145,7 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await page.getByRole('link', { name: 'the round mix' }).click();
   await page.getByLabel('bunker shot from sand, 10–20 yd, times a round').fill('none');
   await page.getByRole('button', { name: 'Save the round mix' }).click();
-  await expect(page.getByText('Give a number, such as 0.5.')).toBeVisible();
+  await expect(page.getByText('Enter a number, such as 0.5.')).toBeVisible();
   await page.getByLabel('bunker shot from sand, 10–20 yd, times a round').fill('0');
   await page.getByRole('button', { name: 'Save the round mix' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -16,14 +16,14 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await page.getByLabel('Club', { exact: true }).last().fill('sand wedge');
   await page.getByLabel('Loft, °').last().fill('fifty');
   await page.getByRole('button', { name: 'Save the change' }).click();
-  await expect(page.getByText('Give the loft in degrees, or leave it empty.')).toBeVisible();
+  await expect(page.getByText('Enter the loft in degrees, or leave it empty.')).toBeVisible();
   await expect(page.getByLabel('Loft, °').last()).toHaveValue('fifty');
   await page.getByLabel('Loft, °').last().fill('56');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByRole('heading', { name: /left-handed/ })).toBeVisible();
   await page.getByRole('link', { name: 'Change' }).click();
   await expect(page.getByLabel('One pace')).toHaveValue('30');
-  await page.getByLabel('Reads lengths in').selectOption('metric');
+  await page.getByLabel('Units').selectOption('metric');
   await expect(page.getByLabel('One pace')).toHaveValue('0.762');
   await page.goto(`${home}/settings`);
   await page.getByLabel('Units').selectOption('metric');

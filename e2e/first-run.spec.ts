@@ -88,5 +88,5 @@ test('a form that is pressed before its script runs sends nothing and loses noth
   await expect(make).toBeEnabled({ timeout: 20_000 });
   expect(new URL(page.url()).search).toBe('');
   await make.click();
-  await expect(page.getByText(/Give an e-mail address/)).toBeVisible();
+  await expect(page.getByText(/Enter an e-mail address/)).toBeVisible();
 });

@@ -104,9 +104,9 @@ test('every way of scoring is forecast in the designer, and a game that is none 
   await page.goto(`${HOME}/games/new?library=doorstep`);
   await settled(page);
   await page.getByLabel('From the hole').first().fill('99');
-  await expect(page.getByText('Forecast once nothing is missing: Ring 2 must be wider than ring 1.')).toBeVisible();
+  await expect(page.getByText('Forecast once this is complete: Ring 2 must be wider than ring 1.')).toBeVisible();
   await page.goto(`${HOME}/games/new?library=wander`);
-  await expect(page.getByText(/stations that are called while you play can’t be foreseen/)).toBeVisible();
+  await expect(page.getByText(/Stations called during play can’t be forecast/)).toBeVisible();
 });
 
 test('ring sizes and pars are set as they are offered', async ({ page }) => {

@@ -351,7 +351,7 @@ test('scattered stations: the mix is met or what is missing is said, and the sam
   await page.getByRole('link', { name: /Low green/ }).click();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Scatter …' }).click();
-  await page.getByRole('button', { name: 'Put them down' }).click();
+  await page.getByRole('button', { name: 'Place them' }).click();
   await expect(page.getByText('9 stations, as asked.')).toBeVisible();
   const places = () =>
     page
@@ -365,8 +365,8 @@ test('scattered stations: the mix is met or what is missing is said, and the sam
   await page.getByRole('button', { name: 'Undo' }).click();
   expect(await places()).toEqual(first);
   await page.getByLabel('bare ground').selectOption('most');
-  await page.getByRole('button', { name: 'Put them down' }).click();
-  await expect(page.getByText(/Not all could be found: .*0 of \d from bare ground/)).toBeVisible();
+  await page.getByRole('button', { name: 'Place them' }).click();
+  await expect(page.getByText(/Not all fit: .*0 of \d from bare ground/)).toBeVisible();
 });
 
 /** What a code on the page says to a phone. */

@@ -122,7 +122,7 @@ test('the command line gives the score of the screen for the same game and balls
   // 4 + 0 + 6 + 1 + 2 + 2 + 0 + 4 + 4 + 6 + 0 + 2
   expect(shown).toBe(31);
   const refused = () => execFileSync('npm', ['run', '-s', 'inch', '--', 'score', table, game], { encoding: 'utf8', stdio: 'pipe' });
-  expect(refused).toThrow(/it is not JSON/);
+  expect(refused).toThrow(/it isn’t JSON/);
 });
 
 test('stations are dragged into another order', async ({ page }) => {

@@ -90,7 +90,7 @@ test('by a link a player plays on an own phone, the coach sees it, and it ends w
   await expect(own.getByText(/1 waiting/)).toBeVisible();
   await own.goto(link);
   await own.reload();
-  await expect(own.getByRole('heading', { name: 'This link holds no longer' })).toBeVisible();
+  await expect(own.getByRole('heading', { name: 'This link no longer works' })).toBeVisible();
   await own.context().close();
 });
 

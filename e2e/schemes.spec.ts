@@ -311,7 +311,7 @@ test('an open game grows while it is played, and is kept as a game', async () =>
   await page.getByRole('radio', { name: 'pitch' }).click();
   await page.getByRole('radio', { name: 'light rough' }).click();
   await page.getByRole('button', { name: 'Play it' }).click();
-  await expect(page.getByText('Give the distance to the hole as a number.')).toBeVisible();
+  await expect(page.getByText('Enter the distance to the hole as a number.')).toBeVisible();
   await page.getByLabel('Distance to the hole, yd').fill('22');
   await page.getByRole('button', { name: 'Play it' }).click();
   await press(page, '3 ft', '6 ft');

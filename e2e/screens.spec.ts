@@ -93,7 +93,7 @@ for (const size of SIZES.filter((one) => !looksAlike(one))) {
     await page.getByRole('button', { name: 'Station 5', exact: true }).click();
     await examine(page, 'a station of a green', { alsoWide });
     await page.getByRole('button', { name: 'Scatter …' }).click();
-    await page.getByRole('button', { name: 'Put them down' }).click();
+    await page.getByRole('button', { name: 'Place them' }).click();
     await examine(page, 'scattered stations', { alsoWide });
     expect(complained).toEqual([]);
   });

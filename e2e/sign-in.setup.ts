@@ -7,7 +7,7 @@ test('the demo coach signs in', async ({ page }) => {
   await page.getByLabel('E-mail').fill(DEMO_COACH.email);
   await page.getByLabel('Password').fill('not this one');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText('E-mail or password is not right.')).toBeVisible();
+  await expect(page.getByText('Wrong e-mail or password.')).toBeVisible();
   await page.getByLabel('Password').fill(DEMO_COACH.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page).toHaveURL(/\/a\/lantern-hollow$/);

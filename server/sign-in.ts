@@ -58,7 +58,7 @@ const accountSchema = z.object({ email: z.string().max(200), password: z.string(
 
 async function signIn(request: Request): Promise<Response> {
   const read = accountSchema.safeParse(await bodyOf(request));
-  if (!read.success) return refuse(400, 'NOT_READ', 'Give your e-mail and your password.');
+  if (!read.success) return refuse(400, 'NOT_READ', 'Enter your e-mail and your password.');
   const sender = senderOf(request.headers);
   const pair = `${sender} ${read.data.email.trim().toLowerCase()}`;
   const left = Math.max(...(await Promise.all([ofAccount.left(pair), ofSender.left(sender)])));

@@ -11,11 +11,11 @@ export const readingSchema = z.strictObject({
   seq: z.int().min(1).max(2_000_000_000),
   distanceM: z
     .number({ error: 'A reading is a distance in metres.' })
-    .min(2.125 * METRES_PER.in, 'So near is in the hole: that is no distance of a ball.')
-    .max(150, 'That is farther than any short game.')
+    .min(2.125 * METRES_PER.in, 'That’s in the hole, so it can’t be a ball’s distance.')
+    .max(150, 'That’s farther than any short-game shot.')
     .transform(snap),
   /** How long ago it was read, by the device's own counting: its clock is nobody's business. */
-  ageMs: z.number().min(0).max(LATE_MS, 'This was read too long ago.'),
+  ageMs: z.number().min(0).max(LATE_MS, 'This reading is too old.'),
 });
 export type Reading = z.infer<typeof readingSchema>;
 

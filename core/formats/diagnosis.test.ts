@@ -47,7 +47,7 @@ test('rows become balls, with everything that the model reads', () => {
 test.each([
   ['putt,sand,2,,,,,,,,,,,,', 'a putt is not played from sand'],
   ['chip,fairway,300,5,,,,,,,,,,,', 'no chip is played from 274 m'],
-  ['chip,fairway,12,5,,,true,,,,,,,,', 'A holed ball has nothing left to the hole.'],
+  ['chip,fairway,12,5,,,true,,,,,,,,', 'A holed ball has no distance left.'],
   ['chip,fairway,12,,,,true,3,,,,,,,', 'a holed ball took one stroke'],
   ['chip,,12,5,,,,,,,,,,,', 'surface is missing'],
   [',fairway,12,5,,,,,,,,,,,', 'shot_type is missing'],

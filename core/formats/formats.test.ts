@@ -35,8 +35,8 @@ describe('the shot table', () => {
   test.each([
     ['left_ft\nfar', 2, 'left_ft “far” is not a number'],
     ['left_ft\n1\n-2', 3, 'left_ft “-2” is negative'],
-    ['holed\nmaybe', 2, 'neither true nor false'],
-    ['left_ft,finish\n1,water', 2, 'is none of green, fringe, rough, sand, out'],
+    ['holed\nmaybe', 2, 'isn’t true or false'],
+    ['left_ft,finish\n1,water', 2, 'isn’t one of green, fringe, rough, sand, out'],
     ['strokes\n1.5', 2, 'not a whole number'],
     ['bearing_deg\n360', 2, '360 or more'],
     ['left_ft\n0x10', 2, 'left_ft “0x10” is not a number'],
@@ -45,7 +45,7 @@ describe('the shot table', () => {
     ['\n\nleft_ft\n1\n\n\n-2', 7, 'is negative'],
     ['note,left_ft\n"two\nlines",1\n,-2', 4, 'is negative'],
     ['left_ft,note\r\n1,\r\n,\r\n-2,', 4, 'is negative'],
-    ['nothing,known\n1,2', 1, 'none of its columns is known'],
+    ['nothing,known\n1,2', 1, 'it has no column this program knows'],
   ])('%j is refused with its line', (csv, line, message) => {
     const [problem] = readShotTable(csv).problems;
     expect(problem).toMatchObject({ line });
@@ -99,7 +99,7 @@ describe('scoring a table', () => {
     ['station,left_ft\nz,1\n', 'no station “z”'],
     ['station,ball,left_ft\na,1,1\na,1,2\n', 'Line 3: station “a” has no such ball left.'],
     ['session,left_ft\nx,1\ny,1\n', '2 sessions'],
-    ['left_ft,n_balls,sum_left_ft\n,5,30\n', 'several balls as one total tell no points'],
+    ['left_ft,n_balls,sum_left_ft\n,5,30\n', 'a total of several balls gives no points'],
   ])('%j cannot be scored, and it says why', (csv, why) => {
     expect(() => scoreTable(spec, rowsOf(csv))).toThrow(UnscorableTable);
     expect(() => scoreTable(spec, rowsOf(csv))).toThrow(why);

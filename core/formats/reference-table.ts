@@ -35,14 +35,14 @@ export function readReferenceTable(csv: string, cells: readonly Cell[]): { refer
   if (missing.length > 0)
     return {
       reference: {},
-      problems: [{ line: 1, column: missing[0]!, message: `this is no reference table: ${missing.join(', ')} is missing` }],
+      problems: [{ line: 1, column: missing[0]!, message: `this isn’t a reference table: ${missing.join(', ')} is missing` }],
     };
   const known = new Map(cells.map((cell) => [cell.key, cell]));
   const reference: OwnReference = {};
   const problems: TableProblem[] = [];
-  if (parsed.data.length === 0) problems.push({ line: 1, column: '', message: 'there is no row in it' });
+  if (parsed.data.length === 0) problems.push({ line: 1, column: '', message: 'it has no rows' });
   if (new Set(parsed.data.map(({ level }) => level ?? '')).size > 1)
-    problems.push({ line: 1, column: 'level', message: 'it holds several levels: leave the rows of one' });
+    problems.push({ line: 1, column: 'level', message: 'it holds several levels: keep the rows of one' });
   parsed.data.forEach((fields, i) => {
     const line = i + 2;
     const row = rowSchema.safeParse(fields);
@@ -58,7 +58,7 @@ export function readReferenceTable(csv: string, cells: readonly Cell[]): { refer
     const key = band && cellKey(shotType, surface, (band.min + 0.01) * METRES_PER[band.unit]);
     if (!key || !known.has(key))
       problems.push({ line, column: 'band_min', message: `there is no skill “${say(shotType)}, ${say(surface)}, from ${band_min}”` });
-    else if (reference[key] !== undefined) problems.push({ line, column: 'band_min', message: 'this skill stands in another row too' });
+    else if (reference[key] !== undefined) problems.push({ line, column: 'band_min', message: 'this skill is in another row too' });
     else reference[key] = expected_strokes;
   });
   return { reference, problems };

@@ -25,7 +25,7 @@ const SESSION = idOf(0);
  */
 export function scoreTable(game: GameSpec, rows: readonly ShotTableRow[], seed = 0): { table: Table; players: string[] } {
   const sessions = new Set(rows.map((row) => row.session_id ?? row.session ?? ''));
-  if (sessions.size > 1) throw new UnscorableTable(`This table holds ${sessions.size} sessions: leave the rows of one.`);
+  if (sessions.size > 1) throw new UnscorableTable(`This table holds ${sessions.size} sessions: keep the rows of one.`);
   const players = [...new Set(rows.map((row) => row.player ?? ''))];
   const fewest = schemeOf(game.scoring).players;
   if (players.length < fewest) throw new UnscorableTable(`This game takes ${fewest} players, and the table has ${players.length}.`);
@@ -55,7 +55,7 @@ const refusal = (row: ShotTableRow, why: string) => new UnscorableTable(`Line ${
 function refuseTotal(game: GameSpec, { played, phase }: Standing, turn: Turn, row: ShotTableRow): void {
   const balls = row.n_balls ?? 1;
   if (balls === 1) return;
-  if (schemeOf(game.scoring).unit(game.scoring) !== 'length') throw refusal(row, 'several balls as one total tell no points or hits.');
+  if (schemeOf(game.scoring).unit(game.scoring) !== 'length') throw refusal(row, 'a total of several balls gives no points or hits.');
   if (row.sum_left_ft === undefined) throw refusal(row, 'several balls as one total need sum_left_ft.');
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? Infinity;
   const left = of - played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key).length;

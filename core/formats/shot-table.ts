@@ -31,16 +31,16 @@ const number = (schema: z.ZodType<number, number> = z.number()) =>
     .transform(decimal)
     .pipe(z.number({ error: 'is not a number' }))
     .pipe(schema);
-const positive = number(z.number().gt(0, 'must be more than nothing'));
+const positive = number(z.number().gt(0, 'must be more than 0'));
 const notNegative = number(z.number().min(0, 'is negative'));
 const count = (least = -Infinity, tooLow = '', most = Infinity, tooHigh = '') =>
   number(z.number().refine(Number.isInteger, 'is not a whole number').min(least, tooLow).max(most, tooHigh));
-const word = <const T extends readonly [string, ...string[]]>(values: T) => z.enum(values, { error: `is none of ${values.join(', ')}` });
-const yesNo = z.stringbool({ truthy: ['true', 'yes', '1'], falsy: ['false', 'no', '0'], error: 'is neither true nor false' });
+const word = <const T extends readonly [string, ...string[]]>(values: T) => z.enum(values, { error: `isn’t one of ${values.join(', ')}` });
+const yesNo = z.stringbool({ truthy: ['true', 'yes', '1'], falsy: ['false', 'no', '0'], error: 'isn’t true or false' });
 
 const rowSchema = z.object({
-  shot_id: optional(z.uuid('is no shot id')),
-  played_at: optional(z.iso.datetime({ offset: true, error: 'is no moment such as 2026-05-01T18:00:00Z' })),
+  shot_id: optional(z.uuid('isn’t a shot id')),
+  played_at: optional(z.iso.datetime({ offset: true, error: 'isn’t a date and time such as 2026-05-01T18:00:00Z' })),
   player: optional(z.string().max(60)),
   session: optional(z.string().max(120)),
   session_id: optional(z.string().max(120)),
@@ -118,7 +118,7 @@ export function eachRow(csv: string, take: (row: ShotTableRow) => void): { probl
         readers = columns.map((name) => (isColumn(name) ? fieldReader(rowSchema.shape[name]) : null));
         ignored = columns.filter((_, i) => readers[i] === null);
         if (ignored.length < columns.length) return;
-        problems.push({ line, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
+        problems.push({ line, column: '', message: 'This isn’t a shot table: it has no column this program knows.' });
         return parser.abort();
       }
       const row: Record<string, unknown> = { line };
@@ -135,7 +135,7 @@ export function eachRow(csv: string, take: (row: ShotTableRow) => void): { probl
     },
   });
   if (!columns && problems.length === 0)
-    problems.push({ line: 1, column: '', message: 'This isn’t a shot table: none of its columns is known.' });
+    problems.push({ line: 1, column: '', message: 'This isn’t a shot table: it has no column this program knows.' });
   return { problems, ignored };
 }
 

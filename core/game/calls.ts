@@ -5,7 +5,7 @@ import { ballsSchema, MOST_STATIONS } from './station';
 export const callsSchema = z.strictObject({
   /** So many stations are called; null: as many as one likes. */
   stations: z
-    .int({ error: 'Give a whole number.' })
+    .int({ error: 'Enter a whole number.' })
     .min(1, 'At least one station.')
     .max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`)
     .nullable()

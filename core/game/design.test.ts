@@ -158,9 +158,9 @@ describe('game files', () => {
   });
 
   test.each([
-    ['not json', 'This is no game file: it is not JSON.'],
+    ['not json', 'This isn’t a game file: it isn’t JSON.'],
     ['[]', 'a game is one object'],
-    ['{"format":"other"}', 'its format is not'],
+    ['{"format":"other"}', 'its format isn’t'],
     ['{"format":"inch-game","version":9}', 'reads files up to version 3'],
     ['"' + 'x'.repeat(600_000) + '"', 'too large'],
   ])('%.30s is refused', (text, reason) => {
@@ -318,7 +318,7 @@ describe('what is asked of a ball', () => {
     const small = { ...bag, clubs: bag.clubs.slice(0, 3) };
     expect(clubRefusal(standing, standing.next!, small, '8 iron')).toBeNull();
     const question = nextQuestion(standing, standing.next!, small, NO_ANSWERS)!;
-    expect(question.title).toBe('The rules leave no club. Which one, all the same?');
+    expect(question.title).toBe('The rules leave no club. Which one did you use?');
     expect(question.keys.map(({ refused, despite }) => [refused, despite])).toEqual(Array(3).fill([undefined, 'used']));
   });
 

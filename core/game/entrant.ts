@@ -24,10 +24,10 @@ export type Entrant = z.infer<typeof entrantSchema>;
 export const MOST_ALLOWANCE = 1000;
 /** A head start as somebody gives it. */
 export const allowanceSchema = z
-  .number({ error: 'Give the head start as a number, or leave it empty.' })
+  .number({ error: 'Enter the head start as a number, or leave it empty.' })
   .min(-MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
   .max(MOST_ALLOWANCE, `A head start is at most ${MOST_ALLOWANCE}.`)
-  .refine((value) => Number.isInteger(value * 2), 'Give the head start in whole or half numbers.');
+  .refine((value) => Number.isInteger(value * 2), 'Enter the head start in whole or half numbers.');
 
 /** Somebody of whom the game takes nothing: zones as drawn, no allowance. */
 export function plainEntrant(playerId: string, level = 18): Entrant {

@@ -18,11 +18,12 @@ export function readGameFile(text: string): { game: GameSpec } | { problems: Pro
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
-    return refuse('', 'This is no game file: it is not JSON.');
+    return refuse('', 'This isn’t a game file: it isn’t JSON.');
   }
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse('', 'This is no game file: a game is one object.');
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return refuse('', 'This isn’t a game file: a game is one object.');
   const { format, version } = value as Record<string, unknown>;
-  if (format !== 'inch-game') return refuse('format', 'This is no game file: its format is not “inch-game”.');
+  if (format !== 'inch-game') return refuse('format', 'This isn’t a game file: its format isn’t “inch-game”.');
   if (!Number.isInteger(version) || !storedGames.understands(value))
     return refuse(
       'version',

@@ -11,7 +11,7 @@ export const SIDES = ['long', 'short', 'left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
 
 const cost = z
-  .number({ error: 'Give the cost as a number.' })
+  .number({ error: 'Enter the cost as a number.' })
   .min(0, 'A cost can’t be negative.')
   .max(100, 'At most 100.')
   .refine((value) => Number.isInteger(value * 2), 'Whole or half figures only.');
@@ -27,7 +27,7 @@ export const rulesSchema = z.strictObject({
   puttOut: z.enum(['no', 'each', 'after_all']).default('no'),
   /** Balls after this many seconds from the first one do not score. */
   timeLimitS: z
-    .int({ error: 'Give whole minutes or seconds.' })
+    .int({ error: 'Enter whole minutes or seconds.' })
     .min(30, 'At least half a minute.')
     .max(7200, 'At most two hours.')
     .nullable()

@@ -58,7 +58,7 @@ test.each([
   ['holing out at a peg', { ...fresh('hole_out'), stations: [one({ target: 'peg' })] }, 'stations.0.target', 'not at a peg'],
   ['a streak longer than the game', fresh('streak', { until: 7 }), 'scoring.until', 'only 6 balls'],
   ['a streak that counts balls to nothing', fresh('streak', { until: null, counts: 'balls' }), 'scoring.counts', 'how many in a row'],
-  ['the same club twice in a trial', fresh('club_trial', { clubs: ['PW', 'pw'] }), 'scoring.clubs.1', 'already in'],
+  ['the same club twice in a trial', fresh('club_trial', { clubs: ['PW', 'pw'] }), 'scoring.clubs.1', 'already listed'],
   ['a fixed club in a trial', { ...fresh('club_trial'), stations: [one({ club: 'PW' })] }, 'stations.0.club', 'leave it free'],
   [
     'three clubs kept apart',

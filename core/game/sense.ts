@@ -83,7 +83,7 @@ function ordersOf({ stations, order, scoring, leadIn, rules }: Game): Refusal[] 
   if (rules.clubsApart && scheme.clubs && (isOutAndBack(order) || order === 'random'))
     found.push({
       path: ['order'],
-      message: 'Clubs that are kept apart decide the order: choose station after station, or the player’s choice.',
+      message: 'Clubs kept apart decide the order: choose station after station, or the player’s choice.',
     });
   return found;
 }
@@ -101,8 +101,8 @@ function rulesOf({ stations, order, scoring, rules, sizes }: Game): Refusal[] {
   if (rules.attempts === 'until_works' && !can.again)
     refuse('attempts', `In “${label}” a ball is not hit again until it works: first attempts only.`);
   if (rules.endOnPerfectRound && !isOutAndBack(order))
-    refuse('endOnPerfectRound', 'A round is one ball at every station: choose the order out and back.');
-  if (rules.endOnPerfectRound && !can.perfect) refuse('endOnPerfectRound', `“${label}” knows no perfect round.`);
+    refuse('endOnPerfectRound', 'A round is one ball at every station. Choose the order out and back.');
+  if (rules.endOnPerfectRound && !can.perfect) refuse('endOnPerfectRound', `“${label}” has no perfect round.`);
   if (rules.puttOut === 'each' && puttedOut) refuse('puttOut', `“${label}” already includes the putts.`);
   if (rules.puttOut !== 'no' && stations.some((station) => station.target === 'peg'))
     refuse('puttOut', 'You can’t putt out at a peg: there’s no hole.');
@@ -138,6 +138,6 @@ function goalOf(game: Game): Refusal[] {
   const unit = scheme.unit(scoring);
   if (scheme.better(scoring) === 'higher' && goal > best) return [{ path: ['goal'], message: `This game can give ${best} at most.` }];
   if (scheme.better(scoring) === 'lower' && goal < best) return [{ path: ['goal'], message: `This game takes at least ${best}.` }];
-  if (unit !== 'length' && !Number.isInteger(goal * 2)) return [{ path: ['goal'], message: 'Give a whole or a half number.' }];
+  if (unit !== 'length' && !Number.isInteger(goal * 2)) return [{ path: ['goal'], message: 'Enter a whole or a half number.' }];
   return [];
 }

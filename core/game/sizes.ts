@@ -25,7 +25,7 @@ export const sizesSchema = z
     of: z.enum(['player', 'coach', 'fixed']).default('fixed'),
     /** With `fixed`: its length in metres; null for the ordinary one. */
     fixedM: z
-      .number({ error: 'Give the length, or leave it empty.' })
+      .number({ error: 'Enter the length, or leave it empty.' })
       .min(0.2, 'A measure is 8 in to 10 ft long (0.2 to 3 m).')
       .max(3.05, 'A measure is 8 in to 10 ft long (0.2 to 3 m).')
       .nullable()

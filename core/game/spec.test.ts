@@ -17,8 +17,8 @@ test.each([
   ['no title', { title: '  ' }, 'title', 'A game needs a title.'],
   ['no station', { stations: [] }, 'stations', 'A game needs at least one station.'],
   ['500 balls', { stations: [station('a', { balls: 500 })] }, 'stations.0.balls', 'At most 60 balls'],
-  ['half a ball', { stations: [station('a', { balls: 1.5 })] }, 'stations.0.balls', 'Give a whole number.'],
-  ['no distance', { stations: [station('a', { distanceM: NaN })] }, 'stations.0.distanceM', 'Give the distance'],
+  ['half a ball', { stations: [station('a', { balls: 1.5 })] }, 'stations.0.balls', 'Enter a whole number.'],
+  ['no distance', { stations: [station('a', { distanceM: NaN })] }, 'stations.0.distanceM', 'Enter the distance'],
   ['a chip from 101 yd', { stations: [station('a', { distanceM: yd(101) })] }, 'stations.0.distanceM', 'at most 100 yd'],
   [
     'a putt from sand',

@@ -39,7 +39,7 @@ export const gameSpecSchema = z
     /** Phases before the one that counts; each has a score of its own, and the game's is that of the last. */
     leadIn: z.array(leadInSchema).max(3, 'At most three phases before the one that counts.').default([]),
     /** The score to reach; null where there is none. */
-    goal: z.number({ error: 'Give a number, or leave it empty.' }).min(0, 'A goal can’t be negative.').nullable(),
+    goal: z.number({ error: 'Enter a number, or leave it empty.' }).min(0, 'A goal can’t be negative.').nullable(),
   })
   .superRefine((game, ctx) => {
     for (const { path, message } of refuseNonsense(game)) ctx.addIssue({ code: 'custom', path: [...path], message });

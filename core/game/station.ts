@@ -11,7 +11,7 @@ export const MOST_STATIONS = 40;
 export const MANY_BALLS = 10;
 
 export const ballsSchema = z
-  .int({ error: 'Give a whole number.' })
+  .int({ error: 'Enter a whole number.' })
   .min(1, 'At least one ball.')
   .max(MOST_BALLS, `At most ${MOST_BALLS} balls at one station: split a longer set into stations or sessions.`);
 
@@ -43,24 +43,29 @@ export const stationSchema = z
     shape: z.enum(SHAPES).nullable().default(null),
     /** A club that must be used, by its name. */
     club: clubLabel.nullable().default(null),
-    /** What is aimed at: a hole, or a peg that stands in for one. */
+    /** Scoring: a hole, or a peg that stands in for one. */
     target: z.enum(['hole', 'peg']).default('hole'),
-    distanceM: z.number({ error: 'Give the distance to the hole as a number.' }).gt(0, 'The distance must be more than nothing.'),
+    distanceM: z.number({ error: 'Enter the distance to the hole as a number.' }).gt(0, 'The distance must be more than 0.'),
     /** The unit in which the coach gave the distances; only for showing them to the coach again. */
     distanceUnit: z.enum(DISTANCE_UNITS),
     /** Where the landing zone is, from the ball, in metres; for games that have one. */
-    carryM: z.number({ error: 'Give the carry as a number.' }).gt(0, 'The carry must be more than nothing.').nullable().default(null),
+    carryM: z.number({ error: 'Enter the carry as a number.' }).gt(0, 'The carry must be more than 0.').nullable().default(null),
     /** How far it is to the edge of the green, from the ball, in metres; null where nobody says. */
     edgeM: z
-      .number({ error: 'Give the distance to the green as a number.' })
-      .gt(0, 'The distance must be more than nothing.')
+      .number({ error: 'Enter the distance to the green as a number.' })
+      .gt(0, 'The distance must be more than 0.')
       .nullable()
       .default(null),
     /** How a putt runs. */
     slope: z.enum(SLOPES).nullable().default(null),
     breaks: z.enum(BREAKS).nullable().default(null),
     /** Strokes to finish, for games against a par. */
-    par: z.int({ error: 'Give the par as a whole number.' }).min(1, 'A par is 1 to 6.').max(6, 'A par is 1 to 6.').nullable().default(null),
+    par: z
+      .int({ error: 'Enter the par as a whole number.' })
+      .min(1, 'A par is 1 to 6.')
+      .max(6, 'A par is 1 to 6.')
+      .nullable()
+      .default(null),
     balls: ballsSchema,
   })
   .superRefine((station, ctx) => {

@@ -128,7 +128,7 @@ test('outlines that are none are refused with a sentence', () => {
     [5, 5],
   ];
   expect(faultOf([])).toMatch('three points');
-  expect(faultOf([...SQUARE, SQUARE[3]!])).toMatch('at the same place');
+  expect(faultOf([...SQUARE, SQUARE[3]!])).toMatch('in the same place');
   expect(
     faultOf([
       [0, 0],

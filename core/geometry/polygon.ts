@@ -18,7 +18,7 @@ export const outlineSchema = z
   })
   .transform((outline): Outline => outline);
 
-const NEARLY_NOTHING = 'This outline encloses nearly nothing: less than half a square metre.';
+const NEARLY_NOTHING = 'This outline is smaller than half a square metre.';
 
 /** Pairs of following corners, the closing one included. */
 function edges(outline: Outline): [Point, Point][] {
@@ -27,8 +27,8 @@ function edges(outline: Outline): [Point, Point][] {
 
 /** What is wrong with an outline, in a sentence; null where it is a simple shape with an area. */
 export function faultOf(outline: Outline): string | null {
-  if (outline.length < 3) return 'An outline needs three points or more.';
-  if (edges(outline).some(([a, b]) => distance(a, b) < SAME_M)) return 'Two points that follow each other are at the same place.';
+  if (outline.length < 3) return 'An outline needs at least three points.';
+  if (edges(outline).some(([a, b]) => distance(a, b) < SAME_M)) return 'Two neighbouring points are in the same place.';
   // By its hull: of a shape that crosses itself, parts of the area cancel out.
   const hull = polygonHull(outline as [number, number][]);
   if (!hull || areaOf(hull) < 0.5) return NEARLY_NOTHING;

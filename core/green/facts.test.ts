@@ -72,7 +72,7 @@ test('the edge is the last one before the hole, where the line leaves the green 
   });
   expect(rounded(horseshoe, [-20, 5], [7, 5])).toEqual([27, 24, 3, null, true]);
   expect(oddStation(factsOf(horseshoe, at(-7, 5), 'imperial'), 'Station 1', 'imperial')).toEqual([
-    'From Station 1 the line to the hole leaves the green: hardly ever seen on a course.',
+    'From Station 1 the line to the hole leaves the green: rare on a course.',
   ]);
 });
 
@@ -146,7 +146,7 @@ test('a shot for the place, with the reason', () => {
     return `${suggested.shotType}: ${suggested.reason}`;
   };
   expect(says(at(-5, 0))).toBe('putt: On the green.');
-  expect(says(at(-10.5, 0))).toBe('fringe_putt: Short grass all the way: the putter.');
+  expect(says(at(-10.5, 0))).toBe('fringe_putt: Short grass all the way: use the putter.');
   expect(says(at(0, -20))).toBe('pitch: Sand on the line: carry 9 yd.');
   expect(says(at(0, -20.5, 'h1'), green({ holes: [{ key: 'h1', label: 'A', target: 'hole', at: [0, -6] }] }))).toMatch(
     /^lob: Sand to carry, 9 yd, and only 4 yd of green/,
@@ -159,7 +159,7 @@ test('a shot for the place, with the reason', () => {
   expect(says({ ...at(-13, 0), surface: 'fairway', at: [-12.5, 0] } as never)).toBe(
     'bump_and_run: It can roll nearly all the way: carry 4 yd, run 10 yd.',
   );
-  expect(says(at(-25, 0))).toBe('pitch: At least as much carry as roll: carry 17 yd, run 10 yd.');
+  expect(says(at(-25, 0))).toBe('pitch: Carry at least as much as roll: carry 17 yd, run 10 yd.');
   expect(says(at(0, -15))).toBe('bunker: Out of sand, with 11 yd of green.');
 });
 
@@ -186,9 +186,7 @@ test('what is unlike a course is pointed out', () => {
   expect(odd(at(-95, 0))).toMatch('104 yd from its hole: too far');
   expect(odd({ ...at(-20, 0), surface: 'sand' })).toMatch('where the plan has light rough');
   expect(odd({ ...at(-5, 0), surface: 'fringe' })).toMatch('where the plan has green');
-  expect(odd(at(-10.5, 0), green({ holes: [{ key: 'h1', label: 'A', target: 'hole', at: [-9.5, 0] }] }))).toMatch(
-    'off the green: hardly ever',
-  );
+  expect(odd(at(-10.5, 0), green({ holes: [{ key: 'h1', label: 'A', target: 'hole', at: [-9.5, 0] }] }))).toMatch('off the green: rare');
   expect(odd(at(-20, 0))).toBe('');
   expect(odd(at(-5, 0))).toBe('');
 });
@@ -250,6 +248,6 @@ test('a plan that makes no sense is refused where it is wrong, in a sentence', (
       ],
     }),
   ).toMatch(/areas.0.outline: This outline/);
-  expect(wrong({ fringeM: Number.NaN, stimpFt: 40 })).toMatch(/Give the width.*3 to 16/);
+  expect(wrong({ fringeM: Number.NaN, stimpFt: 40 })).toMatch(/Enter the width.*3 to 16/);
   expect(wrong({ slope: { by: 'spots', spots: [] } })).toMatch('three measured heights');
 });

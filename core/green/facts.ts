@@ -82,7 +82,7 @@ export function oddStation(facts: StationFacts, name: string, system: UnitSystem
   return [
     line.distanceM > longestM(shotType)
       ? `${name} is ${far(line.distanceM)} from its hole: too far for a ${say(shotType)}.`
-      : isPutt(shotType) && line.distanceM > LONG_PUTT_M && `${name} is a putt of ${far(line.distanceM)}: hardly ever seen on a course.`,
+      : isPutt(shotType) && line.distanceM > LONG_PUTT_M && `${name} is a putt of ${far(line.distanceM)}: rare on a course.`,
     surface !== ground &&
       ground !== 'green' &&
       surface !== 'green' &&
@@ -90,9 +90,7 @@ export function oddStation(facts: StationFacts, name: string, system: UnitSystem
       `${name} is said to lie in ${say(surface)}, where the plan has ${say(ground)}: it could hardly come up there.`,
     (surface === 'green') !== (ground === 'green') &&
       `${name} is said to lie on ${say(surface)}, where the plan has ${say(ground)}: it could hardly come up there.`,
-    surface === 'green' && line.edgeM > 0 && `From ${name} the line to the hole leaves the green: hardly ever seen on a course.`,
-    surface !== 'green' &&
-      line.distanceM < 1.5 &&
-      `${name} is ${far(line.distanceM)} from the hole and off the green: hardly ever seen on a course.`,
+    surface === 'green' && line.edgeM > 0 && `From ${name} the line to the hole leaves the green: rare on a course.`,
+    surface !== 'green' && line.distanceM < 1.5 && `${name} is ${far(line.distanceM)} from the hole and off the green: rare on a course.`,
   ].filter((line) => typeof line === 'string');
 }

@@ -110,7 +110,7 @@ test('what is no green is refused with its place', () => {
     const read = readGeoJson(text);
     return 'problems' in read ? read.problems.map(({ path, message }) => `${path}: ${message}`).join('; ') : 'read';
   };
-  expect(says('{')).toMatch('not JSON');
+  expect(says('{')).toMatch('it isn’t JSON');
   expect(says('{"type":"Feature"}')).toMatch('A green is a FeatureCollection');
   expect(says('{"type":"FeatureCollection","features":[]}')).toMatch('a green needs an outline');
   expect(says('x'.repeat(2_000_001))).toMatch('too large');

@@ -99,14 +99,14 @@ export function readGeoJson(text: string): ReadGreen | { problems: Problem[] } {
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
-    return refuse('', 'This is no GeoJSON: it is not JSON.');
+    return refuse('', 'This isn’t GeoJSON: it isn’t JSON.');
   }
   const file = fileSchema.safeParse(value);
   if (!file.success) return { problems: problemsOf(file.error) };
   const { features } = file.data;
   const green = features.find((feature) => feature.properties?.['inch'] === 'green');
   const { input, notes } = green ? { input: own(features, green), notes: [] } : foreign(features);
-  if (!input) return refuse('features', 'No polygon in this file: a green needs an outline.');
+  if (!input) return refuse('features', 'This file has no polygon: a green needs an outline.');
   const plan = greenPlanSchema.safeParse(input);
   return plan.success ? { plan: plan.data, notes } : { problems: problemsOf(plan.error) };
 }

@@ -48,7 +48,7 @@ const groupSchema = z.strictObject({
   /** Where it stands; for a group that plays, its station says that. */
   at: pointSchema,
   /** How far its people stand from its middle, in metres. */
-  radiusM: z.number({ error: 'Give the radius as a number.' }).min(0.3, 'At least 0.3 m (1 ft).').max(15, 'At most 15 m (49 ft).'),
+  radiusM: z.number({ error: 'Enter the radius as a number.' }).min(0.3, 'At least 0.3 m (1 ft).').max(15, 'At most 15 m (49 ft).'),
   /** How its players play; decides where a shank goes. */
   hands: z.enum([...HANDS, 'mixed']),
 });
@@ -56,7 +56,7 @@ const groupSchema = z.strictObject({
 const spotSchema = z.strictObject({
   at: pointSchema,
   /** Metres above any level that is the same for all spots. */
-  heightM: z.number({ error: 'Give the height as a number.' }).min(-20, 'At most 20 m up or down.').max(20, 'At most 20 m up or down.'),
+  heightM: z.number({ error: 'Enter the height as a number.' }).min(-20, 'At most 20 m up or down.').max(20, 'At most 20 m up or down.'),
 });
 
 const slopeSchema = z.discriminatedUnion('by', [
@@ -64,11 +64,11 @@ const slopeSchema = z.discriminatedUnion('by', [
     by: z.literal('fall'),
     /** The direction in which it falls: 0 is up the plan, 90 to the right. */
     towardsDeg: z
-      .number({ error: 'Give the direction in degrees.' })
+      .number({ error: 'Enter the direction in degrees.' })
       .min(0, 'A direction is 0 to 360 degrees.')
       .max(360, 'A direction is 0 to 360 degrees.'),
     percent: z
-      .number({ error: 'Give the fall in percent.' })
+      .number({ error: 'Enter the fall in percent.' })
       .min(0, 'A fall can’t be negative. Reverse its direction.')
       .max(15, 'At most 15%: no green falls more.'),
   }),
@@ -82,7 +82,7 @@ export const greenPlanSchema = z
     title: filledLine(80, 'A green needs a name.'),
     outline: outlineSchema,
     fringeM: z
-      .number({ error: 'Give the width as a number.' })
+      .number({ error: 'Enter the width as a number.' })
       .min(0, 'A width can’t be negative.')
       .max(10, 'A fringe is at most 10 m (33 ft) wide.'),
     /** What lies around, beyond the fringe and outside every area. */
@@ -92,7 +92,7 @@ export const greenPlanSchema = z
     slope: slopeSchema.nullable().default(null),
     /** Green speed by the Stimp reading, in feet. */
     stimpFt: z
-      .number({ error: 'Give the speed as a number, or leave it empty.' })
+      .number({ error: 'Enter the speed as a number, or leave it empty.' })
       .min(3, 'A green speed is 3 to 16 ft.')
       .max(16, 'A green speed is 3 to 16 ft.')
       .nullable()

@@ -50,9 +50,9 @@ export function planeThrough(spots: readonly Spot[]): { gradient: Gradient; miss
 
 /** What is wrong with a set of heights, in a sentence; null where they settle a plane that a green can have. */
 export function faultOfSpots(spots: readonly Spot[]): string | null {
-  if (spots.length < 3) return 'A slope needs three measured heights or more.';
+  if (spots.length < 3) return 'A slope needs at least three measured heights.';
   const plane = planeThrough(spots);
-  if (!plane) return 'These heights lie in one line: measure one to the side of it.';
+  if (!plane) return 'These heights are in one line. Measure one to the side.';
   const steep = Math.hypot(...plane.gradient);
   return steep > 0.15 ? `These heights make a slope of ${Math.round(steep * 100)}%: no green is steeper than 15%.` : null;
 }

@@ -33,7 +33,7 @@ export function suggestShot(line: Line, surface: Surface, sit: Sit, unit: Length
       shotType: high,
       reason: `Only ${length(greenM)} of green${uphill < -0.01 ? ', and it falls away' : ''}: it has to stop${hard}.`,
     };
-  if (surface === 'fringe' && edgeM <= PUTTER_M) return { shotType: 'fringe_putt', reason: 'Short grass all the way: the putter.' };
+  if (surface === 'fringe' && edgeM <= PUTTER_M) return { shotType: 'fringe_putt', reason: 'Short grass all the way: use the putter.' };
   const carryM = Math.min(distanceM, edgeM + PAST_EDGE_M);
   const share = carryM / distanceM;
   const parts = `carry ${length(carryM)}, run ${length(distanceM - carryM)}`;
@@ -41,5 +41,5 @@ export function suggestShot(line: Line, surface: Surface, sit: Sit, unit: Length
   if (share <= RUN_SHARE && short && sit !== 'down')
     return { shotType: 'bump_and_run', reason: `It can roll nearly all the way: ${parts}.` };
   if (share < 0.5) return { shotType: 'chip', reason: `More roll than carry: ${parts}.` };
-  return { shotType: 'pitch', reason: `At least as much carry as roll: ${parts}.` };
+  return { shotType: 'pitch', reason: `Carry at least as much as roll: ${parts}.` };
 }

@@ -3,7 +3,7 @@ import * as z from 'zod';
 /** A measure of somebody's own, in metres; null where it was never measured. */
 export const ownLength = (name: string, minM: number, maxM: number, range: string) =>
   z
-    .number({ error: 'Give a length, or leave it empty.' })
+    .number({ error: 'Enter a length, or leave it empty.' })
     .min(minM, `A ${name} is ${range}.`)
     .max(maxM, `A ${name} is ${range}.`)
     .nullable();

@@ -6,9 +6,9 @@ import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';
 
-const email = z.email('Give an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
+const email = z.email('Enter an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
 
-export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Give your password.').max(1000) });
+export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Enter your password.').max(1000) });
 
 /** The fewest characters of a password. */
 export const PASSWORD_LEAST = 10;
@@ -19,13 +19,13 @@ const newPassword = z
   .max(PASSWORD_MOST, `At most ${PASSWORD_MOST} characters.`);
 
 export const signUpSchema = z.strictObject({
-  name: filledLine(60, 'Give your name.'),
+  name: filledLine(60, 'Enter your name.'),
   email,
   password: newPassword,
 });
 
 /** Another password for an account. */
-export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Give your password.').max(PASSWORD_MOST), next: newPassword });
+export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST), next: newPassword });
 
 /** The clubs of somebody alone: those that most people carry, or their own, entered later. */
 export const BAGS = ['usual', 'later'] as const;
@@ -56,7 +56,7 @@ export const settingsSchema = z.strictObject({
   ...ownLengths,
   flagstickM: ownLength('flagstick', 1, 3, '3 to 10 ft (1 to 3 m)'),
   /** After how many days a ball counts half for what is believed of a skill; null: never less. */
-  halfLifeDays: z.int('Give whole days.').min(7, 'At least a week.').max(3650, 'At most ten years.').nullable(),
+  halfLifeDays: z.int('Enter whole days.').min(7, 'At least a week.').max(3650, 'At most ten years.').nullable(),
   strokesAs: z.enum(STROKES_AS),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -8,7 +8,7 @@ const faultsOf = (change: object) =>
   );
 
 test.each([
-  ['no name', { name: ' ' }, 'name', 'Give a name or a nickname.'],
+  ['no name', { name: ' ' }, 'name', 'Enter a name or a nickname.'],
   ['no level', { level: null }, 'level', 'Enter a level such as 18, or +2'],
   ['a level of 60', { level: 60 }, 'level', 'Levels run from +10 to 54'],
   ['a pace of 3 m', { paceM: 3 }, 'paceM', 'A pace is'],

@@ -10,7 +10,7 @@ export const clubSchema = z.strictObject({
   label: filledLine(20, 'Name the club.'),
   /** Null where nobody knows it: nothing is reckoned from it. */
   loftDeg: z
-    .number({ error: 'Give the loft in degrees, or leave it empty.' })
+    .number({ error: 'Enter the loft in degrees, or leave it empty.' })
     .min(0, 'A loft is 0 to 80 degrees.')
     .max(80, 'A loft is 0 to 80 degrees.')
     .nullable(),
@@ -18,7 +18,7 @@ export const clubSchema = z.strictObject({
 
 export const playerSchema = z
   .strictObject({
-    name: filledLine(60, 'Give a name or a nickname.'),
+    name: filledLine(60, 'Enter a name or a nickname.'),
     level: levelSchema,
     handed: z.enum(HANDS),
     units: z.enum(UNIT_SYSTEMS),
@@ -64,7 +64,7 @@ export const roundMixSchema = z
       .string()
       .regex(/^[a-z_]+\|[a-z_]+\|\d+$/)
       .max(50),
-    z.number({ error: 'Give a number, such as 0.5.' }).min(0, 'Not below nothing.').max(60, 'At most 60 a round.'),
+    z.number({ error: 'Enter a number, such as 0.5.' }).min(0, 'Can’t be negative.').max(60, 'At most 60 a round.'),
   )
   .nullable();
 

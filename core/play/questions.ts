@@ -87,7 +87,7 @@ function clubQuestion(standing: Standing, turn: Turn, bag: Bag): Question {
   const none = clubs.every(({ label }) => why(label) !== null);
   return {
     kind: 'club',
-    title: none ? 'The rules leave no club. Which one, all the same?' : 'Which club?',
+    title: none ? 'The rules leave no club. Which one did you use?' : 'Which club?',
     keys: clubs.map(({ clubId, label }) => {
       const reason = why(label);
       return {

@@ -80,7 +80,7 @@ describe('what stood out', () => {
     expect(of([thin, thin, left(2, 0), left(2, 0)])).not.toContain('Hit thin');
   });
   test('then the side, then the stations, each with the balls it rests on', () => {
-    expect(of([left(2, 180), left(4, 170), left(4, 190), left(5, 0)])).toBe('Finished short, 3 of 4 whose direction is known.');
+    expect(of([left(2, 180), left(4, 170), left(4, 190), left(5, 0)])).toBe('Finished short, 3 of 4 with a known direction.');
     expect(of([holed, left(2), left(2), between(6, 10), between(6, 10), left(40)])).toBe(
       'Best from the 15 yd chip (4.7 a ball, 3 balls), poorest from the 25 yd pitch (0.7 a ball, 3 balls).',
     );

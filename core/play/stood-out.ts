@@ -38,7 +38,7 @@ function direction({ played }: Standing): string | null {
   const found = missDirection(played);
   if (!found) return null;
   const { word, balls, of } = found;
-  return `${word === 'left' || word === 'right' ? 'Missed' : 'Finished'} ${word}, ${balls} of ${of} whose direction is known.`;
+  return `${word === 'left' || word === 'right' ? 'Missed' : 'Finished'} ${word}, ${balls} of ${of} with a known direction.`;
 }
 
 function stations(standing: Standing, system: UnitSystem): string | null {

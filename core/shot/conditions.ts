@@ -12,7 +12,7 @@ export const conditionsSchema = openObject({
   version: whole(1).optional(),
   /** The reading of the speed of the green, in feet. */
   stimpFt: z
-    .number({ error: 'Give the speed in feet.' })
+    .number({ error: 'Enter the speed in feet.' })
     .min(3, 'A green is from 3 to 16 ft fast.')
     .max(16, 'A green is from 3 to 16 ft fast.')
     .optional(),
@@ -37,7 +37,7 @@ export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;
 /** How far a station really was, and how that is known: a correction touches the session, never the game. */
 export const stationDistanceSchema = openObject({
   key,
-  distanceM: z.number({ error: 'Give the distance.' }).gt(0, 'A distance is more than nothing.').max(150, 'At most 150 m.'),
+  distanceM: z.number({ error: 'Enter the distance.' }).gt(0, 'A distance is more than 0.').max(150, 'At most 150 m.'),
   source: z.enum(DISTANCE_SOURCES),
 });
 export type StationDistance = z.infer<typeof stationDistanceSchema>;

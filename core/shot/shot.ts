@@ -87,8 +87,9 @@ const shotFields = {
 function checkResult(shot: Partial<z.infer<z.ZodObject<typeof resultFields>>>, ctx: z.RefinementCtx) {
   const ring = shot.leftMinM != null || shot.leftMaxM != null;
   if (shot.holed && ((shot.leftM ?? 0) > 0 || ring))
-    ctx.addIssue({ code: 'custom', path: ['holed'], message: 'A holed ball has nothing left to the hole.' });
-  if (shot.leftM != null && ring) ctx.addIssue({ code: 'custom', path: ['leftM'], message: 'Give the distance left or a ring, not both.' });
+    ctx.addIssue({ code: 'custom', path: ['holed'], message: 'A holed ball has no distance left.' });
+  if (shot.leftM != null && ring)
+    ctx.addIssue({ code: 'custom', path: ['leftM'], message: 'Enter the distance left or a ring, not both.' });
   if (shot.leftMinM != null && shot.leftMaxM != null && shot.leftMaxM <= shot.leftMinM)
     ctx.addIssue({ code: 'custom', path: ['leftMaxM'], message: 'The outer edge of the ring must be farther out than the inner one.' });
 }
@@ -103,7 +104,7 @@ export type Shot = ShotRecord & { shotId: string };
 export const shotAmendSchema = openObject(shotFields)
   .omit({ playerId: true, sessionId: true })
   .partial()
-  .refine((fields) => Object.keys(fields).length > 0, 'A correction changes something.');
+  .refine((fields) => Object.keys(fields).length > 0, 'A correction has to change something.');
 export type ShotAmend = z.infer<typeof shotAmendSchema>;
 
 const eventFields = {

@@ -37,7 +37,7 @@ test('signing in leads to where one wanted to go', async () => {
 });
 
 test.each([
-  [401, { code: 'INVALID_EMAIL_OR_PASSWORD' }, 'E-mail or password is not right.'],
+  [401, { code: 'INVALID_EMAIL_OR_PASSWORD' }, 'Wrong e-mail or password.'],
   [429, { code: 'WAIT', message: 'Wait 8 seconds, then try again.' }, 'Wait 8 seconds, then try again.'],
   [403, {}, 'The program was started for another address'],
   [500, {}, 'Something went wrong on our side.'],
@@ -56,15 +56,15 @@ test('a server that does not answer is said too', async () => {
   }) as unknown as typeof global.fetch;
   render(<SignInForm next="/" />);
   await fill({ 'E-mail': 'a@b.example', Password: 'secret' }, 'Sign in');
-  expect(screen.getByRole('alert')).toHaveTextContent('The server did not answer.');
+  expect(screen.getByRole('alert')).toHaveTextContent('The server didn’t answer.');
 });
 
 test('an account needs a name, an address and ten characters, and nothing is sent before', async () => {
   const asked = answer(200);
   render(<SignUpForm />);
   await fill({ 'E-mail': 'nobody', Password: 'short' }, 'Make the account');
-  expect(screen.getByText('Give your name.')).toBeVisible();
-  expect(screen.getByText(/Give an e-mail address/)).toBeVisible();
+  expect(screen.getByText('Enter your name.')).toBeVisible();
+  expect(screen.getByText(/Enter an e-mail address/)).toBeVisible();
   expect(asked).toThrow();
 });
 

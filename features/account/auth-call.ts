@@ -15,14 +15,14 @@ export async function authCall(
     body: JSON.stringify(body),
   }).catch(() => null);
   if (response?.ok) return { ok: true };
-  if (!response) return refused('The server did not answer. Nothing is lost; try again.');
+  if (!response) return refused('The server didn’t answer. Nothing is lost. Try again.');
   const { code = '', message } = (await response.json().catch(() => ({}))) as { code?: string; message?: string };
   return { ok: false, fields: { [fields[code] ?? '']: reason(response.status, code, message) } };
 }
 
 function reason(status: number, code: string, message: string | undefined): string {
-  if (code === 'INVALID_EMAIL_OR_PASSWORD') return 'E-mail or password is not right.';
+  if (code === 'INVALID_EMAIL_OR_PASSWORD') return 'Wrong e-mail or password.';
   if (status === 403) return 'The program was started for another address (PUBLIC_URL): open it under that one.';
   if (status >= 500) return 'Something went wrong on our side. Nothing was lost. Try again.';
-  return message ?? 'This was refused.';
+  return message ?? 'That didn’t work. Try again.';
 }

@@ -132,9 +132,9 @@ test('an edit is answered anew and what was asked before is dropped; another way
 
 test('no game and no station: what is missing is said, and nothing is asked', () => {
   const { rerender, unmount } = render(panel(null, 'At least one ring.'));
-  expect(screen.getByText(/Forecast once nothing is missing: At least one ring\./)).toBeVisible();
+  expect(screen.getByText(/Forecast once this is complete: At least one ring\./)).toBeVisible();
   rerender(panel(spec('wander')));
-  expect(screen.getByText(/stations that are called while you play can’t be foreseen/)).toBeVisible();
+  expect(screen.getByText(/Stations called during play can’t be forecast/)).toBeVisible();
   expect(within(document.body).getByLabelText('Goal')).toBeVisible();
   expect(worker.asked).toEqual([]);
   unmount();

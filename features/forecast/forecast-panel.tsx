@@ -47,8 +47,8 @@ export function ForecastPanel({ game, problem, desk, onSet, goalField }: Props) 
         <h2 className="mb-1">What a good score is</h2>
         <p className="small-print">
           {game
-            ? 'Forecast once a station is there: stations that are called while you play can’t be foreseen.'
-            : `Forecast once nothing is missing: ${problem}`}
+            ? 'Add a station to see a forecast. Stations called during play can’t be forecast.'
+            : `Forecast once this is complete: ${problem}`}
         </p>
         <div className="mb-3">{goalField}</div>
       </>

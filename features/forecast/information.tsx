@@ -36,7 +36,7 @@ export function InformationPanel({ game, units, answer, targetName }: Shared) {
 
 function adviceFor({ scoring }: GameSpec): string {
   const sees = schemeOf(scoring).sees(scoring);
-  if (sees.includes('executed')) return 'What comes off as asked says nothing of the distance left.';
-  if (sees.includes('strokes')) return 'Ringing or taping the first ball too would tell far more.';
-  return 'A zone that nearly all or hardly any balls reach tells little: size it to the player.';
+  if (sees.includes('executed')) return 'Played as asked or not says nothing about the distance left.';
+  if (sees.includes('strokes')) return 'Score the first ball by rings or tape as well, and you learn far more.';
+  return 'Nearly all balls, or hardly any, finish in this zone, so you learn little. Size it to the player.';
 }

@@ -68,12 +68,12 @@ export function Zones({ game, units, answer, targetName, wanted, onWanted, onSet
     <>
       <h3 className={styles.title}>Size of the {zones.now.length > 1 ? 'zones' : 'zone'}</h3>
       <p className="small-print mb-1">
-        {landing ? 'The zone now catches' : `${capital(targetName)} finishes inside:`} <b className="fig">{rates.join(' · ')}</b>
+        {landing ? 'Inside the zone now' : `${capital(targetName)} finishes inside:`} <b className="fig">{rates.join(' · ')}</b>
         {landing && ` of ${targetName}’s balls${rates.length > 1 ? ': landing, and finishing' : ''}`}
       </p>
       <div className={styles.suggest}>
         <span className={styles.ask}>
-          <ChanceSelect label="Share of the balls that the widest zone should catch" value={wanted} onChange={onWanted} />
+          <ChanceSelect label="Share of balls to finish inside the widest zone" value={wanted} onChange={onWanted} />
           <span>{zones.now.length > 1 && !landing ? 'inside the widest' : 'inside'}</span>
         </span>
         <Button

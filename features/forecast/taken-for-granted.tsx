@@ -21,5 +21,5 @@ export function TakenForGranted({ game }: { game: GameSpec }) {
       : []),
   ];
   if (notes.length === 0) return null;
-  return <p className="small-print mt-1 mb-0">Taken for granted: {notes.join('; ')}.</p>;
+  return <p className="small-print mt-1 mb-0">Assumed: {notes.join('; ')}.</p>;
 }

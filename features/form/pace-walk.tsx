@@ -26,9 +26,9 @@ export function PaceWalk({ units, paceM, onPace }: Props) {
   const take = async () => {
     const parsed = ownLengths.paceM.safeParse(found ?? Number.NaN);
     if (!parsed.success || parsed.data === null)
-      return setFault(found === null ? 'Give the number of paces.' : parsed.error!.issues[0]!.message);
+      return setFault(found === null ? 'Enter the number of paces.' : parsed.error!.issues[0]!.message);
     setFault(null);
-    if ((await onPace(parsed.data)) === false) return setFault('This could not be kept; try again when the network is back.');
+    if ((await onPace(parsed.data)) === false) return setFault('Not saved: no connection. Try again.');
     setOpen(false);
   };
   if (!open)

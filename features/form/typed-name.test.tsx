@@ -29,7 +29,7 @@ test('what was typed is sent, and what is refused stands beside the field, which
 test('without a network nothing is done, and it is said', async () => {
   const { onDone, onBack, user } = show(async () => Promise.reject(new Error('gone')));
   await user.click(screen.getByRole('button', { name: 'Erase for good' }));
-  expect(screen.getByText(/This could not be sent/)).toBeVisible();
+  expect(screen.getByText(/No connection/)).toBeVisible();
   expect(onDone).not.toHaveBeenCalled();
   await user.click(screen.getByRole('button', { name: 'Keep' }));
   expect(onBack).toHaveBeenCalledTimes(1);

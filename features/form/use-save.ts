@@ -7,7 +7,7 @@ function showFaults<T extends FieldValues>(result: Refused, setError: UseFormSet
 }
 
 /** The sentence for a form that could not be sent at all. */
-export const NOT_SENT = 'This could not be sent. What you typed is still here; try again when the network is back.';
+export const NOT_SENT = 'No connection. What you typed is still here. Try again.';
 
 /**
  * What a form does when it is sent: saves, then goes on; or shows beside its fields what was refused, or that it could

@@ -30,7 +30,7 @@ export function GameTools({ slug, gameId, archived }: Props) {
       >
         {archived ? 'Bring back' : 'Put away'}
       </Button>
-      {archived && <span className="small-print align-self-center">Put away: its results stay, and it is not offered any more.</span>}
+      {archived && <span className="small-print align-self-center">Put away: its results stay, and it’s no longer offered.</span>}
     </div>
   );
 }

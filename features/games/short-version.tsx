@@ -52,9 +52,9 @@ export function ShortVersion({ slug, gameId, spec, units }: Props) {
               {short.goal !== null && `, ${sayGoal(short, units)}`}
             </>
           ) : full <= minutes * 60 ? (
-            `It fits as it is: ${sayMinutes(full)}.`
+            `It fits already: ${sayMinutes(full)}.`
           ) : (
-            'It cannot be made so short.'
+            'It can’t be made that short.'
           )}
         </p>
         {short && (

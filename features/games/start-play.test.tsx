@@ -75,7 +75,7 @@ test('a duel takes two, and a head start as it is typed', async () => {
   expect(screen.getByRole('button', { name: 'Choose 2 or more' })).toBeDisabled();
   await tap(user, 'Mia');
   await user.type(screen.getByLabelText('Head start, Mia'), '1,3');
-  expect(screen.getByText('Give the head start in whole or half numbers.')).toBeVisible();
+  expect(screen.getByText('Enter the head start in whole or half numbers.')).toBeVisible();
   await tap(user, 'Start with 2');
   expect(asked).not.toHaveBeenCalled();
   await user.clear(screen.getByLabelText('Head start, Mia'));
@@ -136,7 +136,7 @@ test('a refusal and a missing network are said, and it can be tried again', asyn
   asked.mockResolvedValueOnce({ ok: false, fields: { '': 'This game is no longer here.' } });
   await refused(/no longer here/);
   asked.mockRejectedValueOnce(new Error('offline'));
-  await refused(/could not be sent/);
+  await refused(/No connection/);
   begun.mockResolvedValueOnce(null);
   await refused(/One of the players/);
   begun.mockRejectedValueOnce(new Error('no store'));

@@ -44,9 +44,9 @@ export function StationDoor({ slug, game, at, stationKey, units, players, coach,
           </span>
         </div>
       ) : (
-        <p className="empty">This station is not in the game any more: print its cards again.</p>
+        <p className="empty">This station is no longer in the game. Print the cards again.</p>
       )}
-      {station && decides && <p>This game says which station comes next; it opens where it stands.</p>}
+      {station && decides && <p>This game sets the order of stations, so it opens at the next one.</p>}
       {running.length > 0 && (
         <section className="mb-4">
           <h2 className="mb-2">Go on with</h2>

@@ -4,7 +4,7 @@ import { createElement } from 'react';
 import { drawingOf } from './scoring';
 import type { DrawingProps } from './scoring/zones-plan';
 
-/** What is aimed at, to scale, while it is being designed; edges can be dragged, and are read out in the game's unit. */
+/** Scoring, to scale, while it is being designed; edges can be dragged, and are read out in the game's unit. */
 export function TargetPlan(props: DrawingProps) {
   const { scoring } = props.spec;
   return createElement(drawingOf(scoring.scheme), { ...props, scoring });

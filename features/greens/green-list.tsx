@@ -13,8 +13,7 @@ export function GreenList({ slug, greens, units }: Props) {
   if (greens.length === 0)
     return (
       <p className="empty">
-        No green yet. <Link href={`/a/${slug}/greens/new`}>Draw the first one</Link>: walk from a hole to the edge in eight directions, and
-        it is there.
+        No greens yet. <Link href={`/a/${slug}/greens/new`}>Draw the first one</Link>: pace from a hole to the edge in eight directions.
       </p>
     );
   return (

@@ -61,7 +61,7 @@ export function StartGreen({ slug, greenId: offered, system, paceM, openFile }: 
         <FromShape system={system} onBegin={begin} />
         <section className="panel">
           <h2 className="mb-2">Draw it, or open a file</h2>
-          <p>Corner by corner, on a plan to scale; or a green that was saved as GeoJSON, from here or from a map.</p>
+          <p>Corner by corner on a plan to scale, or from a GeoJSON file, saved here or from a map.</p>
           <div className="d-flex flex-wrap gap-2">
             <Button onClick={() => begin([])}>Draw it</Button>
             {openFile}
@@ -75,7 +75,7 @@ export function StartGreen({ slug, greenId: offered, system, paceM, openFile }: 
 /** A number between two bounds. */
 const between = (least: number, most: number, unit: string) => {
   const bounds = `From ${least} to ${most} ${unit}.`;
-  return z.number({ error: 'Give a number.' }).min(least, bounds).max(most, bounds);
+  return z.number({ error: 'Enter a number.' }).min(least, bounds).max(most, bounds);
 };
 
 const WALK_UNITS = { pace: 'paces', yd: 'yd', m: 'm' } as const;
@@ -109,7 +109,7 @@ function PaceItOut({ system, paceM, onBegin }: { system: UnitSystem; paceM: numb
   return (
     <Form noValidate onSubmit={begin} className="panel">
       <h2 className="mb-2">Pace it out</h2>
-      <p>Stand at a hole and walk to the edge in eight directions. North is up the plan; any fixed direction will do.</p>
+      <p>Stand at a hole and pace to the edge in eight directions. Call any fixed direction north; it’s up on the plan.</p>
       <div className="mb-2" style={{ maxWidth: '13rem' }}>
         <Choice
           id="pace-unit"
@@ -161,11 +161,11 @@ function PaceItOut({ system, paceM, onBegin }: { system: UnitSystem; paceM: numb
   );
 }
 
-/** What was walked so far, as spokes from the hole, and the outline once all are there. */
+/** Paced so far, as spokes from the hole, and the outline once all are there. */
 function Rose({ outline, walked }: { outline: Outline | null; walked: readonly number[] }) {
   const reach = Math.max(4, ...walked) * 1.15;
   return (
-    <svg viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`} role="img" aria-label="What was walked so far" width="100%">
+    <svg viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`} role="img" aria-label="Paced so far" width="100%">
       {outline && (
         <path
           d={`M${outline.map(([x, y]) => `${x},${-y}`).join('L')}Z`}

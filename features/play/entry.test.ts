@@ -29,13 +29,13 @@ test('a pace and a club are one’s own, or ordinary ones where nobody measured'
 
 test('several balls are one total, which may be as far as all of them together', () => {
   expect(typedMetres(type(['9', '9', '9']), own, 3)).toEqual({ leftM: 304.4952 });
-  expect(typedMetres(type([]), own, 3)).toEqual({ why: 'Type what is left in all.' });
+  expect(typedMetres(type([]), own, 3)).toEqual({ why: 'Type the total left.' });
   expect(typedResult(3, 'tape', 3)).toMatchObject({ leftM: null, nBalls: 3, sumLeftM: 3 });
 });
 
 test('nothing, nearly nothing and far too much are refused with the reason', () => {
   expect(typedMetres(nothingTyped('ft'), own)).toEqual({ why: 'Type the distance left.' });
-  expect(typedMetres(type(['0', 'ft', '2']), own)).toEqual({ why: 'So near is in the hole: press Holed.' });
+  expect(typedMetres(type(['0', 'ft', '2']), own)).toEqual({ why: 'That’s in the hole: press Holed.' });
   expect(typedMetres(type(['9', '9', '9']), own)).toHaveProperty('why');
 });
 

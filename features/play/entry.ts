@@ -74,10 +74,10 @@ export type PadMeasures = { paceM: number | null; clubM: number | null };
  * @param balls of how many balls it is the total
  */
 export function typedMetres({ unit, whole, inches }: Typed, own: PadMeasures, balls = 1): { leftM: number } | { why: string } {
-  if (whole === '') return { why: balls > 1 ? 'Type what is left in all.' : 'Type the distance left.' };
+  if (whole === '') return { why: balls > 1 ? 'Type the total left.' : 'Type the distance left.' };
   const per = { ft: METRES_PER.ft, m: 1, pace: own.paceM ?? PACE_M, club: own.clubM ?? CLUB_M }[unit];
   const leftM = snap(Number(whole) * per + Number(inches ?? 0) * METRES_PER.in);
-  if (balls === 1 && leftM < NEAREST_M) return { why: 'So near is in the hole: press Holed.' };
-  if (leftM > FARTHEST_M * balls) return { why: 'That is farther than any short game: check the figure.' };
+  if (balls === 1 && leftM < NEAREST_M) return { why: 'That’s in the hole: press Holed.' };
+  if (leftM > FARTHEST_M * balls) return { why: 'That’s farther than any short-game shot. Check the figure.' };
   return { leftM };
 }

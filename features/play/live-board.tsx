@@ -16,7 +16,7 @@ import { tableOf } from './record';
 export function LiveBoard({ sessionId }: { sessionId: string }) {
   const view = useSession(sessionId);
   if (view.state === 'loading') return <p className="empty">One moment …</p>;
-  if (view.state !== 'here') return <p className="empty">The session can’t be read now: is the network there?</p>;
+  if (view.state !== 'here') return <p className="empty">The session can’t be loaded: no connection.</p>;
   return <Standings bundle={view.bundle} table={tableOf(view.bundle, view.shots)} />;
 }
 

@@ -53,11 +53,8 @@ export function PlayApp() {
 
 const NOTICES = {
   outdated: ['This game needs a newer version of the program', 'Reload this page when you’re online. Nothing you recorded is lost.'],
-  missing: ['This session is not here', 'It may belong to another academy, or was never started. Look on Today.'],
-  unreachable: [
-    'No network, and this session was never opened on this device',
-    'Open it once with a network; from then on it works without.',
-  ],
+  missing: ['This session is not here', 'It may belong to another academy, or was never started. Check Today.'],
+  unreachable: ['No connection, and this session isn’t on this device', 'Open it once online. After that it works offline.'],
 } as const;
 
 function PlaySession({ sessionId, stationKey }: { sessionId: string; stationKey: string | null }) {

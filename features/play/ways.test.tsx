@@ -143,7 +143,7 @@ test('the player chooses the station, and can go elsewhere again', async () => {
 test('an open game begins with a call; what is wrong with it is said', async () => {
   const user = show(game({ stations: [], open: true }));
   await press(user, 'Play it');
-  expect(screen.getByText('Give the distance to the hole as a number.')).toBeVisible();
+  expect(screen.getByText('Enter the distance to the hole as a number.')).toBeVisible();
   await user.click(screen.getByRole('radio', { name: 'bunker shot' }));
   await user.type(screen.getByLabelText('Distance to the hole, yd'), '12');
   await press(user, 'Play it');

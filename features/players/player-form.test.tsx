@@ -30,7 +30,7 @@ test('a nickname and a level are enough', async () => {
 test('own lengths are typed in inches or metres and kept in metres', async () => {
   const user = show(newPlayer('Zip', 'imperial'));
   await user.type(screen.getByLabelText(/^One pace/), '30');
-  await user.selectOptions(screen.getByLabelText('Reads lengths in'), 'metres');
+  await user.selectOptions(screen.getByLabelText('Units'), 'metres');
   expect(screen.getByLabelText(/^One pace/)).toHaveValue('0.762');
   await user.type(screen.getByLabelText(/^Club length/), '0.9');
   await user.click(screen.getByRole('button', { name: 'Add the player' }));
@@ -44,7 +44,7 @@ test('what is wrong is said beside its field and nothing is sent', async () => {
   await user.type(screen.getByLabelText(/^One pace/), '300');
   await user.click(screen.getByRole('button', { name: 'Add club' }));
   await user.click(screen.getByRole('button', { name: 'Add the player' }));
-  expect(beside('Name or nickname').getByText('Give a name or a nickname.')).toBeVisible();
+  expect(beside('Name or nickname').getByText('Enter a name or a nickname.')).toBeVisible();
   expect(beside('Level').getByText('Enter a level such as 18, or +2 for better than scratch.')).toBeVisible();
   expect(beside(/^One pace/).getByText(/A pace is 12 to 60 in/)).toBeVisible();
   expect(beside('Club').getByText('Name the club.')).toBeVisible();
@@ -86,7 +86,7 @@ test('nothing is red before somebody wants to save', async () => {
   const user = show();
   await user.click(screen.getByLabelText('Name or nickname'));
   await user.click(screen.getByLabelText('Level'));
-  expect(screen.queryByText('Give a name or a nickname.')).toBeNull();
+  expect(screen.queryByText('Enter a name or a nickname.')).toBeNull();
 });
 
 test('a level better than scratch stands with its plus, and stays what it is when something else is changed', async () => {

@@ -63,7 +63,7 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
           label="Name or nickname"
           register={register('name')}
           error={errors.name?.message}
-          hint="Only what is needed: a nickname will do."
+          hint="A nickname will do."
           autoComplete="off"
         />
         <div className={styles.three}>
@@ -87,7 +87,7 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
           />
           <Choice
             id="units"
-            label="Reads lengths in"
+            label="Units"
             register={register('units')}
             error={errors.units?.message}
             options={[
@@ -101,7 +101,7 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
           <div className={styles.more}>
             <fieldset>
               <legend>Own lengths</legend>
-              <p className="small-print mb-2">For setting up with what is at hand. Leave empty what nobody measured.</p>
+              <p className="small-print mb-2">For setting up without a tape. Leave empty what hasn’t been measured.</p>
               <div className={styles.three}>
                 {OWN_LENGTHS.map(([name, label]) => (
                   <Controller
@@ -135,7 +135,7 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
               <legend>Clubs</legend>
               {fields.length === 0 && (
                 <p className="small-print">
-                  None yet. You only need them to compare clubs; until then a standard set is offered at the green.
+                  None yet. You need them only to compare clubs. Until then, a standard set is offered at the green.
                 </p>
               )}
               {fields.map((club, i) => (

@@ -78,7 +78,7 @@ export async function LinkCardsRoom({ slug }: { slug: string }) {
       <div className="no-print">
         <h1>Cards with personal links</h1>
         <p style={{ maxWidth: '44rem' }}>
-          With a card a player scores on their own phone, without an account. Each opens the sessions of its player and nothing else.
+          With a card, a player scores on their own phone without an account. It opens that player’s sessions and nothing else.
         </p>
       </div>
       {players.length === 0 ? (

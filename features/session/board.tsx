@@ -23,11 +23,7 @@ export function Board({ bundle: { spec, players }, table, shown, onShow }: Props
   return (
     <section className={styles.board} aria-label="Standing">
       <h1>
-        {names.length === 0
-          ? 'Nobody has a ball yet'
-          : names.length === 1
-            ? `${names[0]} ${over ? 'wins' : 'leads'}`
-            : `Level: ${listed(names)}`}
+        {names.length === 0 ? 'No balls yet' : names.length === 1 ? `${names[0]} ${over ? 'wins' : 'leads'}` : `Level: ${listed(names)}`}
         {names.length > 0 && `, ${sayScore(first.score, unit, players[ahead[0]!]!.units)}`}
       </h1>
       <ol>

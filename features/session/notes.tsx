@@ -49,7 +49,7 @@ function Note({ id, label, text, onKeep }: NoteProps) {
       () => false,
       () => true,
     );
-    if (failed) setHeld({ text: held.text, state: 'not kept: is the network there?' });
+    if (failed) setHeld({ text: held.text, state: 'not saved: no connection' });
   };
   return (
     <div>

@@ -139,11 +139,9 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
         </p>
       )}
       {standing.extras.length > 0 && (
-        <p className="small-print">{counted(standing.extras.length, 'ball')} hit again or taken back by its lie: marked, and not scored.</p>
+        <p className="small-print">{counted(standing.extras.length, 'ball')} hit again or its lie taken back: kept, not scored.</p>
       )}
-      {standing.late.length > 0 && (
-        <p className="small-print">{counted(standing.late.length, 'ball')} after the time: kept, and not scored.</p>
-      )}
+      {standing.late.length > 0 && <p className="small-print">{counted(standing.late.length, 'ball')} after the time: kept, not scored.</p>}
       <Stations standing={standing} system={system} usual={usual} />
     </div>
   );

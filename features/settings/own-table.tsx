@@ -17,9 +17,9 @@ export function OwnTable({ slug, own }: Props) {
     <section className="d-grid gap-2 mt-5">
       <h2 className="mb-0">Your own reference table</h2>
       <p className="mb-0">
-        The levels come from a simulation with judged constants. If you have better figures, give the strokes that each shot takes to hole
-        out, and the boards can count against them. Begin from <a href={`/a/${slug}/reference?level=10`}>the table of level 10</a>, change
-        it, and open it here. Shots that are left out keep the level’s.
+        The levels come from a simulation with judged constants. If you have better figures, enter the strokes each shot takes to hole out,
+        and compare with those instead. Begin from <a href={`/a/${slug}/reference?level=10`}>the table of level 10</a>, change it, and open
+        it here. Shots that are left out keep the level’s.
       </p>
       {own && (
         <p className="mb-0">
@@ -30,7 +30,7 @@ export function OwnTable({ slug, own }: Props) {
               void removeOwnTable(slug).then(() => router.refresh());
             }}
           >
-            Take it away
+            Remove it
           </Button>
         </p>
       )}

@@ -123,7 +123,7 @@ function Beside({ slug, player, findings, asked, timeZone, now, balls, strokes }
         <>
           <h3>Not practised</h3>
           {neglected.length === 0 ? (
-            <p>Nothing that comes up in a round was left out for four weeks.</p>
+            <p>Everything that comes up in a round was practised in the last four weeks.</p>
           ) : (
             <ul className={styles.list}>
               {neglected.slice(0, SHOWN).map((finding) => (

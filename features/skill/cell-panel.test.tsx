@@ -48,9 +48,9 @@ test('what stands behind a cell is said in words, with of how many balls', () =>
   expect(screen.getByText(/^5 balls, the last 2 days ago/)).toBeInTheDocument();
   expect(screen.getByText('Short, 3 of 4.')).toBeInTheDocument();
   // Finishes 4, 8 and 40 ft short and one beside the hole: in the middle 6 ft short.
-  expect(screen.getByText(/^Middle of the misses: 6 ft short.*0% of 4 left of the line/)).toBeInTheDocument();
+  expect(screen.getByText(/^Misses on average: 6 ft short.*0% of 4 left of the line/)).toBeInTheDocument();
   expect(screen.getByText('1 fat.')).toBeInTheDocument();
-  expect(screen.getByText('1 marked as staying off the green, of 5 balls.')).toBeInTheDocument();
+  expect(screen.getByText('1 missed the green, of 5 balls.')).toBeInTheDocument();
   expect(screen.getByText('Played for 2 yd less than the tape says, on average of 1.')).toBeInTheDocument();
   expect(screen.getByText('Landed 3 ft short of the spot, on average of 1.')).toBeInTheDocument();
   expect(screen.getByText(/^Up and down 33% of 3/)).toBeInTheDocument();
@@ -64,7 +64,7 @@ test('lengths are said in the player’s own units', () => {
 
 test('a cell without a ball says where its figure comes from', () => {
   show([]);
-  expect(screen.getByText(/^Not played from here yet/)).toBeInTheDocument();
+  expect(screen.getByText(/^Not played yet/)).toBeInTheDocument();
   expect(screen.queryByText(/Middle of the misses/)).not.toBeInTheDocument();
 });
 

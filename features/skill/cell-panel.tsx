@@ -77,7 +77,7 @@ export function CellPanel({ model, finding, shots, belief, level, per, strokes, 
         </div>
       </div>
       {finding.balls === 0 ? (
-        <p>Not played from here yet. The figure is estimated from similar shots; a dozen balls would say more.</p>
+        <p>Not played yet: the figure is estimated from similar shots. Hit a dozen to find out.</p>
       ) : (
         <>
           {inside.left.length > 0 && (
@@ -155,14 +155,14 @@ function Words({ inside, system, putt, modelled }: WordsProps) {
       )}
       {spread && (
         <p>
-          Middle of the misses: {sayMiddle(spread.middle, system)}; {percent(spread.left / spread.of)} of {spread.of} left of the line
-          {spread.ellipse && '; the ellipse holds about two in three'}.
+          Misses on average: {sayMiddle(spread.middle, system)}; {percent(spread.left / spread.of)} of {spread.of} left of the line
+          {spread.ellipse && '; about two in three inside the ellipse'}.
         </p>
       )}
       {marks.length > 0 && <p>{marks.map(([kind, n]) => `${n} ${kind}`).join(', ')}.</p>}
       {!putt && offGreen.balls > 0 && (
         <p>
-          {offGreen.balls} marked as staying off the green, of {counted(inside.balls, 'ball')}.
+          {offGreen.balls} missed the green, of {counted(inside.balls, 'ball')}.
         </p>
       )}
       {intended && (

@@ -41,10 +41,8 @@ export function Dreads({ slug, playerId, dreads, findings, strokes }: Props) {
   const rated = kinds.filter(({ key }) => kept[key] !== undefined).sort((a, b) => kept[b.key]! - kept[a.key]!);
   return (
     <section>
-      <h3>Dreaded, by the player’s own rating</h3>
-      {rated.length === 0 && (
-        <p className="small-print">Ask which shots the player would rather not have, and set it beside the records.</p>
-      )}
+      <h3>Dreaded shots, by the player’s own rating</h3>
+      {rated.length === 0 && <p className="small-print">Ask which shots the player dreads, and compare with the records.</p>}
       {rated.map(({ key, shotType, surface, cells }) => (
         <div key={key} className={styles.dread}>
           <span>

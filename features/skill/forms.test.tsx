@@ -91,7 +91,7 @@ describe('the round mix', () => {
     await userEvent.clear(field());
     await userEvent.type(field(), 'often');
     await userEvent.click(screen.getByRole('button', { name: 'Save the round mix' }));
-    expect(screen.getByText('Give a number, such as 0.5.')).toBeInTheDocument();
+    expect(screen.getByText('Enter a number, such as 0.5.')).toBeInTheDocument();
     expect(field()).toHaveValue('often');
     expect(mixed).not.toHaveBeenCalled();
     await userEvent.clear(field());
@@ -105,9 +105,9 @@ describe('the round mix', () => {
     form({ 'chip|fairway|10': 2.5 });
     mixed.mockRejectedValueOnce(new Error('away'));
     await userEvent.click(screen.getByRole('button', { name: 'Save the round mix' }));
-    expect(await screen.findByText(/^This could not be sent/)).toBeInTheDocument();
+    expect(await screen.findByText(/^No connection/)).toBeInTheDocument();
     expect(field()).toHaveValue('2.5');
-    await userEvent.click(screen.getByRole('button', { name: 'As usual at level 10' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Reset to level 10' }));
     expect(mixed.mock.lastCall![2]).toBeNull();
   });
 });

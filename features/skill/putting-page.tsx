@@ -40,11 +40,11 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`against level ${sayLevel(level)} · ${counted(balls, 'putt')}`} />
+        <PlayerHead slug={slug} player={player} beside={`compared with level ${sayLevel(level)} · ${counted(balls, 'putt')}`} />
         {balls === 0 ? (
           <p className="empty">
-            No putt yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> with putts in it, or record the strokes of a chip: its putt
-            counts too. Until then the curve is what is usual at level {sayLevel(player.level)}.
+            No putt yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> with putts, or record the strokes after a chip: those putts
+            count too. Until then the curve is what’s usual at level {sayLevel(player.level)}.
           </p>
         ) : (
           <p className={styles.say}>
@@ -60,9 +60,9 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
         />
         <MakeChart points={makeCurve(model, known.belief, level)} bins={bins} level={level} system={player.units} />
         <p className="small-print">
-          The curve is the model’s, its band holds it eight times in ten; the points are the putts as they were, by distance band, with what
-          their number alone allows. Putts with which chips were finished count. The cup, the ball and a pace that would carry a foot past
-          are assumed; the speed of the green is not known to the model.
+          The curve is the model’s estimate with its range (8 times in 10). The dots are the putts holed in each distance band, with the
+          range their number allows. Putts after chips count too. The model assumes a pace that runs a foot past, and doesn’t know the green
+          speed.
         </p>
       </section>
       <aside className={styles.panel}>
@@ -71,13 +71,13 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
           <div>
             <b className="fig">{line.mean.toFixed(2)}°</b>
             <span>
-              line, off by ({line.interval80[0].toFixed(2)} to {line.interval80[1].toFixed(2)}); level {line.level.toFixed(2)}°
+              off line (range {line.interval80[0].toFixed(2)} to {line.interval80[1].toFixed(2)}); level {line.level.toFixed(2)}°
             </span>
           </div>
           <div>
             <b className="fig">{(100 * pace.mean).toFixed(1)}%</b>
             <span>
-              of the length, pace off by ({(100 * pace.interval80[0]).toFixed(1)} to {(100 * pace.interval80[1]).toFixed(1)}); level{' '}
+              of the length, off in pace (range {(100 * pace.interval80[0]).toFixed(1)} to {(100 * pace.interval80[1]).toFixed(1)}); level{' '}
               {(100 * pace.level).toFixed(1)}%
             </span>
           </div>
@@ -90,7 +90,7 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
           </p>
         ) : (
           <p className="small-print">
-            No miss has a direction yet. A tap on the drawn target keeps it: then line and pace can be told apart by what was seen.
+            No miss has a direction yet. Tap the target where the ball stopped: then it shows whether line or pace was off.
           </p>
         )}
         <h3>By distance</h3>

@@ -153,7 +153,7 @@ export function RoundMixForm({ slug, playerId, level, cells, usual, levels, own 
               void asUsual();
             }}
           >
-            As usual at level {sayLevel(level)}
+            Reset to level {sayLevel(level)}
           </Button>
         )}
         <Link href={back}>Back to the board</Link>

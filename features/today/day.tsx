@@ -29,7 +29,7 @@ export function Day({ slug, conditions }: { slug: string; conditions: Conditions
               () => false,
               () => true,
             );
-            setWrong(failed ? 'Not kept: is the network there? Try again.' : '');
+            setWrong(failed ? 'Not saved: no connection. Try again.' : '');
             setOpen(failed);
           }}
         />

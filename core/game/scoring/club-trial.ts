@@ -21,7 +21,7 @@ export const clubTrialSchema = z
   .superRefine(({ clubs }, ctx) => {
     clubs.forEach((club, i) => {
       if (clubs.findIndex((other) => other.toLowerCase() === club.toLowerCase()) < i)
-        ctx.addIssue({ code: 'custom', path: ['clubs', i], message: 'This club is already in.' });
+        ctx.addIssue({ code: 'custom', path: ['clubs', i], message: 'This club is already listed.' });
     });
   });
 export type ClubTrial = z.infer<typeof clubTrialSchema>;

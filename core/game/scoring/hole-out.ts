@@ -19,7 +19,7 @@ export const holeOutSchema = z.strictObject({
   pickUpAfter: countSchema(2, MOST_STROKES, 'Strokes before picking up'),
   /** Players of this level and above have one stroke more in each par; null where the par is the same for all. */
   extraFromLevel: z
-    .number({ error: 'Give the level as a number, or leave it empty.' })
+    .number({ error: 'Enter the level as a number, or leave it empty.' })
     .min(-10, 'A level is from −10 to 54.')
     .max(54, 'A level is from −10 to 54.')
     .nullable(),

@@ -44,7 +44,7 @@ export function rulesInWords({ order, rules, open, calls, scoring, stations }: G
     rules.ball === 'drop' ? 'Balls are dropped.' : 'Balls are placed.',
     rules.puttOut === 'each' && 'Every ball is putted out.',
     rules.puttOut === 'after_all' && 'First all balls are hit, then all are putted out.',
-    rules.timeLimitS !== null && `Time: ${sayTime(rules.timeLimitS)}; later balls do not score.`,
+    rules.timeLimitS !== null && `Time: ${sayTime(rules.timeLimitS)}; later balls don’t score.`,
     rules.attempts === 'until_works' && 'A failed ball is hit again until it works, five times at most; only the first attempt scores.',
     rules.clubOnce && 'No club twice.',
     rules.clubsApart && 'Never a neighbour of the club before.',
@@ -53,7 +53,7 @@ export function rulesInWords({ order, rules, open, calls, scoring, stations }: G
     rules.goodSide !== null &&
       `Only ${saySide(rules.goodSide)} counts${rules.wrongSideCost > 0 ? `; the other side costs ${costs(rules.wrongSideCost)}` : ''}.`,
     rules.offGreenCost !== null &&
-      (rules.offGreenCost > 0 ? `Off the green costs ${costs(rules.offGreenCost)}.` : 'Balls off the green are noted.'),
+      (rules.offGreenCost > 0 ? `Off the green costs ${costs(rules.offGreenCost)}.` : 'Balls that miss the green are noted.'),
     rules.endOnPerfectRound && 'A perfect first round ends the game.',
     rules.allowances && 'Head starts may be given.',
   ];

@@ -60,7 +60,7 @@ test('what is wrong is said beside its field, what was typed stays, and nothing 
   expect(beside(screen.getByLabelText('Balls')).getByText(/At most 60 balls/)).toBeVisible();
   expect(beside(rings[1]!).getByText('Ring 2 must be wider than ring 1.')).toBeVisible();
   expect(beside(points[3]!).getByText('Points can’t be negative.')).toBeVisible();
-  expect(beside(screen.getByLabelText(/^Distance/)).getByText('Give the distance to the hole as a number.')).toBeVisible();
+  expect(beside(screen.getByLabelText(/^Distance/)).getByText('Enter the distance to the hole as a number.')).toBeVisible();
   expect(screen.getByLabelText('Balls')).toHaveValue('500');
   expect(screen.getByLabelText(/^Distance/)).toHaveValue('far');
   expect(saved).not.toHaveBeenCalled();
@@ -126,7 +126,7 @@ test('what the server refuses is shown beside its field; what can’t be sent at
   await type(user, 'Title', 'Three');
   saved.mockRejectedValueOnce(new Error('offline'));
   await user.click(save());
-  expect(screen.getByRole('alert')).toHaveTextContent('could not be sent');
+  expect(screen.getByRole('alert')).toHaveTextContent('No connection');
   expect(screen.getByLabelText('Title')).toHaveValue('Three');
   expect(push).not.toHaveBeenCalled();
 });
@@ -186,7 +186,7 @@ describe('another way of scoring', () => {
     await type(user, 'Title', 'Perfect');
     await user.click(screen.getByLabelText('A perfect first round ends the game'));
     await user.click(save());
-    expect(screen.getByText('A round is one ball at every station: choose the order out and back.')).toBeVisible();
+    expect(screen.getByText('A round is one ball at every station. Choose the order out and back.')).toBeVisible();
     await user.selectOptions(screen.getByLabelText('Order'), 'serial');
     await user.click(save());
     expect(sent()).toMatchObject({ order: 'serial', rules: { endOnPerfectRound: true } });

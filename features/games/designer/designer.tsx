@@ -89,7 +89,7 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
             )}
           </div>
         </section>
-        <section aria-label="What is aimed at" className={styles.middle}>
+        <section aria-label="Scoring" className={styles.middle}>
           <ScoringFields
             path="scoring"
             units={units}
@@ -104,10 +104,10 @@ export function Designer({ slug, gameId, initial, units, savedAt, green = null, 
           )}
           <h2 className="mt-4 mb-2">Rules</h2>
           <RulesFields />
-          <h2 className="mt-4 mb-2">Phases before it</h2>
+          <h2 className="mt-4 mb-2">Phases before what counts</h2>
           <LeadInFields units={units} coach={coach} />
         </section>
-        <section aria-label="What it comes to" className={styles.right}>
+        <section aria-label="In short" className={styles.right}>
           <Outcome
             spec={spec}
             units={units}
@@ -172,7 +172,7 @@ function Outcome({
       {forecast(game, problem)}
       {words && <p className="mt-2 mb-0">{words}</p>}
       <h2 className="mt-4 mb-2">What a player is asked</h2>
-      {game ? <AskedPreview spec={game} units={units} /> : <p className="small-print">Shown once nothing is missing: {problem}</p>}
+      {game ? <AskedPreview spec={game} units={units} /> : <p className="small-print">Shown once this is complete: {problem}</p>}
     </>
   );
 }

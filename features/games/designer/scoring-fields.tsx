@@ -19,7 +19,7 @@ type Props = {
   path: string;
   units: UnitSystem;
   only?: readonly SchemeKind[];
-  /** What is aimed at, drawn between the way of scoring and its figures. */
+  /** Scoring, drawn between the way of scoring and its figures. */
   plan?: React.ReactNode;
 };
 

@@ -296,7 +296,7 @@ function StationEditor({ path, station, scoring, coach }: EditorProps) {
   };
   const unit = typedIn(station.distanceUnit, coach);
   const putt = isPutt(station.shotType);
-  const many = station.balls > MANY_BALLS ? 'Many at one spot: they block the hole, and a groove is not learning.' : '';
+  const many = station.balls > MANY_BALLS ? 'That’s a lot of balls from one spot: they crowd the hole, and a groove isn’t learning.' : '';
 
   const [named] = useState(() => station.name !== '' || station.note !== '');
   const [special] = useState(
@@ -332,7 +332,7 @@ function StationEditor({ path, station, scoring, coach }: EditorProps) {
         <div className={styles.pair}>
           {putt && <ChoiceField path={`${path}.slope`} label="Slope" options={[['', 'level'], ...words(SLOPES)]} />}
           {putt && <ChoiceField path={`${path}.breaks`} label="Break" options={[['', 'any'], ...words(BREAKS)]} />}
-          {!putt && <LengthField path={`${path}.edgeM`} label="To the edge of the green" hint="empty: not said" unit={unit} />}
+          {!putt && <LengthField path={`${path}.edgeM`} label="To the edge of the green" hint="if it matters" unit={unit} />}
           <ChoiceField path={`${path}.sit`} label="Ball" options={words(SITS)} />
           <ChoiceField path={`${path}.stance`} label="Stance" options={words(STANCES)} />
           <ChoiceField path={`${path}.trajectory`} label="Flight" options={[['', 'any'], ...words(TRAJECTORIES)]} />

@@ -31,7 +31,7 @@ export const FIELDS: Readonly<Record<SchemeKind, ComponentType<{ path: string }>
 /** A drawing of one way of scoring; as a method, so that the one found by its name may be called. */
 type Drawing<Scored> = { draw(props: DrawingProps & { scoring: Scored }): ReactNode }['draw'];
 
-/** What is aimed at, where it is drawn otherwise than by zones round the hole. */
+/** Scoring, where it is drawn otherwise than by zones round the hole. */
 const DRAWINGS: { [Kind in SchemeKind]?: Drawing<Extract<Scoring, { scheme: Kind }>> } = {
   landing_zone: LandingZoneDrawing,
   hole_out: HoleOutDrawing,

@@ -26,7 +26,7 @@ export function steadyReach(farthestM: number): number {
   return 1.35 ** Math.ceil(Math.log(targetReach([{ radiusM: farthestM, label: '' }])) / Math.log(1.35));
 }
 
-/** What is aimed at from above: the zones round the hole, as the way of scoring names them. */
+/** Scoring from above: the zones round the hole, as the way of scoring names them. */
 export function ZonesPlan({ spec: { scoring, sizes }, units, onChange }: DrawingProps) {
   const zones = schemeOf(scoring).zones(scoring);
   const drawn = zones.filter(({ radiusM }, i) => drawable(radiusM) && radiusM > (zones[i - 1]?.radiusM ?? 0));

@@ -26,7 +26,7 @@ export const EditingContext = createContext<Editing | null>(null);
 
 export function useEditing(): Editing {
   const editing = use(EditingContext);
-  if (!editing) throw new Error('Outside the editor of greens.');
+  if (!editing) throw new Error('Outside the green editor.');
   return editing;
 }
 

@@ -77,7 +77,7 @@ test('after saving it says what became of the games; what could not be sent is s
   await user.type(screen.getByLabelText('Name'), ' two');
   save.mockRejectedValueOnce(new Error('no network'));
   await user.click(screen.getByRole('button', { name: 'Save the green' }));
-  expect(await screen.findByText(/could not be sent/)).toBeVisible();
+  expect(await screen.findByText(/No connection/)).toBeVisible();
   expect(screen.getByLabelText('Name')).toHaveValue('Square two');
   save.mockResolvedValueOnce({
     ok: true,

@@ -39,7 +39,7 @@ export function NumberBox({ id, label, word, value, optional = false, apply, pat
   const take = (text: string) => {
     const number = readNumber(text);
     if (number === null ? !optional : Number.isNaN(number)) {
-      setTyped({ text, of: value, fault: number === null ? 'Give a number.' : 'That isn’t a number.' });
+      setTyped({ text, of: value, fault: number === null ? 'Enter a number.' : 'That isn’t a number.' });
       return;
     }
     const plan = apply(number);

@@ -36,7 +36,7 @@ export function GreenPanel() {
           id="firmness"
           label="Firmness"
           value={plan.firmness ?? ''}
-          options={[['', 'not said'], ...FIRMNESSES.map((one) => [one, one] as const)]}
+          options={[['', 'not given'], ...FIRMNESSES.map((one) => [one, one] as const)]}
           onPick={(value) => set({ firmness: (value || null) as GreenPlan['firmness'] })}
         />
         <NumberBox
@@ -156,7 +156,7 @@ function SlopeFields() {
         <p className="small-print mt-1 mb-0">
           {plane && fall
             ? `${slope.spots.length} heights: falls ${fall.percent.toFixed(1)}% towards ${Math.round(fall.towardsDeg)}°; a plane fits them within ${miss}.`
-            : `${counted(slope.spots.length, 'height')} so far: three that are not in line settle a slope.`}
+            : `${counted(slope.spots.length, 'height')} so far: three that aren’t in line give a slope.`}
         </p>
       )}
     </>

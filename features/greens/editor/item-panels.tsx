@@ -200,7 +200,7 @@ export function HeightPanel({ index }: { index: number }) {
   return (
     <>
       <h2>Height {index + 1}</h2>
-      <p className="small-print mb-2">Above any level that is the same for all: a string, the lowest spot.</p>
+      <p className="small-print mb-2">Measured from one level for all: a string, or the lowest spot.</p>
       <div className={styles.pair}>
         <NumberBox
           id="height"

@@ -49,7 +49,7 @@ export function ScatterPanel({ onDone }: { onDone: () => void }) {
       return { key, at, hole, surface: null, sit: 'clean', stance: 'flat', shotType: null } as const;
     });
     change({ ...plan, stations: [...kept, ...added] });
-    setSaid(shortfall.length === 0 ? `${stations.length} stations, as asked.` : `Not all could be found: ${shortfall.join(', ')}.`);
+    setSaid(shortfall.length === 0 ? `${stations.length} stations, as asked.` : `Not all fit: ${shortfall.join(', ')}.`);
   };
 
   if (plan.holes.length === 0)
@@ -113,7 +113,7 @@ export function ScatterPanel({ onDone }: { onDone: () => void }) {
       )}
       <div className="d-flex flex-wrap gap-2 mt-2">
         <Button disabled={fault !== null} onClick={() => put(seed)}>
-          Put them down
+          Place them
         </Button>
         <Button
           variant="outline-dark"
@@ -133,7 +133,7 @@ export function ScatterPanel({ onDone }: { onDone: () => void }) {
         {said}
       </p>
       <p className="small-print mt-1">
-        Draw {seed}: the same draw gives the same stations. They are numbered along a short walk{keep ? ', after those that are kept' : ''}.
+        Draw {seed}: the same draw gives the same stations, numbered along a short walk{keep ? ', after those that are kept' : ''}.
       </p>
     </>
   );

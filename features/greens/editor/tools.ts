@@ -25,8 +25,8 @@ export function sayTool(tool: Tool, corners: number, holes: number): string {
     case 'group':
       return 'Tap a station for a group that plays there, or any place for one that waits.';
     case 'height':
-      return 'Tap where a height was measured; three or more settle the slope.';
+      return 'Tap where a height was measured. Three or more give the slope.';
     case 'scatter':
-      return 'Say which stations you want; they are put round the green.';
+      return 'Choose the stations you want; they’re placed round the green.';
   }
 }

@@ -65,7 +65,7 @@ export async function postEvents(
 }
 
 const refusalSchema = z.object({ error: z.string() });
-const whyOf = (said: unknown): string => refusalSchema.safeParse(said).data?.error ?? 'The server refuses it.';
+const whyOf = (said: unknown): string => refusalSchema.safeParse(said).data?.error ?? 'The server refused it.';
 
 /** Tells of a session that was begun here. @returns with what is refused why */
 export async function postStart(start: SessionStart): Promise<{ outcome: Outcome; why: string }> {

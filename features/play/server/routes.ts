@@ -33,7 +33,7 @@ function refuse(status: number, error: string, headers: HeadersInit = {}): Respo
 const REFUSALS: Readonly<Record<DoorRefusal, [number, string]>> = {
   'signed out': [401, 'Sign in, or open your link again.'],
   'no such session': [404, 'There is no such session.'],
-  'too many tries': [429, 'Too many tries: wait a quarter of an hour.'],
+  'too many tries': [429, 'Too many tries. Wait 15 minutes.'],
 };
 
 /** An answer that fails says so and nothing more; what was sent stays on the device, which sends it again. */
@@ -41,16 +41,16 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
   try {
     return await give();
   } catch (error) {
-    if (error instanceof TooMany) return refuse(503, 'Too many send at once; nothing is lost, try again.', { 'retry-after': '2' });
+    if (error instanceof TooMany) return refuse(503, 'Too busy right now. Nothing is lost. Try again.', { 'retry-after': '2' });
     log.error({ err: error }, `${what} failed`);
-    return refuse(503, 'This can’t be done now; nothing is lost, try again.');
+    return refuse(503, 'Something went wrong on our side. Nothing is lost. Try again.');
   }
 }
 
 /** Reads the body of what is written; nothing of what is no JSON. From where it comes the front has seen (server/front). */
 async function bodyOf(request: Request): Promise<{ body: unknown } | Response> {
   const text = await request.text();
-  if (text.length > MOST_BYTES) return refuse(413, 'This is too large: send at most 200 balls at once.');
+  if (text.length > MOST_BYTES) return refuse(413, 'Too much at once: send at most 200 balls.');
   try {
     return { body: JSON.parse(text) };
   } catch {
@@ -62,7 +62,7 @@ async function bodyOf(request: Request): Promise<{ body: unknown } | Response> {
 async function atDoor(request: Request, sessionId: string, give: (door: Door, id: string) => Promise<Response>): Promise<Response> {
   return answer('a request of play', async () => {
     const id = z.uuid().safeParse(sessionId);
-    if (!id.success) return refuse(400, 'This is no session.');
+    if (!id.success) return refuse(400, 'This isn’t a session.');
     const door = await doorOf(request.headers, id.data);
     return typeof door === 'string' ? refuse(...REFUSALS[door]) : give(door, id.data);
   });
@@ -128,7 +128,7 @@ export function answerTelling(request: Request, sessionId: string): Promise<Resp
     if (!note.success) return refuse(400, sayIssue(note.error));
     const found = await data.getSession(id);
     const players = found?.players.map((player) => player.playerId) ?? [];
-    if (!mayNote(note.data, only, players)) return refuse(403, 'This is for the coach to say.');
+    if (!mayNote(note.data, only, players)) return refuse(403, 'Only the coach can say this.');
     const said = note.data;
     if (said.say === 'stopped') await (said.stopped ? data.stopSession(id) : data.resumeSession(id));
     else if (said.say === 'station') {
@@ -273,7 +273,7 @@ const KEY_HOURS = 24;
 /** Makes the key with which a device reads distances for a session: for the coach to hand out. */
 export function answerReaderKey(request: Request, sessionId: string): Promise<Response> {
   return atDoor(request, sessionId, async ({ data, academyId, only }, id) => {
-    if (only !== null) return refuse(403, 'This is for the coach to do.');
+    if (only !== null) return refuse(403, 'Only the coach can do this.');
     const { token, hash } = newToken(academyId);
     await data.keepReaderKey(id, { keyId: randomUUID(), tokenHash: hash, expiresAt: addHours(new Date(), KEY_HOURS) });
     return Response.json({ key: token }, { headers: { 'cache-control': 'no-store' } });
@@ -284,13 +284,13 @@ export function answerReaderKey(request: Request, sessionId: string): Promise<Re
 export function answerReading(request: Request): Promise<Response> {
   return answer('a reading', async () => {
     const reader = await readerOf(request.headers);
-    if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'This key reads for no session.');
+    if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'This key belongs to no session.');
     const sent = await bodyOf(request);
     if (sent instanceof Response) return sent;
     const reading = readingSchema.safeParse(sent.body);
     if (!reading.success) return refuse(400, sayIssue(reading.error));
     const { data, keyId, sessionId } = reader;
     const taken = await data.takeReading({ keyId, sessionId }, reading.data);
-    return taken ? Response.json({ taken }) : refuse(409, 'This was read before, or a newer one is here.');
+    return taken ? Response.json({ taken }) : refuse(409, 'This reading, or a newer one, is already here.');
   });
 }

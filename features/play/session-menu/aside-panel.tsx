@@ -53,7 +53,7 @@ function sayAside({ said }: SetAside, { players }: MenuProps['bundle'], shots: r
   if ('say' in said) {
     if (said.say === 'start') return 'This session, with all its balls';
     if (said.say === 'note') return `${said.whose === 'coach' ? 'Coach’s note' : 'Note'}: ${said.text}`;
-    if (said.say === 'conditions') return `The day: ${sayConditions(said.conditions) || 'nothing said'}`;
+    if (said.say === 'conditions') return `Conditions: ${sayConditions(said.conditions) || 'none'}`;
     return said.say === 'station' ? 'A station’s distance' : said.stopped ? 'Ending this session' : 'Resuming this session';
   }
   if (said.kind === 'record') {

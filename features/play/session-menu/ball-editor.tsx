@@ -71,7 +71,7 @@ export function BallEditor({ bundle, seat, standing, shot, onClose }: Props) {
           name={(counts) => sayCounts(counts) || 'an ordinary ball'}
           onChange={(counts) => once(() => amendBall(bundle, shot.shotId, { counts }))}
         />
-        <h2 className="mb-0">It was in truth</h2>
+        <h2 className="mb-0">It was really</h2>
       </div>
       <AnswerKeys
         keys={scheme.asks(phase, station)}

@@ -64,7 +64,7 @@ export function BallsPanel(props: MenuProps) {
         {guesses.length > 0 && (
           <button type="button" className={styles.entry} onClick={() => setMeasuring(true)}>
             <b>Measure now</b>
-            <span>{counted(guesses.length, 'distance')} by eye: one after another, while they lie there</span>
+            <span>{counted(guesses.length, 'distance')} those judged by eye, while the balls still lie there</span>
           </button>
         )}
         {balls.length === 0 && <p>No ball yet.</p>}

@@ -13,7 +13,7 @@ export function DayPanel({ bundle, onClose }: MenuProps) {
     <>
       <Top title="The day" onBack={onClose} />
       <div className={styles.list}>
-        <p className="mb-0">For this session. {sayConditions(bundle.conditions) || 'Nothing is said yet.'}</p>
+        <p className="mb-0">For this session: {sayConditions(bundle.conditions) || 'None entered yet.'}</p>
         <DayFields
           initial={bundle.conditions}
           onKeep={async (conditions) => {

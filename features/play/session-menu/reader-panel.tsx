@@ -14,15 +14,15 @@ export function ReaderPanel({ bundle, onClose }: MenuProps) {
     setWrong('');
     const made = await makeReaderKey(bundle.sessionId);
     if (typeof made === 'object') setKey(made.got.key);
-    else setWrong('No key could be made: is the network there? Try again.');
+    else setWrong('No key made: no connection. Try again.');
   };
   return (
     <>
       <Top title="Distance reader" onBack={onClose} />
       <div className={styles.list}>
         <p className="mb-0">
-          A device with this session’s key hands in what it reads. The number pad then offers the newest reading; nothing is taken by
-          itself. A new key ends the one before; each holds for a day.
+          A device with this session’s key sends what it reads. The number pad offers the newest reading; you decide whether to use it. A
+          new key replaces the old one. Each lasts a day.
         </p>
         {key && (
           <>
@@ -30,7 +30,7 @@ export function ReaderPanel({ bundle, onClose }: MenuProps) {
               {key}
             </p>
             <p className="mb-0">
-              With the stand-in that comes with the program: <br />
+              To try it with the program’s own simulator: <br />
               <code>npm run reader -- --key {key.slice(0, 6)}…</code>
             </p>
           </>

@@ -52,9 +52,7 @@ export function SessionMenu(props: MenuProps) {
         {aside > 0 && <Entry onClick={() => setShown('aside')} title="Not saved" text={`${aside} refused by the server: settle`} />}
         {mayAll && <Entry onClick={() => setShown('stations')} title="Stations" text="how far they really are" />}
         {mayAll && <Entry onClick={() => setShown('day')} title="The day" text="speed, firmness, wind, wet" />}
-        {bundle.only === null && (
-          <Entry onClick={() => setShown('reader')} title="Distance reader" text="a device that hands in distances" />
-        )}
+        {bundle.only === null && <Entry onClick={() => setShown('reader')} title="Distance reader" text="a device that sends distances" />}
         {bundle.only === null && (
           <a
             className={styles.entry}
@@ -85,7 +83,7 @@ export function SessionMenu(props: MenuProps) {
               onClose();
             }}
             title="End here"
-            text="the balls stay; it can be gone on with"
+            text="the balls are kept; you can carry on later"
           />
         )}
       </div>

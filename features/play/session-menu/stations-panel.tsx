@@ -19,7 +19,7 @@ import { Top } from './top';
 export function StationsPanel({ bundle, table, seat, onClose }: MenuProps) {
   return (
     <>
-      <Top title="How far they really are" onBack={onClose} />
+      <Top title="Distances as they really are" onBack={onClose} />
       <div className={styles.list}>
         <p className="mb-0">All balls of this session follow. The game itself stays as it is.</p>
         {placesOf(table.standings[seat]!.game).map(({ station, where }) => (

@@ -20,11 +20,9 @@ import { KeepHere, ThisPhone } from './this-phone';
 export function LinkApp({ token }: { token: string }) {
   const view = useHome(token);
   if (view.asked === 'signed-out')
-    return (
-      <Notice title="This link holds no longer" text="Ask the coach for a new one. Balls that were not sent yet are kept." leave={false} />
-    );
+    return <Notice title="This link no longer works" text="Ask the coach for a new one. Balls not sent yet are kept." leave={false} />;
   if (!view.home && view.asked === 'unreachable')
-    return <Notice title="No network" text="Open the link once with a network; from then on it works without." leave={false} />;
+    return <Notice title="No network" text="Open the link once online. After that it works offline." leave={false} />;
   if (!view.home) return <Notice title="One moment …" leave={false} />;
   return <HomePage home={view.home} view={view} token={token} />;
 }
@@ -48,7 +46,7 @@ function DeskHome({ academy, links, onLink }: { academy: string | null; links: r
     return (
       <Notice
         title="No network"
-        text="Open this page once with a network and keep games and players on this phone; from then on it works without."
+        text="Open this page once online and keep games and players on this phone. After that it works offline."
         leave={false}
       />
     );
@@ -65,7 +63,7 @@ function DeskHome({ academy, links, onLink }: { academy: string | null; links: r
         ))}
       </Notice>
     );
-  if (view.asked === 'missing') return <Notice title="No academy here" text="Found an academy first." />;
+  if (view.asked === 'missing') return <Notice title="No academy here" text="Create an academy first." />;
   if (view.asked === 'outdated')
     return <Notice title="This page needs a newer version of the program" text="Reload this page when you’re online." leave={false} />;
   return <Notice title="One moment …" leave={false} />;
@@ -105,9 +103,7 @@ function HomePage({ home, view, token }: PageProps) {
         )}
         {token !== undefined && <h1>To play</h1>}
         {token === undefined && <h1 className={open.length === 0 ? 'visually-hidden' : undefined}>Under way</h1>}
-        {open.length === 0 && token !== undefined && (
-          <p>Nothing is waiting. When the coach starts a game with you, it comes here by itself.</p>
-        )}
+        {open.length === 0 && token !== undefined && <p>Nothing yet. When the coach starts a game with you, it appears here.</p>}
         <ul>
           {open.map((line) => (
             <li key={line.sessionId}>

@@ -70,7 +70,7 @@ test('a head start is given where the game allows it; one that makes no sense is
   await tap(user, /^Duel/);
   for (const name of ['Player 1', 'Player 2']) await tap(user, name);
   await user.type(screen.getByLabelText('Head start, Player 2'), '0,7');
-  expect(screen.getByText('Give the head start in whole or half numbers.')).toBeVisible();
+  expect(screen.getByText('Enter the head start in whole or half numbers.')).toBeVisible();
   await tap(user, 'Start');
   expect(onStart).not.toHaveBeenCalled();
   await user.clear(screen.getByLabelText('Head start, Player 2'));

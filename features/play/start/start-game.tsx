@@ -103,7 +103,7 @@ function Who({ game, kit, onStart, onBack }: WhoProps) {
           />
         </div>
       )}
-      {state === 'failed' && <p role="alert">This game can’t be started here. Open this page again with a network.</p>}
+      {state === 'failed' && <p role="alert">This game can’t be started here. Open this page again online.</p>}
       <div className={styles.go}>
         <button type="button" className="btn btn-outline-dark btn-lg" onClick={onBack}>
           Back

@@ -66,7 +66,7 @@ export function ThisPhone({ home, view, desk }: Props) {
       {asking ? (
         <div role="group" aria-label="Forget this phone">
           <p>
-            Everything kept here goes: games, players and sessions.{' '}
+            Games, players and sessions kept here are removed.{' '}
             {unsent > 0 ? `What isn’t sent yet (${unsent}) stays until it is.` : 'Everything has been sent.'}
           </p>
           <div className={styles.go}>

@@ -30,7 +30,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
       setWrong('');
       const result = await makeLinksAction(slug, [...chosen], days).catch(() => null);
       const made = result?.ok ? result.links : [];
-      if (made.length === 0) setWrong('The links could not be made: is the network there? Try again.');
+      if (made.length === 0) setWrong('No links made: no connection. Try again.');
       else setCards(made);
     });
   const nameOf = (playerId: string) => players.find((player) => player.playerId === playerId)?.name ?? '';
@@ -39,7 +39,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
       <>
         <div className="d-flex gap-2 align-items-center no-print mb-3">
           <PrintButton />
-          <span className="small-print">These cards are shown this once. A lost one is revoked on its player’s page.</span>
+          <span className="small-print">These cards are shown only once. If one is lost, revoke it on the player’s page.</span>
         </div>
         <div className={styles.cards}>
           {cards.map((card) => (
@@ -47,7 +47,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
               <QrCode address={card.address} label={`Link of ${nameOf(card.playerId)}`} />
               <figcaption>
                 <b>{nameOf(card.playerId)}</b>
-                <span>{academy}, your own games. For you alone: who has this card can record for you.</span>
+                <span>{academy}, your own games. Keep it to yourself: whoever has this card can record for you.</span>
               </figcaption>
             </figure>
           ))}

@@ -24,14 +24,14 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
       const result = await makeLinksAction(slug, [player.playerId], days).catch(() => null);
       const link = result?.ok ? result.links[0] : undefined;
       if (link) setMade(link);
-      else setWrong('The link could not be made: is the network there? Try again.');
+      else setWrong('No link made: no connection. Try again.');
     });
   const shown = made && links.some((link) => link.linkId === made.linkId) ? made : null;
   return (
     <section className={styles.links}>
-      <h2>On an own phone</h2>
+      <h2>On the player’s own phone</h2>
       <p className="small-print">
-        A personal link opens this player’s sessions and results, and nobody else’s. No account, no password: who has the link has the key.
+        A personal link opens this player’s sessions and results, and nobody else’s. No account, no password: whoever has the link gets in.
       </p>
       {shown && (
         <div className={styles.fresh}>
@@ -40,7 +40,7 @@ export function PersonalLinks({ slug, player, links, dead }: Props) {
           </div>
           <div>
             <p>
-              <b>Point the phone’s camera at it now.</b> It is shown this once.
+              <b>Point the phone’s camera at it now.</b> It’s shown only once.
             </p>
             <Form.Control readOnly value={shown.address} aria-label="Address of the link" onFocus={(event) => event.target.select()} />
             {dead && (
