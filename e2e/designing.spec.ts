@@ -116,7 +116,7 @@ test('an open game with a plan: two stations of two balls, a par at each call, a
   expect(first).toEqual({ surface: 'light_rough', sit: 'down', stance: 'uphill', wind: 'into', par: 3, strokes: 3 });
   await page.goto(`${home}/logbook`);
   await expect(page.getByText('3 in par or better')).toBeVisible();
-  await expect(page.getByText(/goal met/)).toBeVisible();
+  await expect(page.getByRole('table').getByText('goal met')).toBeVisible();
 });
 
 test('low against high from one lie, by what was left', async () => {

@@ -96,6 +96,6 @@ test('a duel of two with calls: said before the ball, too close by eye, nearer w
   await page.getByText('1 player put away').click();
   await expect(page.getByText('Coach Ada')).toBeVisible();
   await page.goto(`${home}/logbook`);
-  await expect(page.getByRole('listitem').filter({ hasText: 'Across the Pond' })).toContainText('3–1');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Across the Pond' })).toContainText('Otto won');
+  await expect(page.getByRole('row').filter({ hasText: 'Across the Pond' })).toContainText('3–1');
+  await expect(page.getByRole('row').filter({ hasText: 'Across the Pond' })).toContainText('Otto won');
 });

@@ -351,8 +351,11 @@ test('scattered stations: the mix is met or what is missing is said, and the sam
   await page.getByRole('link', { name: /Low green/ }).click();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Scatter …' }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom in' }).click();
   await page.getByRole('button', { name: 'Place them' }).click();
   await expect(page.getByText('9 stations, as asked.')).toBeVisible();
+  // All of them are in view, however near one had looked.
+  for (const station of await page.getByRole('button', { name: /^Station \d+$/ }).all()) await expect(station).toBeInViewport({ ratio: 1 });
   const places = () =>
     page
       .getByRole('button', { name: /^Station \d+$/ })
@@ -363,7 +366,8 @@ test('scattered stations: the mix is met or what is missing is said, and the sam
   await page.getByRole('button', { name: 'Others' }).click();
   await expect.poll(places).not.toEqual(first);
   await page.getByRole('button', { name: 'Undo' }).click();
-  expect(await places()).toEqual(first);
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect.poll(places).toEqual(first);
   await page.getByLabel('bare ground').selectOption('most');
   await page.getByRole('button', { name: 'Place them' }).click();
   await expect(page.getByText(/Not all fit: .*0 of \d from bare ground/)).toBeVisible();

@@ -102,7 +102,7 @@ test('a phone whose clock is a year ahead is said on the session’s page, and i
   await page.goto(`/a/${own.slug}/sessions/${own.sessionId}`);
   await expect(page.getByText(/clock/)).toContainText('1 ball');
   await page.goto(`/a/${own.slug}/players`);
-  await expect(page.getByRole('listitem').filter({ hasText: 'Campion Player' })).toContainText('today');
+  await expect(page.getByRole('row').filter({ hasText: 'Campion Player' })).toContainText('today');
   expect((await page.goto(`/a/${own.slug}/players/${own.playerId}`))!.status()).toBe(200);
   expect((await page.goto(`/a/${own.slug}/players/squad`))!.status()).toBe(200);
 });

@@ -13,9 +13,8 @@ async function shoot(page: Page, name: string): Promise<void> {
 }
 
 test('the desk', async ({ page }) => {
-  await page.goto(base);
-  await shoot(page, 'today');
   await page.goto(`${base}/games`);
+  await shoot(page, 'games');
   await page.getByRole('link', { name: /Lantern Six/ }).click();
   await expect(page.getByText('Play it now')).toBeVisible();
   await expect(page.getByText(/10,000 games a row$/)).toBeVisible();
@@ -25,10 +24,14 @@ test('the desk', async ({ page }) => {
   for (const name of ['Ottilie', 'Teodor']) await page.getByLabel('Forecast it for a player').selectOption({ label: name });
   await expect(page.locator('[data-rough="false"][data-old="false"]')).toHaveCount(7);
   await shoot(page, 'designer');
-  await page.goto(`${base}/games/library`);
-  await shoot(page, 'library');
+  await page.goto(`${base}/players`);
+  await expect(page.getByText('being worked out …')).toHaveCount(0, { timeout: 60_000 });
+  await shoot(page, 'players');
+  await page.goto(base);
+  await shoot(page, 'today');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /Ottilie/ }).click();
+  await page.getByRole('link', { name: 'per shot' }).click();
   await page.getByRole('link', { name: /^20–30 yd pitches from light rough: / }).click();
   await expect(page.getByRole('img', { name: /^What is left/ })).toBeVisible();
   await shoot(page, 'player');
@@ -51,8 +54,6 @@ test('greens and the sheet', async ({ page }) => {
   await page.getByRole('button', { name: 'Station 5', exact: true }).click();
   await expect(page.getByText('carry to the edge')).toBeVisible();
   await shoot(page, 'green');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await shoot(page, 'green-phone');
   await page.setViewportSize({ width: 860, height: 1180 });
   await page.goto(`${base}/games`);
   await page.getByRole('link', { name: /Round the Low Green/ }).click();

@@ -135,7 +135,7 @@ test('outlines that are none are refused with a sentence', () => {
       [5, 0],
       [10, 0],
     ]),
-  ).toMatch('nearly nothing');
+  ).toMatch('smaller than half');
   for (const shape of [bow, spike, touching]) expect(faultOf(shape)).toMatch('crosses itself');
   expect([faultOf(SQUARE), faultOf(ELL), faultOf(ELL.toReversed())]).toEqual([null, null, null]);
   expect(

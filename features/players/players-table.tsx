@@ -120,6 +120,7 @@ function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: 
       by: (row) => (strokes === 'lost' ? lostOf(row) : -lostOf(row)),
       largestFirst: strokes === 'lost',
       className: styles.lost,
+      wideOnly: true,
       cell: (row) =>
         row.lost ? (
           <>
@@ -172,7 +173,6 @@ function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: 
       head: 'Last here',
       by: (row) => row.last?.atMs ?? 0,
       largestFirst: true,
-      className: 'text-nowrap',
       cell: (row) => (
         <>
           {row.last?.day ?? 'never'}

@@ -61,6 +61,12 @@ export function TodayPage({ academy, now, players, visits, firstLook, games, unf
             {[players.length > 1 && counted(players.length, 'player'), games.length > 0 && counted(games.length, 'game')]
               .filter(Boolean)
               .join(' · ')}
+            {unfinished.length > 0 && (
+              <>
+                {' · '}
+                <a href="#not-finished">{unfinished.length} not finished</a>
+              </>
+            )}
           </span>
         </h1>
         {fresh.length > 0 && <FirstLook slug={slug} gameId={firstLook.gameId} players={fresh} coach={measuresOf(academy)} />}
@@ -112,7 +118,7 @@ export function TodayPage({ academy, now, players, visits, firstLook, games, unf
       <aside>
         {(unfinished.length > 0 || recent.length > 0) && (
           <section className="mb-4">
-            <h2>Not finished</h2>
+            <h2 id="not-finished">Not finished</h2>
             <Unfinished
               slug={slug}
               lines={unfinished.map(({ session, players: people, balls }) => ({

@@ -221,7 +221,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
           )}
           {grouped && warning}
           {tool === 'scatter' ? (
-            <ScatterPanel onDone={() => take('choose')} />
+            <ScatterPanel onPlaced={(placed) => setView(fitted(placed, view.wide, view.high))} onDone={() => take('choose')} />
           ) : !shape ? (
             <p className="empty">Draw the outline of the green first: tap its corners one after another.</p>
           ) : station && plan.holes.some((hole) => hole.key === station.hole) ? (

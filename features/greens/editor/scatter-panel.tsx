@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { freshKey } from '@/core/game/spec';
+import type { GreenPlan } from '@/core/green/plan';
 import { scatter, SCATTER_BANDS } from '@/core/green/scatter';
 import { say, type Surface } from '@/core/golf/words';
 import { fromMetres } from '@/core/units/length';
@@ -13,8 +14,14 @@ const LIES: readonly Surface[] = ['fringe', 'fairway', 'light_rough', 'heavy_rou
 const AMOUNTS = ['none', 'some', 'more', 'most'] as const;
 const WEIGHTS = [0, 1, 2, 4] as const;
 
+type Props = {
+  /** Shows all of a plan on which stations were just placed. */
+  onPlaced: (plan: GreenPlan) => void;
+  onDone: () => void;
+};
+
 /** Asks for random stations of a mix; the same number gives the same stations again. */
-export function ScatterPanel({ onDone }: { onDone: () => void }) {
+export function ScatterPanel({ onPlaced, onDone }: Props) {
   const { plan, system, change } = useEditing();
   const [count, setCount] = useState('9');
   const [seed, setSeed] = useState(1);
@@ -48,7 +55,9 @@ export function ScatterPanel({ onDone }: { onDone: () => void }) {
       keys.push(key);
       return { key, at, hole, surface: null, sit: 'clean', stance: 'flat', shotType: null } as const;
     });
-    change({ ...plan, stations: [...kept, ...added] });
+    const placed = { ...plan, stations: [...kept, ...added] };
+    change(placed);
+    onPlaced(placed);
     setSaid(shortfall.length === 0 ? `${stations.length} stations, as asked.` : `Not all fit: ${shortfall.join(', ')}.`);
   };
 
