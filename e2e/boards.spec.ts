@@ -168,6 +168,27 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await expect(page.getByRole('heading', { level: 1 })).toContainText('compared with “our table”');
   await page.getByRole('link', { name: /^10–20 yd chips from the fairway: / }).click();
   await expect(page.getByText('strokes expected; compared with 1.50')).toBeVisible();
+
+  // The same figures as strokes gained: one sign everywhere.
+  const board = `${new URL(page.url()).pathname}?all=1`;
+  const cell = page.getByRole('link', { name: /^10–20 yd chips from the fairway: / });
+  const figure = async () =>
+    Number(/: ([−+]?\d\.\d\d) (lost|gained) /.exec((await cell.getAttribute('aria-label'))!)![1]!.replace('−', '-'));
+  await page.goto(board);
+  const lost = await figure();
+  expect(lost).not.toBe(0);
+  await page.goto(`${home}/settings`);
+  await page.getByLabel('Strokes against a level').selectOption('gained');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.goto(board);
+  expect(await figure()).toBe(-lost);
+  await expect(page.getByText(/a plus gains/)).toBeVisible();
+  await expect(page.getByText(/\d lost|lost a (shot|round)/)).toHaveCount(0);
+  await page.goto(`${home}/players`);
+  await expect(page.getByRole('columnheader', { name: 'Gained a round' })).toBeVisible();
+  await page.goto(`${home}/players/squad`);
+  await expect(page.getByRole('region', { name: 'Strokes gained, by player and skill' })).toBeVisible();
 });
 
 test('over time: a day divides before from since, and the best score is named', async ({ page }) => {

@@ -10,10 +10,28 @@ import { BINNING, LANDING_STEP_M, NEAREST_PLACE_M, PLACE } from '@/core/skill/gr
 import type { OwnReference } from '@/core/formats/reference-table';
 import { toMetres } from '@/core/units/length';
 import { group } from 'd3-array';
-import { and, asc, count, countDistinct, desc, eq, exists, gte, isNotNull, lt, lte, max, min, sql, type SQL } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  count,
+  countDistinct,
+  desc,
+  eq,
+  exists,
+  gte,
+  isNotNull,
+  isNull,
+  lt,
+  lte,
+  max,
+  min,
+  ne,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { brief, posterior, reference, session, sessionPlayer, shot } from '../schema';
+import { brief, player, posterior, reference, session, sessionPlayer, shot } from '../schema';
 import { named, shotsWhere } from './rows';
 
 /** Which balls a board looks at; what is not given does not restrict. */
@@ -344,7 +362,10 @@ export async function shotsOfCell(
   return shotsWhere(db, actor, cell, 'played');
 }
 
-/** The games a player has played, the clubs on their balls as they were called then, and the winds: what a board can be narrowed to. */
+/**
+ * The games a player has played, the clubs on their balls as they were called then, and the winds: what a board can be narrowed to; and
+ * whether there is anybody else to be compared with.
+ */
 export async function narrowings(db: Db, actor: Actor, playerId: string) {
   const theirs = and(eq(shot.academyId, actor.academyId), eq(shot.playerId, playerId));
   const distinct = (column: typeof shot.clubLabel | typeof shot.wind) =>
@@ -353,7 +374,7 @@ export async function narrowings(db: Db, actor: Actor, playerId: string) {
       .from(shot)
       .where(and(theirs, isNotNull(column)))
       .orderBy(asc(column));
-  const [games, clubs, winds] = await Promise.all([
+  const [games, clubs, winds, others] = await Promise.all([
     db
       .selectDistinctOn([session.gameId], { gameId: session.gameId, title: sql<string>`${session.spec} ->> 'title'` })
       .from(shot)
@@ -362,10 +383,16 @@ export async function narrowings(db: Db, actor: Actor, playerId: string) {
       .orderBy(session.gameId, desc(session.startedAt)),
     distinct(shot.clubLabel),
     distinct(shot.wind),
+    db
+      .select({ one: player.playerId })
+      .from(player)
+      .where(and(eq(player.academyId, actor.academyId), ne(player.playerId, playerId), isNull(player.archivedAt), isNull(player.erasedAt)))
+      .limit(1),
   ]);
   return {
     games: games.map(({ gameId, title }) => ({ gameId: gameId!, title })),
     clubs: clubs.map(({ word }) => word!),
     winds: winds.map(({ word }) => word!),
+    squad: others.length > 0,
   };
 }

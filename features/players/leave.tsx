@@ -33,8 +33,8 @@ export function Leave({ slug, player, takes }: Props) {
       <div className={styles.leaveWay}>
         <p>
           {away
-            ? 'Bring them back: into the lists and onto the squad board, with all their records. Their links work again.'
-            : 'Put them away: off the lists and the squad board. Their records stay, their links stop working, and you can bring them back any time.'}
+            ? 'Bring them back: into the lists and onto the boards, with all their records. Their links work again.'
+            : 'Put them away: off the lists and the boards. Their records stay, their links stop working, and you can bring them back any time.'}
         </p>
         <Button variant="outline-dark" disabled={busy} onClick={put}>
           {away ? 'Bring back' : 'Put away'}

@@ -62,7 +62,7 @@ test.each([
   [
     { why: 'close', keys: ['putt|green|6', 'chip|fairway|10'], balls: null },
     '6–10 ft putts and 10–20 yd chips from the fairway',
-    'the weakest, too close to separate',
+    'the weakest two, too close to call',
   ],
   [{ why: 'unplayed', keys: ['bunker|sand|0'], balls: null }, '0–10 yd bunker shots', 'not played yet, could be as weak'],
 ] as const)('what comes next: %j', (next, what, why) => {

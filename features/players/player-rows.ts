@@ -86,7 +86,7 @@ function whyOf({ why, balls }: Brief['next']): string {
     case 'weakest':
       return 'the weakest';
     case 'close':
-      return balls === null ? 'the weakest, too close to separate' : `about ${roundly(balls)} each would show which is weaker`;
+      return balls === null ? 'the weakest two, too close to call' : `about ${roundly(balls)} each would show which is weaker`;
     case 'unplayed':
       return 'not played yet, could be as weak';
     case 'least_known':

@@ -173,6 +173,7 @@ function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: 
       head: 'Last here',
       by: (row) => row.last?.atMs ?? 0,
       largestFirst: true,
+      className: styles.lastHere,
       cell: (row) => (
         <>
           {row.last?.day ?? 'never'}

@@ -90,12 +90,14 @@ const named = (ink: Ink, marks: readonly Mark[], family: string): Plugin<'scatte
       }
       return [{ label, colour, top: y.getPixelForValue(last.y) }];
     });
-    ends.sort((a, b) => a.top - b.top);
-    ends.forEach((end, i) => {
-      const above = ends[i - 1];
-      if (above && end.top - above.top < NAME_STEP) end.top = above.top + NAME_STEP;
-      write(end.label, chartArea.right + 6, end.top, end.colour, 600, 'left');
-    });
+    // From the lowest upwards: none lies below the axis, none on another.
+    ends.sort((a, b) => b.top - a.top);
+    let lowest = chartArea.bottom - NAME_STEP / 2;
+    for (const { label, colour, top } of ends) {
+      const at = Math.min(top, lowest);
+      write(label, chartArea.right + 6, at, colour, 600, 'left');
+      lowest = at - NAME_STEP;
+    }
     for (const { x: at, y: value, text } of marks)
       write(text, x.getPixelForValue(at), y.getPixelForValue(value) - 14, ink.ink, 700, 'center');
     ctx.restore();

@@ -15,14 +15,14 @@ type Props = {
   games: readonly { gameId: string; title: string }[];
   clubs: readonly string[];
   winds: readonly string[];
-  /** Whether a squad's average can be chosen. */
-  squad?: boolean;
+  /** Whether there is a squad whose average can be chosen. */
+  squad: boolean;
   /** The coach's own table, by name, where there is one. */
   table?: string | null;
 };
 
 /** Against what, and of which balls: kept in the address, so that a view can be sent and printed. */
-export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad = true, table = null }: Props) {
+export function Filters({ asked, ownLevel, levels, games, clubs, winds, squad, table = null }: Props) {
   const router = useRouter();
   const path = usePathname();
   const [open, setOpen] = useState(isFiltered(asked));
