@@ -7,6 +7,7 @@ import { sayLevel } from '@/core/golf/level';
 import { newPlayer } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
 import { academySchema, type AcademyForm as AcademyFields } from '@/core/people/account';
+import { HandChoice, UnitsChoice } from '../form/choices';
 import { Choice, Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { useSave } from '../form/use-save';
@@ -53,16 +54,7 @@ export function AcademyForm() {
         {who === 'squad' && (
           <Field id="academy-name" label="Name of the academy" register={register('name')} error={errors.name?.message} />
         )}
-        <Choice
-          id="units"
-          label="Lengths in"
-          register={register('units')}
-          error={errors.units?.message}
-          options={[
-            ['imperial', 'yards and feet'],
-            ['metric', 'metres'],
-          ]}
-        />
+        <UnitsChoice id="units" label="Lengths in" register={register('units')} error={errors.units?.message} />
         {who === 'alone' && (
           <div className={styles.two}>
             <Field
@@ -73,16 +65,7 @@ export function AcademyForm() {
               error={errors.level?.message}
               hint="About: 0 is scratch, 28 a beginner."
             />
-            <Choice
-              id="handed"
-              label="You play"
-              register={register('handed')}
-              error={errors.handed?.message}
-              options={[
-                ['right', 'right-handed'],
-                ['left', 'left-handed'],
-              ]}
-            />
+            <HandChoice id="handed" label="You play" register={register('handed')} error={errors.handed?.message} />
             <Choice
               id="bag"
               label="Your clubs"

@@ -1,5 +1,6 @@
 'use client';
 
+import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
 import { ListTable, type ListColumn } from '@/ui/list-table';
 import list from '@/ui/list-table.module.scss';
 import Link from 'next/link';
@@ -126,67 +127,35 @@ export function GamesTable({ rows, as }: Props) {
   const surfaces = SURFACES.filter((surface) => rows.some((row) => row.surfaces.includes(surface)));
   return (
     <>
-      <div className={list.filters} role="group" aria-label="Filter">
+      <ListFilters find="Find a game" text={wanted.text} onText={(text) => set({ text })}>
         {inUse.map((family) => (
-          <button
+          <FilterToggle
             key={family}
-            type="button"
-            className="btn btn-sm btn-outline-dark"
-            aria-pressed={wanted.families.includes(family)}
-            onClick={() =>
+            pressed={wanted.families.includes(family)}
+            onPress={() =>
               set({
                 families: wanted.families.includes(family) ? wanted.families.filter((one) => one !== family) : [...wanted.families, family],
               })
             }
           >
             {FAMILY_WORDS[family]}
-          </button>
+          </FilterToggle>
         ))}
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-dark"
-          aria-pressed={wanted.short}
-          onClick={() => set({ short: !wanted.short })}
-        >
+        <FilterToggle pressed={wanted.short} onPress={() => set({ short: !wanted.short })}>
           15 min or less
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-dark"
-          aria-pressed={wanted.several}
-          onClick={() => set({ several: !wanted.several })}
-        >
+        </FilterToggle>
+        <FilterToggle pressed={wanted.several} onPress={() => set({ several: !wanted.several })}>
           For two or more
-        </button>
-        <select
-          className="form-select form-select-sm"
-          aria-label="From which lie"
+        </FilterToggle>
+        <FilterChoice
+          label="From which lie"
           value={wanted.surface}
-          onChange={(event) => set({ surface: event.target.value as Surface | '' })}
-        >
-          <option value="">from any lie</option>
-          {surfaces.map((surface) => (
-            <option key={surface} value={surface}>
-              from {say(surface)}
-            </option>
-          ))}
-        </select>
-        <input
-          type="search"
-          className="form-control form-control-sm"
-          aria-label="Find a game"
-          placeholder="Find a game"
-          value={wanted.text}
-          onChange={(event) => set({ text: event.target.value })}
+          options={[['', 'from any lie'], ...surfaces.map((surface) => [surface, `from ${say(surface)}`] as const)]}
+          onChoose={(surface) => set({ surface })}
         />
-      </div>
+      </ListFilters>
       {shown.length === 0 ? (
-        <p className="empty" role="status">
-          No game like that.{' '}
-          <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setWanted(ANY)}>
-            Show all {counted(rows.length, 'game')}
-          </button>
-        </p>
+        <NoMatch what="game" all={counted(rows.length, 'game')} onAll={() => setWanted(ANY)} />
       ) : (
         <ListTable rows={shown} keyOf={keyOf} columns={as === 'ready' ? READY : PLAYED} label="Games" />
       )}

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { counted } from '@/core/units/format';
+import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
 import { ListTable, type ListColumn } from '@/ui/list-table';
 import list from '@/ui/list-table.module.scss';
 import { SchemePicture } from '../games/scoring/picture';
@@ -13,6 +14,11 @@ export type LogbookRow = ResultLine & { when: string; conditions: string };
 
 type Wanted = { text: string; goal: 'met' | 'missed' | ''; several: boolean };
 const ANY: Wanted = { text: '', goal: '', several: false };
+const GOALS = [
+  ['', 'goal or not'],
+  ['met', 'goal met'],
+  ['missed', 'goal missed'],
+] as const;
 
 /** Whether a session is one that is looked for. */
 export function isWanted(row: LogbookRow, { text, goal, several }: Wanted): boolean {
@@ -32,43 +38,16 @@ export function LogbookTable({ slug, rows }: { slug: string; rows: LogbookRow[] 
   const columns = useMemo(() => columnsOf(slug, rows), [slug, rows]);
   return (
     <>
-      <div className={list.filters} role="group" aria-label="Filter">
-        <input
-          type="search"
-          className="form-control form-control-sm"
-          aria-label="Find a player or a game"
-          placeholder="Find a player or a game"
-          value={wanted.text}
-          onChange={(event) => set({ text: event.target.value })}
-        />
-        <select
-          className="form-select form-select-sm"
-          aria-label="Goal"
-          value={wanted.goal}
-          onChange={(event) => set({ goal: event.target.value as Wanted['goal'] })}
-        >
-          <option value="">goal or not</option>
-          <option value="met">goal met</option>
-          <option value="missed">goal missed</option>
-        </select>
+      <ListFilters find="Find a player or a game" text={wanted.text} onText={(text) => set({ text })}>
+        <FilterChoice label="Goal" value={wanted.goal} options={GOALS} onChoose={(goal) => set({ goal })} />
         {rows.some(({ players }) => players > 1) && (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-dark"
-            aria-pressed={wanted.several}
-            onClick={() => set({ several: !wanted.several })}
-          >
+          <FilterToggle pressed={wanted.several} onPress={() => set({ several: !wanted.several })}>
             Two or more players
-          </button>
+          </FilterToggle>
         )}
-      </div>
+      </ListFilters>
       {shown.length === 0 ? (
-        <p className="empty" role="status">
-          No session like that.{' '}
-          <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setWanted(ANY)}>
-            Show all {counted(rows.length, 'session')}
-          </button>
-        </p>
+        <NoMatch what="session" all={counted(rows.length, 'session')} onAll={() => setWanted(ANY)} />
       ) : (
         <ListTable rows={shown} keyOf={keyOf} columns={columns} label="Sessions" />
       )}

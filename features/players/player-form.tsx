@@ -9,7 +9,8 @@ import { sayLevel } from '@/core/golf/level';
 import { USUAL_BAG } from '@/core/golf/usual-bag';
 import { playerSchema, type PlayerForm as PlayerFields } from '@/core/people/player';
 import { LengthInput } from '@/ui/length-input';
-import { Choice, Field } from '../form/field';
+import { HandChoice, UnitsChoice } from '../form/choices';
+import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { asNumber } from '../form/numbers';
 import { PaceWalk } from '../form/pace-walk';
@@ -75,26 +76,8 @@ export function PlayerForm({ slug, playerId, initial, savedAt }: Props) {
             error={errors.level?.message}
             hint="About a handicap: 0 is scratch, 28 a beginner, +5 a tour player."
           />
-          <Choice
-            id="handed"
-            label="Plays"
-            register={register('handed')}
-            error={errors.handed?.message}
-            options={[
-              ['right', 'right-handed'],
-              ['left', 'left-handed'],
-            ]}
-          />
-          <Choice
-            id="units"
-            label="Units"
-            register={register('units')}
-            error={errors.units?.message}
-            options={[
-              ['imperial', 'yards and feet'],
-              ['metric', 'metres'],
-            ]}
-          />
+          <HandChoice id="handed" label="Plays" register={register('handed')} error={errors.handed?.message} />
+          <UnitsChoice id="units" label="Units" register={register('units')} error={errors.units?.message} />
         </div>
         <details open={!isNew || Boolean(errors.clubs ?? errors.paceM ?? errors.clubM ?? errors.putterM)}>
           <summary>Own lengths and clubs, if you know them</summary>

@@ -6,8 +6,8 @@ import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { sayLevel } from '@/core/golf/level';
 import { FAMILIES, type Family } from '@/core/golf/shot-types';
 import { counted, nounOf } from '@/core/units/format';
+import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
 import { ListTable, type ListColumn } from '@/ui/list-table';
-import list from '@/ui/list-table.module.scss';
 import { LostBar, scaleOf, type LostScale } from './lost-bar';
 import { boardAddress, type PlayerRow } from './player-rows';
 import styles from './players.module.scss';
@@ -46,45 +46,20 @@ export function PlayersTable({ slug, rows, strokes, nowMs, pending }: Props) {
   return (
     <>
       {rows.length > 1 && (
-        <div className={list.filters} role="group" aria-label="Filter">
-          <input
-            type="search"
-            className="form-control form-control-sm"
-            aria-label="Find a player"
-            placeholder="Find a player"
-            value={wanted.text}
-            onChange={(event) => set({ text: event.target.value })}
-          />
-          <select
-            className="form-select form-select-sm"
-            aria-label="Weakest in"
+        <ListFilters find="Find a player" text={wanted.text} onText={(text) => set({ text })}>
+          <FilterChoice
+            label="Weakest in"
             value={wanted.family}
-            onChange={(event) => set({ family: event.target.value as Family | '' })}
-          >
-            <option value="">weakest in anything</option>
-            {FAMILIES.map((family) => (
-              <option key={family} value={family}>
-                weakest in {WEAK_IN[family]}
-              </option>
-            ))}
-          </select>
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-dark"
-            aria-pressed={wanted.away}
-            onClick={() => set({ away: !wanted.away })}
-          >
+            options={[['', 'weakest in anything'], ...FAMILIES.map((family) => [family, `weakest in ${WEAK_IN[family]}`] as const)]}
+            onChoose={(family) => set({ family })}
+          />
+          <FilterToggle pressed={wanted.away} onPress={() => set({ away: !wanted.away })}>
             Not here for two weeks
-          </button>
-        </div>
+          </FilterToggle>
+        </ListFilters>
       )}
       {shown.length === 0 ? (
-        <p className="empty" role="status">
-          No player like that.{' '}
-          <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setWanted(ANY)}>
-            Show all {counted(rows.length, 'player')}
-          </button>
-        </p>
+        <NoMatch what="player" all={counted(rows.length, 'player')} onAll={() => setWanted(ANY)} />
       ) : (
         <ListTable rows={shown} keyOf={keyOf} columns={columns} label="Players" />
       )}

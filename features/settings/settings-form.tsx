@@ -7,6 +7,7 @@ import { Controller, FormProvider, useForm, useWatch } from 'react-hook-form';
 import { settingsSchema, type Settings } from '@/core/people/account';
 import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { LengthInput } from '@/ui/length-input';
+import { UnitsChoice } from '../form/choices';
 import { Choice } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { PaceWalk } from '../form/pace-walk';
@@ -43,16 +44,7 @@ export function SettingsForm({ slug, initial, timeZones }: Props) {
   return (
     <FormProvider {...form}>
       <Form noValidate onSubmit={submit} className={styles.form}>
-        <Choice
-          id="units"
-          label="Units"
-          register={register('units')}
-          error={errors.units?.message}
-          options={[
-            ['imperial', 'yards and feet'],
-            ['metric', 'metres'],
-          ]}
-        />
+        <UnitsChoice id="units" label="Units" register={register('units')} error={errors.units?.message} />
         <Choice
           id="time-zone"
           label="Time zone"

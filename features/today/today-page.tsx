@@ -164,6 +164,9 @@ function NextStep({ base, players, games }: { base: string; players: number; gam
         <Link href={`${base}/players/new`} className="btn btn-primary btn-lg">
           Add a player
         </Link>
+        <Link href={`${base}/games/library`} className="btn btn-outline-dark btn-lg">
+          Ready games
+        </Link>
       </p>
     );
   if (games === 0)

@@ -1,0 +1,87 @@
+/** @jest-environment node */
+import { BRIEF_VERSION } from '@/core/board/brief';
+import { doSum, type SumTask } from '@/core/board/sums';
+import { shippedReference } from '@/core/golf/reference';
+import { gather, talliesOf } from '@/core/skill/evidence';
+import { modelOf } from '@/core/skill/model';
+import { left, shot, yd } from '@/core/testing/make';
+import { briefsOf } from './briefs';
+
+const later: (() => Promise<void>)[] = [];
+jest.mock('next/server', () => ({ after: (work: () => Promise<void>) => later.push(work) }));
+/** Sums are done on the spot here, not on a thread. */
+jest.mock('../sums', () => ({ sum: async (task: SumTask) => mockSum(task) }));
+
+const model = modelOf(shippedReference);
+const mockSum = (task: SumTask) => doSum(model, task);
+const [first, last] = [new Date('2026-03-01T10:00:00Z'), new Date('2026-05-01T10:00:00Z')];
+const shots = Array.from({ length: 40 }, (_, i) =>
+  shot({ shotType: 'chip', surface: 'fairway', distanceM: yd(15), stationKey: `s${i}`, playedAt: last.toISOString() }, left(12 + (i % 5))),
+);
+const tallies = talliesOf(shots, last, 60);
+
+type Row = { playerId: string; evidenceRev: number };
+const listed = ({ playerId, evidenceRev }: Row, balls = 40, lastAt = last) =>
+  ({ player: { playerId, evidenceRev, level: 14, roundMix: null, name: playerId }, balls, lastAt }) as never;
+
+function deskWith(held: [string, object][]) {
+  const keepBrief = jest.fn().mockResolvedValue(undefined);
+  const data = {
+    heldBriefs: async () => new Map(held),
+    keepBrief,
+    spanOfEvidence: async () => ({ first, last }),
+    tallyBalls: async () => tallies,
+    tallyStretches: async (_: string, parts: unknown[]) => parts.map(() => ({ tallies, sessions: 2 })),
+    heldPosterior: async () => null,
+    keepPosterior: async () => undefined,
+    ownReference: async () => null,
+  };
+  return { keepBrief, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 }, model } as never };
+}
+const madeFrom = (evidenceRev: number) => JSON.stringify([BRIEF_VERSION, model.version, evidenceRev, 14, null, 60]);
+const old = { balls: 12 };
+beforeEach(() => later.splice(0));
+
+test('what was made from the same balls is shown, and nothing is made', async () => {
+  const { desk } = deskWith([['p', { madeFrom: madeFrom(3), brief: old }]]);
+  const { of, pending } = await briefsOf(desk, [listed({ playerId: 'p', evidenceRev: 3 })]);
+  expect([of.get('p'), pending, later]).toEqual([old, false, []]);
+});
+
+test('of older balls it is shown as it was, and made anew after the page is answered', async () => {
+  const { desk, keepBrief } = deskWith([['p', { madeFrom: madeFrom(2), brief: old }]]);
+  const { of, pending } = await briefsOf(desk, [listed({ playerId: 'p', evidenceRev: 3 })]);
+  expect([of.get('p'), pending]).toEqual([old, true]);
+  expect(keepBrief).not.toHaveBeenCalled();
+  await later[0]!();
+  const [playerId, kept] = keepBrief.mock.lastCall!;
+  expect([playerId, kept.madeFrom]).toEqual(['p', madeFrom(3)]);
+  expect(kept.brief).toMatchObject({ balls: gather(tallies).balls, weakest: { key: 'chip|fairway|10' } });
+  // The same balls before and since: nothing is claimed to have changed.
+  expect(kept.brief.trend.chanceBetter).toBeGreaterThan(0.4);
+  expect(kept.brief.trend.chanceBetter).toBeLessThan(0.6);
+});
+
+test('whoever was here last is made first; nobody without a ball is made at all; two pages at once make each once', async () => {
+  const { desk, keepBrief } = deskWith([]);
+  const players = [
+    listed({ playerId: 'early', evidenceRev: 1 }, 40, first),
+    listed({ playerId: 'late', evidenceRev: 1 }),
+    listed({ playerId: 'none', evidenceRev: 0 }, 0),
+  ];
+  await briefsOf(desk, players);
+  await briefsOf(desk, players);
+  await Promise.all(later.map((work) => work()));
+  expect(keepBrief.mock.calls.map(([playerId]) => playerId)).toEqual(['late', 'early']);
+});
+
+test('a sum that fails leaves what was kept, and can be tried again', async () => {
+  const { desk, keepBrief } = deskWith([]);
+  keepBrief.mockRejectedValueOnce(new Error('the database is away'));
+  const players = [listed({ playerId: 'p', evidenceRev: 1 })];
+  await briefsOf(desk, players);
+  await later[0]!();
+  await briefsOf(desk, players);
+  await later[1]!();
+  expect(keepBrief).toHaveBeenCalledTimes(2);
+});
