@@ -142,7 +142,10 @@ test('designs a game, plays ten balls by all ways of entry, and finds everything
   // Today has nothing left to finish, and the session among the last ones.
   await page.goto(home);
   await expect(page.getByText('All sessions are finished.')).toBeVisible();
-  await page.getByRole('complementary').getByRole('link', { name: /Two Spots/ }).click();
+  await page
+    .getByRole('complementary')
+    .getByRole('link', { name: /Two Spots/ })
+    .click();
   await expect(score(page)).toHaveText('38');
   expect(complained).toEqual([]);
 });

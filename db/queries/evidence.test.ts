@@ -222,7 +222,12 @@ test('filters leave balls out: by day, game, sit, club, and those after the mome
   const inCell = await shotsOfCell(db, at.actor, at.playerId, { asOf: NOW }, cell);
   expect(new Set(inCell.map(({ stationKey }) => stationKey))).toEqual(new Set(['d']));
   expect(await shotsOfCell(db, at.actor, at.playerId, { asOf: NOW }, { ...cell, fromM: yd(10), toM: yd(20) })).toEqual([]);
-  expect(await narrowings(db, at.actor, at.playerId)).toEqual({ games: [{ gameId: at.gameId, title: 'Two spots' }], clubs: [], winds: [], squad: false });
+  expect(await narrowings(db, at.actor, at.playerId)).toEqual({
+    games: [{ gameId: at.gameId, title: 'Two spots' }],
+    clubs: [],
+    winds: [],
+    squad: false,
+  });
 });
 
 test('another academy’s player has no evidence, no posterior and no reference', async () => {
