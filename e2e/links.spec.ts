@@ -178,7 +178,7 @@ test('an opened link works without a network, and starts a game of one’s own a
   await own.context().setOffline(false);
   await expect(own.getByText('all sent')).toBeVisible({ timeout: 20_000 });
   const balls = async (id: string) => (await ask<{ n: number }>('select count(*)::int as n from shot where session_id = $1', id))[0]!.n;
-  expect([await balls(sessionId), await balls(offlineId)]).toEqual([1, 1]);
+  await expect.poll(async () => [await balls(sessionId), await balls(offlineId)]).toEqual([1, 1]);
 
   // Forgotten, it is not kept anew behind one's back.
   await own.getByRole('button', { name: 'Forget this phone' }).click();

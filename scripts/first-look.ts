@@ -1,4 +1,5 @@
-import { firstLook, leftOpen, type Batch } from '@/core/board/first-look';
+import { firstLook, leftOpen } from '@/core/plan/first-look';
+import type { Batch } from '@/core/plan/open';
 import { sayCell } from '@/core/board/say-cell';
 import { LIBRARY } from '@/core/game/library';
 import { bandAt } from '@/core/golf/bands';

@@ -43,7 +43,7 @@ export const LEVEL_OF: Readonly<Record<Audience, number>> = { 'first-timers': 28
 
 /** Ready games of our own invention: every way of scoring, every family of shots, every form of practice. */
 export const LIBRARY: readonly LibraryGame[] = [
-  // The shots of core/board/first-look.ts for a middling level; at every other level they say as much (first-look.test.ts).
+  // The shots of core/plan/first-look.ts for a middling level; at every other level they say as much (first-look.test.ts).
   ready(
     'first-look',
     'everybody',

@@ -116,6 +116,16 @@ function sizeM({ shotType, surface, distanceM }: Cell, reference: Reference): nu
   return Math.max(1, Math.round(ft)) * METRES_PER.ft;
 }
 
+/** A ball from a cell as its ring says of it, the rings sized as a coach draws them. */
+export function ringRecord(cell: Cell, { holed, leftM }: { holed: boolean; leftM: number }, reference: Reference): Omit<BallGroup, 'n'> {
+  const putt = isPutt(cell.shotType);
+  const base = { cell: cell.key, distanceM: placeOf(cell.distanceM), lo: 0, hi: 0, blur: 0, value: 0, lie: 0, spotM: 0 };
+  if (holed) return putt ? { ...base, kind: 'made', value: 1 } : { ...base, kind: 'holed' };
+  const edges = [0, ...RINGS.map((share) => share * sizeM(cell, reference)), Infinity];
+  const ring = edges.findIndex((edge) => Math.max(NEAREST_M, leftM) < edge);
+  return { ...base, kind: putt ? 'leave' : 'between', lo: edges[ring - 1]!, hi: edges[ring]! };
+}
+
 /** Evidence of so many balls, unevenly spread over the cells; ten balls a day. */
 export function evidenceOf(
   hitter: Hitter,
@@ -153,9 +163,7 @@ export function evidenceOf(
       addTo(exactOnly, holed ? inHole : exact, 1);
       raw.push({ cell: i, strokes: holed ? 1 : 1 + Math.max(1, level(leftM / METRES_PER.ft)) });
     } else if (how < kinds.exact + kinds.ring) {
-      const edges = [0, ...RINGS.map((share) => share * sizeM(cell, reference)), Infinity];
-      const ring = edges.findIndex((edge) => leftM < edge);
-      add(holed ? inHole : { ...base, kind: missed, lo: edges[ring - 1]!, hi: edges[ring]! });
+      add(ringRecord(cell, stopped, reference));
     } else if (how < kinds.exact + kinds.ring + kinds.circle) {
       const radius = sizeM(cell, reference);
       add(holed ? inHole : { ...base, kind: missed, lo: leftM < radius ? 0 : radius, hi: leftM < radius ? radius : Infinity });

@@ -12,7 +12,9 @@ import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { lengthsOf, measuresOf } from '@/core/game/sizes';
+import { propose } from '@/core/plan/propose';
 import { requireCoach } from '@/server/actor';
+import { boardOf } from '@/server/known/board';
 import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '@/core/units/say-moment';
@@ -32,7 +34,8 @@ import { SheetChoices } from './sheet/sheet-choices';
 import { SheetPage } from './sheet/sheet-page';
 import { StationDoor } from './station-door';
 
-type Data = Awaited<ReturnType<typeof requireCoach>>['data'];
+type Desk = Awaited<ReturnType<typeof requireCoach>>;
+type Data = Desk['data'];
 
 export async function GamesRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
@@ -80,12 +83,27 @@ export async function GamesRoom({ slug }: { slug: string }) {
   );
 }
 
-/** From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, or the plain one. */
-type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by', string | undefined>>;
+/**
+ * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, what a player should
+ * practise, or the plain one.
+ */
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by' | 'for', string | undefined>>;
+
+/** A game made for a player takes about so long. */
+const MADE_MINUTES = 20;
 
 type Begun = { initial: GameSpec; greenId: string | null };
 
-async function beginGame(data: Data, units: UnitSystem, { library, copy, session, green, by }: Start): Promise<Begun | null> {
+async function beginGame(desk: Desk, { library, copy, session, green, by, for: playerId }: Start): Promise<Begun | null> {
+  const { data, academy } = desk;
+  const { units } = academy;
+  if (playerId) {
+    const found = await data.getPlayer(uuidOr404(playerId));
+    if (!found) return null;
+    const { name, level } = found.player;
+    const { diagnosis } = await boardOf(desk, found.player, { filter: null, against: undefined });
+    return { initial: propose(diagnosis, { name, level, units, purpose: 'take_strokes_off', minutes: MADE_MINUTES }), greenId: null };
+  }
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));
     return game && { initial: copyOf(game.spec), greenId: game.greenId };
@@ -112,8 +130,9 @@ async function initialGame(data: Data, units: UnitSystem, { library, session, by
 }
 
 export async function NewGameRoom({ slug, start }: { slug: string; start: Start }) {
-  const { data, academy } = await requireCoach(slug);
-  const begun = await beginGame(data, academy.units, start);
+  const desk = await requireCoach(slug);
+  const { data, academy } = desk;
+  const begun = await beginGame(desk, start);
   if (!begun) notFound();
   const [green, players] = await Promise.all([greenOf(data, begun.greenId), candidates(data)]);
   const shared = { slug, units: academy.units, coach: measuresOf(academy), green, players };

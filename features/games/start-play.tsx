@@ -10,6 +10,7 @@ import { NOT_SENT } from '../form/use-save';
 import { HeadStartFields } from '../form/head-start-fields';
 import { readAllowances } from '../form/allowance';
 import { newId } from '../form/ids';
+import { useReady } from '../form/use-ready';
 import { playAddress } from '../session/address';
 import { goTo } from '../form/go';
 import { kitAction } from './actions';
@@ -36,6 +37,7 @@ type Guest = { playerId: string; name: string };
 
 /** Who plays: one tap on a name starts the game; several are chosen in their order. */
 export function StartPlay({ slug, source, spec, players, coach, at, again = [] }: Props) {
+  const ready = useReady();
   const fewest = schemeOf(spec.scoring).players;
   const [several, setSeveral] = useState(fewest > 1 || again.length > 1);
   const [chosen, setChosen] = useState<readonly string[]>(again.length > 1 ? again : []);
@@ -88,7 +90,7 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
               variant={
                 several ? (place >= 0 ? 'dark' : 'outline-dark') : players.length === 1 || playerId === last ? 'primary' : 'outline-dark'
               }
-              disabled={starting !== null}
+              disabled={starting !== null || !ready}
               {...(several ? { 'aria-pressed': place >= 0 } : {})}
               onClick={() => (several ? toggle(playerId) : void start([playerId]))}
             >

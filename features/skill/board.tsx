@@ -1,6 +1,7 @@
 import type { StrokesAs } from '@/core/units/strokes';
 import Link from 'next/link';
 import type { Finding } from '@/core/skill/diagnose';
+import { FEW_BALLS } from '@/core/board/next';
 import { neglectedOf, saySilent, summaryOf } from '@/core/board/summary';
 import { weakestOf } from '@/core/board/settle';
 import { sayCell } from '@/core/board/say-cell';
@@ -54,6 +55,13 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
             <p className={styles.say}>
               <b>{said.most}</b> {said.next} {said.best}
             </p>
+            {balls >= FEW_BALLS && (
+              <p className="no-print">
+                <Link href={`/a/${slug}/games/new?for=${player.playerId}`} className="btn btn-primary">
+                  Make a game of it
+                </Link>
+              </p>
+            )}
             <Filters asked={asked} ownLevel={player.level} levels={levels} table={board.ownTable} {...narrowings} />
             {isFiltered(asked) && (
               <p className={styles.filtered}>

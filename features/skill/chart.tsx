@@ -14,7 +14,8 @@ import {
   type Plugin,
 } from 'chart.js';
 import { Chart as ReactChart } from 'react-chartjs-2';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useMemo } from 'react';
+import { useReady } from '../form/use-ready';
 import styles from './skill.module.scss';
 
 ChartJs.register(Filler, LinearScale, LineElement, PointElement, ScatterController, LineController, Tooltip);
@@ -30,7 +31,6 @@ const NAMES = {
   tape: '--tape',
   card: '--card',
 } as const;
-const nothing = () => () => undefined;
 
 type Axis = {
   title: string;
@@ -107,11 +107,7 @@ const named = (ink: Ink, marks: readonly Mark[], family: string): Plugin<'scatte
 /** A chart in the look of the program: ink on paper, few lines, each named where it ends; what the axes are, in words. */
 export function Chart({ label, data, x, y, points, marks = NO_MARKS, low = false }: Props) {
   // The colours are known in the browser only; until then there is room for the chart.
-  const ready = useSyncExternalStore(
-    nothing,
-    () => true,
-    () => false,
-  );
+  const ready = useReady();
   const drawn = useMemo(() => {
     if (!ready) return null;
     const style = getComputedStyle(document.documentElement);

@@ -3,6 +3,7 @@
 import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button } from 'react-bootstrap';
+import { useReady } from '../form/use-ready';
 import { resumeAction, stopAction } from './actions';
 import styles from './today.module.scss';
 
@@ -12,6 +13,7 @@ type Line = { sessionId: string; names: string; title: string; balls: number; of
 export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
   const [ended, setEnded] = useState<Line | null>(null);
   const [busy, begin] = useTransition();
+  const ready = useReady();
   return (
     <>
       {ended && (
@@ -54,7 +56,7 @@ export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
               </a>
               <Button
                 variant="outline-dark"
-                disabled={busy}
+                disabled={busy || !ready}
                 onClick={() =>
                   begin(async () => {
                     await stopAction(slug, line.sessionId);

@@ -5,9 +5,15 @@ export const metadata: Metadata = { title: 'A new game' };
 
 export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/games/new'>) {
   const { academy } = await params;
-  const { library, copy, session, green, by } = await searchParams;
-  const one = (value: string | string[] | undefined) => (typeof value === 'string' ? value : undefined);
-  return (
-    <NewGameRoom slug={academy} start={{ library: one(library), copy: one(copy), session: one(session), green: one(green), by: one(by) }} />
-  );
+  const asked = await searchParams;
+  const one = (name: string) => (typeof asked[name] === 'string' ? asked[name] : undefined);
+  const start = {
+    library: one('library'),
+    copy: one('copy'),
+    session: one('session'),
+    green: one('green'),
+    by: one('by'),
+    for: one('for'),
+  };
+  return <NewGameRoom slug={academy} start={start} />;
 }

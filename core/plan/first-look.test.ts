@@ -2,7 +2,8 @@ import { LIBRARY } from '../game/library';
 import { shippedReference } from '../golf/reference';
 import { cellKey } from '../skill/cells';
 import { modelOf } from '../skill/model';
-import { firstLook, leftOpen, type Batch } from './first-look';
+import { firstLook, leftOpen } from './first-look';
+import type { Batch } from './open';
 
 const model = modelOf(shippedReference);
 const { stations } = LIBRARY.find(({ key }) => key === 'first-look')!.spec;

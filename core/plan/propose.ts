@@ -1,0 +1,89 @@
+import { sayCell } from '../board/say-cell';
+import { budgetOf } from '../game/budget';
+import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
+import type { Station } from '../game/station';
+import { unitOf } from '../golf/shot-types';
+import { usualLeft } from '../golf/usual-left';
+import type { Diagnosis } from '../skill/diagnose';
+import { listed } from '../units/format';
+import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '../units/length';
+import { chooseShots, type Purpose } from './choose';
+import type { Batch } from './open';
+
+/** For whom a game is made, what for, and how long it may take. */
+export type Order = { name: string; level: number; units: UnitSystem; purpose: Purpose; minutes: number };
+
+/** More balls than that from one place are a groove, fewer say little. */
+const [MOST_BALLS, LEAST_BALLS] = [8, 2];
+/** Rings in shares of what half of the level's balls finish inside, with their points. */
+const RINGS = [
+  [0.5, 4],
+  [1, 2],
+  [1.75, 1],
+] as const;
+const HOLED = 6;
+/** The ring in feet where only putts are played, whose reference is the hole. */
+const PUTTS_FT = 3;
+
+/** How many places fit so many minutes: fewer balls from more places say more, but every place is a walk. */
+const placesIn = (minutes: number) => (minutes <= 12 ? 4 : minutes <= 30 ? 6 : 8);
+
+/**
+ * A game made to order: the shots chosen for what is known of the player (`chooseShots`), rings sized to the level, as many balls from each
+ * place as the minutes allow. To take strokes off no station comes twice running; to find out they come one after another.
+ */
+export function propose(diagnosis: Pick<Diagnosis, 'findings' | 'lost'>, order: Order): GameSpec {
+  const { purpose, minutes } = order;
+  const chosen = chooseShots(diagnosis, { purpose, places: placesIn(minutes), balls: LEAST_BALLS });
+  const games = Array.from({ length: MOST_BALLS - LEAST_BALLS + 1 }, (_, i) => gameOf(diagnosis, chosen, MOST_BALLS - i, order));
+  return games.find((game) => budgetOf(game).totalS <= 60 * minutes) ?? games.at(-1)!;
+}
+
+function gameOf({ findings }: Pick<Diagnosis, 'findings'>, chosen: readonly Batch[], balls: number, order: Order): GameSpec {
+  const { name, level, units, purpose } = order;
+  const stations = chosen.map(({ cell }, i) => {
+    const { shotType, surface, distanceM } = findings[cell]!;
+    const distanceUnit = unitOf(shotType, units);
+    return { key: `s${i + 1}`, shotType, surface, distanceUnit, distanceM: wholeM(distanceM, distanceUnit), balls };
+  });
+  return gameSpecSchema.parse({
+    format: 'inch-game',
+    version: GAME_VERSION,
+    title: `For ${name}: ${purpose === 'find_out' ? 'find out' : 'take strokes off'}`.slice(0, 80),
+    about: aboutOf(findings, chosen),
+    stations,
+    order: purpose === 'find_out' ? 'blocked' : 'random',
+    sizes: { unit: units === 'metric' ? 'm' : 'ft' },
+    scoring: { scheme: 'ring_points', holedPoints: HOLED, rings: ringsFor(stations as Station[], level, units) },
+    goal: null,
+  });
+}
+
+/** So many shots of a kind are named. */
+const NAMED = 2;
+
+/** Why these shots: "Weakest: 6–10 ft putts. To find out: 10–20 yd chips from light rough." */
+function aboutOf(findings: Diagnosis['findings'], chosen: readonly Batch[]): string {
+  const losing = chosen.filter(({ cell }) => findings[cell]!.balls > 0 && findings[cell]!.perRound.interval80[0] > 0);
+  const others = chosen.filter((one) => !losing.includes(one));
+  const say = (list: readonly Batch[]) => listed(list.slice(0, NAMED).map(({ cell }) => sayCell(findings[cell]!)));
+  return [losing.length > 0 ? `Weakest: ${say(losing)}.` : '', others.length > 0 ? `To find out: ${say(others)}.` : '']
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** A length in whole units, one at least, as somebody paces it out. */
+const wholeM = (metres: number, unit: LengthUnit) => toMetres(Math.max(1, Math.round(fromMetres(metres, unit))), unit);
+
+/** Three rings about what half of the level's balls finish inside, each wider than the one before; whole feet, or tenths of a metre. */
+function ringsFor(stations: readonly Station[], level: number, units: UnitSystem) {
+  const [unit, step] = units === 'metric' ? (['m', 0.1] as const) : (['ft', 1] as const);
+  const lefts = Object.values(usualLeft(level, stations));
+  const middle = lefts.length === 0 ? toMetres(PUTTS_FT, 'ft') : lefts.reduce((a, b) => a + b, 0) / lefts.length;
+  let before = 0;
+  return RINGS.map(([share, points], i) => {
+    const size = Math.max(before + step, Math.round((share * fromMetres(middle, unit)) / step) * step);
+    before = size;
+    return { key: `r${i + 1}`, radiusM: toMetres(Number(size.toFixed(1)), unit), points };
+  });
+}

@@ -1,0 +1,118 @@
+import { parseArgs } from 'node:util';
+import { DEMO_GAMES } from '@/core/demo/games';
+import { shippedReference as reference } from '@/core/golf/reference';
+import { evidenceOf, ringRecord, trueStrokes } from '@/core/made-up/players';
+import { seededRandom } from '@/core/math/random';
+import { chooseShots, type KnownPlayer, type Purpose } from '@/core/plan/choose';
+import { OpenStrokes, type Batch } from '@/core/plan/open';
+import { cellKey } from '@/core/skill/cells';
+import { fit } from '@/core/skill/fit';
+import { addTo, type BallGroup } from '@/core/skill/groups';
+import { modelOf } from '@/core/skill/model';
+import { drawsOf } from '@/core/skill/posterior';
+import { ranksOf } from '@/core/skill/ranks';
+import { someOf } from './calibration';
+import { GENERATORS, levelNeeds, makePlayer, type Generator } from './made-up';
+
+/**
+ * What sixty balls of shots that are chosen for a player tell, against sixty of the demo's fixed games and sixty spread evenly, on made-up
+ * players of both generators: `npm run bench:plan -- --players 100 --start 120 --seed 1`. By how much the variances of the strokes lost in a
+ * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three.
+ */
+const { values } = parseArgs({
+  options: {
+    players: { type: 'string', default: '100' },
+    seed: { type: 'string', default: '1' },
+    start: { type: 'string', default: '120' },
+  },
+});
+const [players, seed, start] = [Number(values.players), Number(values.seed), Number(values.start)];
+const [BALLS, GAMES, PLACES] = [60, 2, 6];
+const DRAWS = 400;
+const TRUE_BALLS = 3000;
+
+const model = modelOf(reference);
+const all = model.cells;
+const WAYS = ['evenly', 'demo games', 'to find out', 'to take strokes off'] as const;
+type Way = (typeof WAYS)[number];
+const PURPOSE: Partial<Record<Way, Purpose>> = { 'to find out': 'find_out', 'to take strokes off': 'take_strokes_off' };
+
+/** The balls of the demo's games, one station after another. */
+const DEMO_CELLS = DEMO_GAMES.flatMap((spec) =>
+  spec.stations.flatMap(({ shotType, surface, distanceM, balls }) => {
+    const at = all.findIndex(({ key }) => key === cellKey(shotType, surface, distanceM));
+    return at < 0 ? [] : Array<number>(balls).fill(at);
+  }),
+);
+
+function bench(generator: Generator): void {
+  const sums = new Map(WAYS.map((way) => [way, { open: 0, first: 0, three: 0 }]));
+  let before = 0;
+  for (let p = 0; p < players; p++) {
+    const { practising, ordinary, random } = makePlayer(generator, all, seed * 100_003 + p);
+    const { level } = practising;
+    const prior = model.prior(level);
+    const judge = model.judge(level, level);
+    const cells = someOf(all, random);
+    const index = cells.map(({ key }) => prior.index.get(key)!);
+    const uses = all.map(({ shotType, surface, distanceM }, i) =>
+      index.includes(i) ? reference.uses(level, shotType, surface, distanceM) : 0,
+    );
+    const truth = trueStrokes(ordinary, cells, TRUE_BALLS).map(
+      (strokes, i) => uses[index[i]!]! * (strokes - levelNeeds(generator, cells[i]!, level)),
+    );
+    const weakest = index[truth.indexOf(Math.max(...truth))]!;
+    const { groups } = evidenceOf(practising, cells, reference, start, random);
+    const know = (balls: readonly BallGroup[]): KnownPlayer => {
+      const lost = judge.lost(drawsOf(fit(balls, prior), DRAWS, seededRandom(1)));
+      const ranked = all.map((_, i) => uses[i]! > 0);
+      const ranks = ranksOf(lost, uses, ranked);
+      return {
+        lost,
+        findings: all.map((_, i) => ({ ranked: ranked[i]!, uses: uses[i]!, perBall: judge.perBall(i), perRound: ranks[i]! })),
+      };
+    };
+    const openOf = ({ lost, findings }: KnownPlayer) =>
+      new OpenStrokes({ lost, uses, perBall: findings.map(({ perBall }) => perBall) }).total;
+    const known = know(groups);
+    before += openOf(known) / players;
+    for (const way of WAYS) {
+      const kept = new Map(groups.map((group) => [JSON.stringify({ ...group, n: 0 }), { ...group }]));
+      let now = known;
+      for (let game = 0; game < GAMES; game++) {
+        practising.newDay();
+        for (const { cell, balls } of gameOf(way, now, index, game, seededRandom(p + 1)))
+          for (let ball = 0; ball < balls; ball++) addTo(kept, ringRecord(all[cell]!, practising.hit(all[cell]!), reference), 1);
+        now = know([...kept.values()]);
+      }
+      const sum = sums.get(way)!;
+      sum.open += openOf(now) / players;
+      const order = index.toSorted((a, b) => now.findings[b]!.perRound.weakest3 - now.findings[a]!.perRound.weakest3);
+      sum.first += Number(order[0] === weakest) / players;
+      sum.three += Number(order.slice(0, 3).includes(weakest)) / players;
+    }
+  }
+  const told = (way: Way) => before - sums.get(way)!.open;
+  console.log(`\ngenerator ${generator}, seed ${seed}: ${players} players with ${start} balls, then ${BALLS} more`);
+  console.log('how they are spent     variances told   against evenly   weakest named first   among three');
+  for (const way of WAYS) {
+    const { first, three } = sums.get(way)!;
+    const [share, ratio] = [told(way) / before, told(way) / told('evenly')];
+    console.log(
+      `${way.padEnd(23)}${`${Math.round(100 * share)}%`.padEnd(17)}${ratio.toFixed(2).padEnd(17)}${`${Math.round(100 * first)}%`.padEnd(22)}${Math.round(100 * three)}%`,
+    );
+  }
+}
+
+/** The balls of one game: spread evenly, as a demo game has them, or chosen for what is known. */
+function gameOf(way: Way, known: KnownPlayer, allowed: readonly number[], game: number, random: { uniform(): number }): Batch[] {
+  const each = BALLS / GAMES;
+  const purpose = PURPOSE[way];
+  if (purpose) return chooseShots(known, { purpose, places: PLACES, balls: each / PLACES, allowed });
+  if (way === 'evenly')
+    return Array.from({ length: each }, (_, ball) => ({ cell: allowed[(game * each + ball) % allowed.length]!, balls: 1 }));
+  const from = Math.floor(random.uniform() * DEMO_CELLS.length) + game * each;
+  return Array.from({ length: each }, (_, ball) => ({ cell: DEMO_CELLS[(from + ball) % DEMO_CELLS.length]!, balls: 1 }));
+}
+
+for (const generator of GENERATORS) bench(generator);
