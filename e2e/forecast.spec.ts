@@ -28,13 +28,14 @@ const settled = (page: Page) =>
     expect(rows.length).toBeGreaterThanOrEqual(5);
     for (const row of rows) expect(row).toMatchObject({ rough: 'false', old: 'false' });
   }).toPass({ timeout: 30_000, intervals: [50] });
-/** A row as it is read: scores of the lowest tenth, the middle and the highest tenth, and the chance of the goal in %. */
+/** A row as it is read: what eight games in ten score at least, the median and at most, and the chance of the goal in %. */
 async function rowOf(page: Page, key: string): Promise<{ scores: number[]; chance: number }> {
   const row = page.locator(`[data-row="${key}"]`);
   const said = (await row.locator('.visually-hidden').first().textContent())!;
+  const [, p50, p10, p90] = /median (\d+(?:\.\d+)?).*? from (\d+(?:\.\d+)?).*? to (\d+(?:\.\d+)?)/.exec(said)!;
   const figures = await row.locator('b').allTextContents();
   return {
-    scores: [...said.slice(said.indexOf(':')).matchAll(/(\d+(?:\.\d+)?) \w+ in the/g)].map(([, n]) => Number(n)),
+    scores: [p10, p50, p90].map(Number),
     chance: Number.parseInt(figures[1]!, 10),
   };
 }

@@ -26,8 +26,8 @@ const LEAST_WEIGHT = 1e-3;
 
 /**
  * The shots of a game made to order. To find out: batch by batch the one that narrows most what is open of the shots that could be among the
- * three weakest, each weighted by p(1 − p). To take strokes off: those that lose most in a round, as far as they surely lose, and a third
- * to find out.
+ * three weakest, each weighted by p(1 − p). To take strokes off: those that lose most in a round, and a third to
+ * find out.
  */
 export function chooseShots({ findings, lost }: KnownPlayer, { purpose, places, balls, allowed }: Wish): Batch[] {
   const cells = (allowed ?? findings.map((_, i) => i)).filter((i) => findings[i]!.ranked && findings[i]!.uses > 0);

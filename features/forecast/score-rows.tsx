@@ -49,7 +49,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
         <div className={styles.head} aria-hidden="true">
           <span />
           <span />
-          <span>middle</span>
+          <span>median</span>
           <span>{game.goal === null ? '' : `goal ${say(game.goal)}`}</span>
         </div>
         {rows.map(({ key, name, player }) => {
@@ -74,7 +74,7 @@ export function ScoreRows({ game, units, answer, rows, beliefs: { known, failed 
               <b className="fig">{row?.outlook.goalChance == null ? '' : percent(row.outlook.goalChance)}</b>
               {row && (
                 <span className="visually-hidden">
-                  {`${name}: ${whole(row.outlook, row.outlook.p10)} in the lowest tenth, ${whole(row.outlook, row.outlook.p50)} in the middle, ${whole(row.outlook, row.outlook.p90)} in the highest tenth`}
+                  {`${name}: median ${whole(row.outlook, row.outlook.p50)}, 8 games in 10 from ${whole(row.outlook, row.outlook.p10)} to ${whole(row.outlook, row.outlook.p90)}`}
                 </span>
               )}
               {row?.outlook.undone && row.outlook.undone.chance > 0.005 && (
