@@ -47,7 +47,7 @@ async function makeAll(desk: KnownAt, players: readonly PlayerRow[]): Promise<vo
   try {
     for (const player of players) await makeBrief(desk, player);
   } catch (error) {
-    log.warn({ error, academyId }, 'players could not be summed up');
+    log.warn({ err: error }, 'players could not be summed up');
   } finally {
     underWay.delete(academyId);
   }
