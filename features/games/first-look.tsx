@@ -16,11 +16,13 @@ type Props = {
   gameId: string;
   /** Who has no ball on record. */
   players: Candidate[];
+  /** So many others have none either. */
+  more?: number;
   coach: OwnLengths;
 };
 
 /** What to play first, and why: for whoever has no ball on record. */
-export function FirstLook({ slug, gameId, players, coach }: Props) {
+export function FirstLook({ slug, gameId, players, more = 0, coach }: Props) {
   const { spec, key } = GAME;
   return (
     <section className={styles.first} aria-label="First look">
@@ -31,6 +33,7 @@ export function FirstLook({ slug, gameId, players, coach }: Props) {
         <Link href={`/a/${slug}/games/library/${key}`}>See the set-up</Link>
       </p>
       <StartPlay slug={slug} source={{ library: key, gameId }} spec={spec} players={players} coach={coach} />
+      {more > 0 && <p className="small-print mt-2 mb-0">{counted(more, 'more player')} without a ball: theirs starts on their own page.</p>}
     </section>
   );
 }

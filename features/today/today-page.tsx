@@ -69,7 +69,15 @@ export function TodayPage({ academy, now, players, visits, firstLook, games, unf
             )}
           </span>
         </h1>
-        {fresh.length > 0 && <FirstLook slug={slug} gameId={firstLook.gameId} players={fresh} coach={measuresOf(academy)} />}
+        {fresh.length > 0 && (
+          <FirstLook
+            slug={slug}
+            gameId={firstLook.gameId}
+            players={fresh.slice(0, SHOWN.players)}
+            more={fresh.length - SHOWN.players}
+            coach={measuresOf(academy)}
+          />
+        )}
         <NextStep base={base} players={players.length} games={games.length} />
         {players.some(({ balls }) => balls > 0) && (
           <>

@@ -86,6 +86,14 @@ test('a player without a ball is offered the first look, with its balls and its 
   expect(screen.queryByText(/±|0\.\d\d/)).toBeNull();
 });
 
+test('of a large squad a dozen are offered, and the others are counted', () => {
+  const players = Array.from({ length: 20 }, (_, i) => fresh(`p${i}`, `Player ${i}`));
+  render(<TodayPage {...nothing} players={players} firstLook={{ ...nothing.firstLook, players: players.map(candidate) }} />);
+  const look = screen.getByRole('region', { name: 'First look' });
+  expect(within(look).getAllByRole('button', { name: /^Player/ })).toHaveLength(12);
+  expect(look).toHaveTextContent('8 more players without a ball');
+});
+
 test('what each should practise next stands with its reason, the figure, the day and the balls', () => {
   render(<TodayPage {...nothing} players={[known('p1', 'Otto'), fresh('p2', 'Mia')]} games={[played]} />);
   const [otto, mia] = screen.getAllByRole('listitem');
