@@ -1,5 +1,6 @@
 import { sayCell } from '../board/say-cell';
 import { budgetOf } from '../game/budget';
+import { ringsAbout } from '../game/scoring/rings-about';
 import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { unitOf } from '../golf/shot-types';
@@ -15,13 +16,6 @@ export type Order = { name: string; level: number; units: UnitSystem; purpose: P
 
 /** More balls than that from one place are a groove, fewer say little. */
 const [MOST_BALLS, LEAST_BALLS] = [8, 2];
-/** Rings in shares of what half of the level's balls finish inside, with their points. */
-const RINGS = [
-  [0.5, 4],
-  [1, 2],
-  [1.75, 1],
-] as const;
-const HOLED = 6;
 /** The ring in feet where only putts are played, whose reference is the hole. */
 const PUTTS_FT = 3;
 
@@ -54,7 +48,7 @@ function gameOf({ findings }: Pick<Diagnosis, 'findings'>, chosen: readonly Batc
     stations,
     order: purpose === 'find_out' ? 'blocked' : 'random',
     sizes: { unit: units === 'metric' ? 'm' : 'ft' },
-    scoring: { scheme: 'ring_points', holedPoints: HOLED, rings: ringsFor(stations as Station[], level, units) },
+    scoring: ringsAbout(medianM(stations as Station[], level), units),
     goal: null,
   });
 }
@@ -75,15 +69,8 @@ function aboutOf(findings: Diagnosis['findings'], chosen: readonly Batch[]): str
 /** A length in whole units, one at least, as somebody paces it out. */
 const wholeM = (metres: number, unit: LengthUnit) => toMetres(Math.max(1, Math.round(fromMetres(metres, unit))), unit);
 
-/** Three rings about what half of the level's balls finish inside, each wider than the one before; whole feet, or tenths of a metre. */
-function ringsFor(stations: readonly Station[], level: number, units: UnitSystem) {
-  const [unit, step] = units === 'metric' ? (['m', 0.1] as const) : (['ft', 1] as const);
+/** What half of the level's balls finish inside, over all stations but putts; metres. */
+function medianM(stations: readonly Station[], level: number): number {
   const lefts = Object.values(usualLeft(level, stations));
-  const middle = lefts.length === 0 ? toMetres(PUTTS_FT, 'ft') : lefts.reduce((a, b) => a + b, 0) / lefts.length;
-  let before = 0;
-  return RINGS.map(([share, points], i) => {
-    const size = Math.max(before + step, Math.round((share * fromMetres(middle, unit)) / step) * step);
-    before = size;
-    return { key: `r${i + 1}`, radiusM: toMetres(Number(size.toFixed(1)), unit), points };
-  });
+  return lefts.length === 0 ? toMetres(PUTTS_FT, 'ft') : lefts.reduce((a, b) => a + b, 0) / lefts.length;
 }
