@@ -1,3 +1,4 @@
+import { ask } from './database';
 import { addPlayer, designGame, pressKey, signUp, startPlay } from './steps';
 import { expect, test } from './test';
 
@@ -71,4 +72,29 @@ test('signing out forgets what the device had kept', async ({ page }) => {
   await expect(page).toHaveURL(/\/sign-in$/);
   await page.goto(session);
   await expect(page.getByText('Sign in to play')).toBeVisible();
+});
+
+test('what a device could not send while it played goes out from the next page of the desk', async ({ page }) => {
+  const home = await signUp(page, { academy: 'Left Behind' });
+  await addPlayer(page, home, 'Otto', '12');
+  await designGame(page, home, {
+    title: 'One Putt',
+    stations: [{ shot: 'putt', distance: '6', balls: '1' }],
+    rings: [['1', '4']],
+    holed: '6',
+  });
+  const academy = `select count(*)::int as n from shot join auth_organization o on o.id = academy_id where o.name = 'Left Behind'`;
+  const balls = async () => (await ask<{ n: number }>(academy))[0]!.n;
+  // The server cannot be reached from play at all.
+  await page.route('**/api/v1/**', (route) => route.abort());
+  await startPlay(page, 'Otto');
+  await pressKey(page, 'Holed', 6);
+  await expect(page.getByText(/waiting/)).toBeVisible();
+  expect(await balls()).toBe(0);
+  // The game is left, and play is not opened again.
+  await page.goto('about:blank');
+  await page.unroute('**/api/v1/**');
+  await page.goto(`${home}/logbook`);
+  await expect(page.getByRole('link', { name: /^Otto.*One Putt$/ })).toBeVisible();
+  expect(await balls()).toBe(1);
 });

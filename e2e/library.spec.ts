@@ -86,7 +86,7 @@ test('a change of a game with results is a new version, and the best of the old 
   await page.goto(address);
   await startPlay(page, 'Bashir');
   await press(page, 'Holed', 'out', 'Holed', 'Holed', 'Holed', 'Holed');
-  await expect(page.getByText(/best 6, of 1 earlier round/)).toBeVisible();
+  await expect(page.getByText(/best 6, of 1 earlier session/)).toBeVisible();
   await page.goto(`${address}/edit`);
   await page.getByLabel('Goal, in hits').fill('5');
   await page.getByRole('button', { name: 'Save the change' }).click();

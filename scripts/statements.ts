@@ -12,6 +12,7 @@ import { holed, shot } from '@/core/testing/make';
 import { evidenceOf, trueStrokes, type Hitter } from '@/core/made-up/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { shippedReference as reference } from '@/core/golf/reference';
+import { someOf } from './calibration';
 import { makePlayer, type Generator } from './made-up';
 
 /*
@@ -161,9 +162,42 @@ function changes(generator: Generator, cases: number, seed: number): void {
   said.print(`a family of skills got better or worse, ${cases} players`);
 }
 
+/** The same of all shots together by their uses in a round, as a list of players says it: a month against three times as many balls before. */
+function trends(generator: Generator, cases: number, seed: number): void {
+  const said = new Said();
+  for (let n = 0; n < cases; n++) {
+    let shift = 0;
+    const { practising, random } = makePlayer(generator, model.cells, seed * 25_013 + n, {}, () => shift);
+    const { level } = practising;
+    const played = someOf(model.cells, random);
+    const mix = model.mix(level);
+    const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);
+    const balls = random.pick([30, 100, 300]);
+    const lostOf = (by: number, count: number) => {
+      shift = by;
+      const { groups } = evidenceOf(practising, played, reference, count, random);
+      const weight = dayWeight(count, Math.ceil(count / 10));
+      const weighed = groups.map((group) => ({ ...group, n: group.n * weight }));
+      const lost = model.judge(level, level).lost(drawsOf(fit(weighed, model.prior(level)), DRAWS, random));
+      return together(
+        lost,
+        model.cells.map((_, i) => i),
+        weights,
+      );
+    };
+    const change = 0.15 * random.normal();
+    const [before, since] = [lostOf(0, 3 * balls), lostOf(change, balls)];
+    const chance = chanceLess(since, before);
+    const sure = Math.max(chance, 1 - chance);
+    if (certaintyOf(sure) !== 'too close to call') said.add(sure, chance >= 0.5 ? change < 0 : change > 0);
+  }
+  said.print(`the whole short game got better or worse, ${cases} players`);
+}
+
 export function statements(generator: Generator, players: number, seed: number): void {
   console.log(`\ngenerator ${generator}, seed ${seed}: statements with a probability`);
   clubs(generator, 60 * players, seed);
   helps(generator, 3 * players, seed);
   changes(generator, 15 * players, seed);
+  trends(generator, 15 * players, seed);
 }

@@ -62,7 +62,7 @@ test('a shot never played that could be as weak is tried', () => {
     ['pitch|light_rough|20', 0.3, 0.1, 30],
     ['lob|light_rough|10', 0.25, 0.4, 0],
   ]);
-  expect([why, says]).toEqual(['unplayed', 'Try 10–20 yd lobs from light rough next, a dozen balls of each.']);
+  expect([why, says]).toEqual(['unplayed', 'Next, hit a dozen 10–20 yd lobs from light rough.']);
 });
 
 test('without a weakness the balls go where one tells most, which is where least is known', () => {

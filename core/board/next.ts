@@ -56,7 +56,7 @@ export function sayNext(next: Next, findings: readonly Finding[], balls: number)
         ? `${listed(names)} are too close to separate, even with ${MOST_BALLS} more balls of each: practise both.`
         : `About ${roundly(next.balls)} more balls each of ${listed(names)} would show which is weaker.`;
     case 'unplayed':
-      return `Try ${listed(names)} next, a dozen balls of each.`;
+      return `Next, hit ${listed(names.map((name) => `a dozen ${name}`))}.`;
     case 'least_known':
       return names.length === 0 ? '' : `Next, find out more about ${listed(names)}.`;
   }

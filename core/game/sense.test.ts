@@ -70,7 +70,7 @@ test.each([
     'clubs kept apart in random order',
     { ...fresh('club_trial'), order: 'random', ...rules({ clubsApart: true }) },
     'order',
-    'decide the order',
+    'sets the order of play',
   ],
   [
     'random with one station of most balls',

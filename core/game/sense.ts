@@ -83,7 +83,7 @@ function ordersOf({ stations, order, scoring, leadIn, rules }: Game): Refusal[] 
   if (rules.clubsApart && scheme.clubs && (isOutAndBack(order) || order === 'random'))
     found.push({
       path: ['order'],
-      message: 'Clubs kept apart decide the order: choose station after station, or the player’s choice.',
+      message: 'Keeping clubs apart sets the order of play: choose station after station, or let the player choose.',
     });
   return found;
 }

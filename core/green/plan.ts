@@ -69,7 +69,7 @@ const slopeSchema = z.discriminatedUnion('by', [
       .max(360, 'A direction is 0 to 360 degrees.'),
     percent: z
       .number({ error: 'Enter the fall in percent.' })
-      .min(0, 'A fall can’t be negative. Reverse its direction.')
+      .min(0, 'A slope can’t be negative. Reverse its direction.')
       .max(15, 'At most 15%: no green falls more.'),
   }),
   z.strictObject({ by: z.literal('spots'), spots: z.array(spotSchema).max(60, 'At most 60 spots.') }),

@@ -1,7 +1,11 @@
+import { isPutt } from '../golf/shot-types';
 import type { Cell } from '../skill/cells';
 import { believe } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';
 import { narrowMost, OpenStrokes, type Batch } from './open';
+
+/** Nobody lays out tap-ins, however much they would say. */
+export const isTapIn = ({ shotType, band }: Pick<Cell, 'shotType' | 'band'>) => isPutt(shotType) && band.min === 0;
 
 /** What is open of a player of whom nothing is known but a level. */
 function openAt(model: SkillModel, level: number): OpenStrokes {
@@ -19,16 +23,9 @@ function openAt(model: SkillModel, level: number): OpenStrokes {
  * strokes in a round could be.
  * @param batches how many places there are
  * @param balls hit from each
- * @param leftOut shots that nobody would lay out, such as tap-ins
  */
-export function firstLook(
-  model: SkillModel,
-  level: number,
-  batches: number,
-  balls: number,
-  leftOut: (cell: Cell) => boolean = () => false,
-): Batch[] {
-  const allowed = model.cells.flatMap((cell, i) => (leftOut(cell) ? [] : [i]));
+export function firstLook(model: SkillModel, level: number, batches: number, balls: number): Batch[] {
+  const allowed = model.cells.flatMap((cell, i) => (isTapIn(cell) ? [] : [i]));
   return narrowMost(openAt(model, level), { batches, balls, allowed });
 }
 

@@ -3,9 +3,10 @@ import { gameSpecSchema } from '../game/spec';
 import { shippedReference } from '../golf/reference';
 import { believe, diagnose } from '../skill/diagnose';
 import { gather, talliesOf } from '../skill/evidence';
+import { cellKey } from '../skill/cells';
 import { modelOf } from '../skill/model';
 import { left, shot, yd } from '../testing/make';
-import { propose, type Order } from './propose';
+import { layOut, propose, type Order } from './propose';
 
 const model = modelOf(shippedReference);
 const LEVEL = 14;
@@ -57,6 +58,18 @@ test('stations are whole units, each place once; rings grow outwards; long names
     const { rings } = game.scoring as { rings: { radiusM: number }[] };
     expect(rings.every(({ radiusM }, i) => radiusM > (rings[i - 1]?.radiusM ?? 0))).toBe(true);
   }
+});
+
+test('every shot that can be chosen is laid out within its own band, in yards and feet as in metres', () => {
+  for (const units of ['imperial', 'metric'] as const)
+    for (const cell of model.cells)
+      expect([units, cellKey(cell.shotType, cell.surface, layOut(cell, units).distanceM)]).toEqual([units, cell.key]);
+});
+
+test('no tap-in is laid out', () => {
+  for (const purpose of ['take_strokes_off', 'find_out'] as const)
+    for (const { shotType, surface, distanceM } of propose(diagnosis, order({ purpose, minutes: 120 })).stations)
+      expect(cellKey(shotType, surface, distanceM)).not.toBe('putt|green|0');
 });
 
 test('the same is proposed for the same', () => {

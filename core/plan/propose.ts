@@ -5,10 +5,12 @@ import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { Station } from '../game/station';
 import { unitOf } from '../golf/shot-types';
 import { usualLeft } from '../golf/usual-left';
+import { cellKey, type Cell } from '../skill/cells';
 import type { Diagnosis } from '../skill/diagnose';
 import { listed } from '../units/format';
-import { fromMetres, toMetres, type LengthUnit, type UnitSystem } from '../units/length';
+import { fromMetres, toMetres, type UnitSystem } from '../units/length';
 import { chooseShots, type Purpose } from './choose';
+import { isTapIn } from './first-look';
 import type { Batch } from './open';
 
 /** For whom a game is made, what for, and how long it may take. */
@@ -28,7 +30,8 @@ const placesIn = (minutes: number) => (minutes <= 12 ? 4 : minutes <= 30 ? 6 : 8
  */
 export function propose(diagnosis: Pick<Diagnosis, 'findings' | 'lost'>, order: Order): GameSpec {
   const { purpose, minutes } = order;
-  const chosen = chooseShots(diagnosis, { purpose, places: placesIn(minutes), balls: LEAST_BALLS });
+  const allowed = diagnosis.findings.flatMap((finding, i) => (isTapIn(finding) ? [] : [i]));
+  const chosen = chooseShots(diagnosis, { purpose, places: placesIn(minutes), balls: LEAST_BALLS, allowed });
   const games = Array.from({ length: MOST_BALLS - LEAST_BALLS + 1 }, (_, i) => gameOf(diagnosis, chosen, MOST_BALLS - i, order));
   return games.find((game) => budgetOf(game).totalS <= 60 * minutes) ?? games.at(-1)!;
 }
@@ -36,9 +39,8 @@ export function propose(diagnosis: Pick<Diagnosis, 'findings' | 'lost'>, order: 
 function gameOf({ findings }: Pick<Diagnosis, 'findings'>, chosen: readonly Batch[], balls: number, order: Order): GameSpec {
   const { name, level, units, purpose } = order;
   const stations = chosen.map(({ cell }, i) => {
-    const { shotType, surface, distanceM } = findings[cell]!;
-    const distanceUnit = unitOf(shotType, units);
-    return { key: `s${i + 1}`, shotType, surface, distanceUnit, distanceM: wholeM(distanceM, distanceUnit), balls };
+    const { shotType, surface } = findings[cell]!;
+    return { key: `s${i + 1}`, shotType, surface, ...layOut(findings[cell]!, units), balls };
   });
   return gameSpecSchema.parse({
     format: 'inch-game',
@@ -66,8 +68,17 @@ function aboutOf(findings: Diagnosis['findings'], chosen: readonly Batch[]): str
     .join(' ');
 }
 
-/** A length in whole units, one at least, as somebody paces it out. */
-const wholeM = (metres: number, unit: LengthUnit) => toMetres(Math.max(1, Math.round(fromMetres(metres, unit))), unit);
+/** Distances are laid out in whole units; where that would be another skill, in halves, else in tenths. */
+const STEPS = [1, 0.5, 0.1];
+
+/** From how far a cell is practised, as somebody paces it out, and in which unit; it stays within the cell. */
+export function layOut({ key, shotType, surface, distanceM }: Cell, units: UnitSystem) {
+  const distanceUnit = unitOf(shotType, units);
+  const rounded = (step: number) =>
+    toMetres(Number((Math.round(fromMetres(distanceM, distanceUnit) / step) * step).toFixed(1)), distanceUnit);
+  const fits = STEPS.map(rounded).find((metres) => cellKey(shotType, surface, metres) === key);
+  return { distanceUnit, distanceM: fits ?? distanceM };
+}
 
 /** What half of the level's balls finish inside, over all stations but putts; metres. */
 function medianM(stations: readonly Station[], level: number): number {

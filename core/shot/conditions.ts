@@ -37,7 +37,7 @@ export const DISTANCE_SOURCES = ['tape', 'laser', 'pace', 'eye'] as const;
 /** How far a station really was, and how that is known: a correction touches the session, never the game. */
 export const stationDistanceSchema = openObject({
   key,
-  distanceM: z.number({ error: 'Enter the distance.' }).gt(0, 'A distance is more than 0.').max(150, 'At most 150 m.'),
+  distanceM: z.number({ error: 'Enter the distance.' }).gt(0, 'Enter a distance above 0.').max(150, 'At most 150 m.'),
   source: z.enum(DISTANCE_SOURCES),
 });
 export type StationDistance = z.infer<typeof stationDistanceSchema>;

@@ -90,6 +90,6 @@ describe('what a session says', () => {
     expect(conditionsSchema.safeParse({ stimpFt: 30 }).error?.issues[0]?.message).toBe('A green is from 3 to 16 ft fast.');
     const wrong = (distanceM: unknown) =>
       stationDistanceSchema.safeParse({ key: 'a', distanceM, source: 'tape' }).error?.issues[0]?.message;
-    expect([wrong(undefined), wrong(0), wrong(200)]).toEqual(['Enter the distance.', 'A distance is more than 0.', 'At most 150 m.']);
+    expect([wrong(undefined), wrong(0), wrong(200)]).toEqual(['Enter the distance.', 'Enter a distance above 0.', 'At most 150 m.']);
   });
 });

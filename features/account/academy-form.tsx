@@ -72,8 +72,8 @@ export function AcademyForm() {
               register={register('bag')}
               error={errors.bag?.message}
               options={[
-                ['usual', '7 iron to 58°, putter'],
-                ['later', 'I’ll enter them later'],
+                ['usual', 'a standard set'],
+                ['later', 'entered later'],
               ]}
             />
             <Controller

@@ -36,7 +36,7 @@ export function InformationPanel({ game, units, answer, targetName }: Shared) {
 
 function adviceFor({ scoring }: GameSpec): string {
   const sees = schemeOf(scoring).sees(scoring);
-  if (sees.includes('executed')) return 'Played as asked or not says nothing about the distance left.';
+  if (sees.includes('executed')) return 'Whether the shot came off doesn’t show how close it finished.';
   if (sees.includes('strokes')) return 'Score the first ball by rings or tape as well, and you learn far more.';
   return 'Nearly all balls, or hardly any, finish in this zone, so you learn little. Size it to the player.';
 }

@@ -61,7 +61,7 @@ export function StartGreen({ slug, greenId: offered, system, paceM, openFile }: 
         <FromShape system={system} onBegin={begin} />
         <section className="panel">
           <h2 className="mb-2">Draw it, or open a file</h2>
-          <p>Corner by corner on a plan to scale, or from a GeoJSON file, saved here or from a map.</p>
+          <p>Tap it in corner by corner, or open a GeoJSON file: one saved here, or one from a map.</p>
           <div className="d-flex flex-wrap gap-2">
             <Button onClick={() => begin([])}>Draw it</Button>
             {openFile}

@@ -33,7 +33,7 @@ export function Leave({ slug, player, takes }: Props) {
       <div className={styles.leaveWay}>
         <p>
           {away
-            ? 'Bring them back: into the lists and onto the boards, with all their records. Their links work again.'
+            ? 'Bring them back to the lists and boards, with all their records. Their links work again.'
             : 'Put them away: off the lists and the boards. Their records stay, their links stop working, and you can bring them back any time.'}
         </p>
         <Button variant="outline-dark" disabled={busy} onClick={put}>

@@ -24,9 +24,9 @@ test('the score, by station and in all', () => {
 
 test.each([
   [null, 'first time: the mark to beat'],
-  [{ score: 12, sessions: 1 }, 'personal best, 3 better than 12, of 1 earlier round'],
-  [{ score: 15, sessions: 3 }, 'equals the best 15, of 3 earlier rounds'],
-  [{ score: 20, sessions: 2 }, 'best 20, of 2 earlier rounds'],
+  [{ score: 12, sessions: 1 }, 'personal best, 3 better than 12, of 1 earlier session'],
+  [{ score: 15, sessions: 3 }, 'equals the best 15, of 3 earlier sessions'],
+  [{ score: 20, sessions: 2 }, 'best 20, of 2 earlier sessions'],
 ])('against an earlier best of %j', (best, said) => {
   show(6, best);
   expect(screen.getByText((_, element) => element?.tagName === 'P' && element.textContent!.includes(said))).toBeVisible();

@@ -235,7 +235,7 @@ function BestLine({ spec, score, best, system }: BestProps) {
   if (scheme.players > 1) return null;
   if (!best) return <b>first time: the mark to beat</b>;
   const figure = (value: number) => scoreFigure(value, scheme.unit(spec.scoring), system);
-  const of = counted(best.sessions, 'earlier round');
+  const of = counted(best.sessions, 'earlier session');
   const gain = scheme.better(spec.scoring) === 'higher' ? score - best.score : best.score - score;
   if (gain > 1e-9)
     return (

@@ -1,4 +1,5 @@
 import type { StrokesAs } from '@/core/units/strokes';
+import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import type { Finding } from '@/core/skill/diagnose';
 import { FEW_BALLS } from '@/core/board/next';
@@ -47,7 +48,11 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`compared with ${against} · ${counted(balls, 'ball')}`}>
+        <PlayerHead
+          slug={slug}
+          player={player}
+          beside={first ? `level ${sayLevel(player.level)} · no ball yet` : `compared with ${against} · ${counted(balls, 'ball')}`}
+        >
           {!first && <PerSwitch asked={asked} />}
         </PlayerHead>
         {first ?? (
@@ -87,8 +92,8 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
                   <Link href={`${base}/round`}>the round mix</Link>.{' '}
                 </>
               )}
-              The level comes from a simulation with judged constants, not from measured players; the model was tried on made-up players
-              only. It knows nothing of fatigue, of slips in recording and of the speed of the green.
+              Levels come from a simulation with judged constants, not from measured players, and the model was tested on made-up players
+              only. It doesn’t know about fatigue, recording slips or green speed.
             </p>
           </>
         )}

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import type { Belief, Finding } from '@/core/skill/diagnose';
 import { LEAST_BALLS, LEAST_PAIRS, type Pairs as PairsOf, type Ranking } from '@/core/board/choices';
+import { certaintyOf, percentOf } from '@/core/board/certainty';
 import { finishOf, insideOf, type Inside } from '@/core/board/inside';
 import { sayCell } from '@/core/board/say-cell';
 import type { SkillModel } from '@/core/skill/model';
@@ -72,7 +73,7 @@ export function CellPanel({ model, finding, shots, belief, level, per, strokes, 
           <span>strokes expected; compared with {finding.referenceStrokes.toFixed(2)}</span>
         </div>
         <div>
-          <b className="fig">{percent(Math.min(0.99, (per === 'shot' ? finding.perShot : finding.perRound).weakest3))}</b>
+          <b className="fig">{percentOf((per === 'shot' ? finding.perShot : finding.perRound).weakest3)}%</b>
           <span>likely to be among the three weakest per {per}</span>
         </div>
       </div>
@@ -227,9 +228,9 @@ function Ranked({ title, ranking: { choices, versus }, strokes }: { title: strin
       <p className="small-print mb-0">
         {versus.chance === null
           ? `Too few balls to compare. Hit at least ${LEAST_BALLS} with each.`
-          : versus.chance < 0.75
-            ? `Too close to call: ${say(versus.better)} is ahead (${percent(versus.chance)}).`
-            : `${capital(say(versus.better))} ${versus.chance < 0.95 ? 'probably beats' : 'beats'} ${say(versus.worse)} here (${percent(versus.chance)}).`}
+          : certaintyOf(versus.chance) === 'too close to call'
+            ? `Too close to call: ${say(versus.better)} is ahead (${percentOf(versus.chance)}%).`
+            : `${capital(say(versus.better))} ${certaintyOf(versus.chance) === 'sure' ? 'beats' : 'probably beats'} ${say(versus.worse)} here (${percentOf(versus.chance)}%).`}
       </p>
     </section>
   );
@@ -238,8 +239,8 @@ function Ranked({ title, ranking: { choices, versus }, strokes }: { title: strin
 function sayPairs({ mean, chanceHighBetter }: PairsOf): string {
   if (chanceHighBetter === null) return `too few to compare; ${LEAST_PAIRS} are enough`;
   const [better, chance] = chanceHighBetter >= 0.5 ? ['high', chanceHighBetter] : ['low', 1 - chanceHighBetter];
-  if (chance < 0.75) return `too close to call, ${better} is ahead (${percent(chance)})`;
-  return `${better} is ${chance < 0.95 ? 'probably ' : ''}better, by ${Math.abs(mean).toFixed(2)} strokes (${percent(chance)})`;
+  if (certaintyOf(chance) === 'too close to call') return `too close to call, ${better} is ahead (${percentOf(chance)}%)`;
+  return `${better} is ${certaintyOf(chance) === 'sure' ? '' : 'probably '}better, by ${Math.abs(mean).toFixed(2)} strokes (${percentOf(chance)}%)`;
 }
 
 function Pairs({ pairs }: { pairs: PairsOf | null }) {

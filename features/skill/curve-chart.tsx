@@ -38,6 +38,8 @@ export function CurveChart({ title, points, balls, level, system }: Curve & { sy
         {
           type: 'scatter',
           label: '',
+          // A point at the edge is drawn whole.
+          clip: 8,
           data: balls.map((ball) => ({ x: inUnit(ball.distanceM, from), y: inUnit(ball.leftM, left) })),
           backgroundColor: ink.tape,
           borderColor: ink.ink,

@@ -47,6 +47,8 @@ export function MakeChart({ points, bins, level, system }: Props) {
         {
           type: 'scatter',
           label: '',
+          // A point at the edge is drawn whole.
+          clip: 8,
           data: bins.map((bin) => ({ x: inUnit(bin.distanceM, unit), y: (100 * bin.holed) / bin.balls })),
           backgroundColor: ink.tape,
           borderColor: ink.ink,

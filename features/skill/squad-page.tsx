@@ -3,6 +3,7 @@ import { saysSurface } from '@/core/golf/shot-types';
 import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
+import { percentOf } from '@/core/board/certainty';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
@@ -73,7 +74,7 @@ export function SquadPage({ slug, squad, ids, levels, asked, strokes }: Props) {
               {help.slice(0, SHOWN).map(({ kind, helper, helped, chance }) => (
                 <li key={helped}>
                   <b>{helper}</b> could show <b>{helped}</b> {shots(kind)}{' '}
-                  <small className="small-print">fewer strokes with them, {Math.min(99, Math.round(100 * chance))}% sure</small>
+                  <small className="small-print">fewer strokes with them, {percentOf(chance)}% sure</small>
                 </li>
               ))}
             </ul>

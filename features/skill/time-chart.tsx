@@ -69,6 +69,8 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
                 {
                   type: 'scatter' as const,
                   label: '',
+                  // A point at the edge is drawn whole.
+                  clip: 8,
                   data: scores,
                   showLine: true,
                   backgroundColor: ink.tape,

@@ -38,7 +38,7 @@ function deskWith(held: [string, object][]) {
   };
   return { keepBrief, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 }, model } as never };
 }
-const madeFrom = (evidenceRev: number) => JSON.stringify([BRIEF_VERSION, model.version, evidenceRev, 14, null, 60]);
+const madeFrom = (evidenceRev: number) => `${BRIEF_VERSION} ${JSON.stringify([model.version, evidenceRev, 14, null, 60])}`;
 const old = { balls: 12 };
 beforeEach(() => later.splice(0));
 

@@ -4,16 +4,14 @@ import { BRIEF_VERSION, briefOf, type Brief } from '@/core/board/brief';
 import type { Answer, PlayerRow } from '../data';
 import { log } from '../log';
 import { boardOf } from './board';
-import type { KnownAt } from './known';
+import { madeFromOf, type KnownAt } from './known';
 import { changeSince } from './over-time';
 
 /** A trend is the last four weeks with balls against all before. */
 const RECENT_MS = 28 * 86_400_000;
 
 /** Everything that a brief follows from. */
-function madeFromOf({ academy, model }: KnownAt, { evidenceRev, level, roundMix }: PlayerRow): string {
-  return JSON.stringify([BRIEF_VERSION, model.version, evidenceRev, level, roundMix, academy.halfLifeDays]);
-}
+const briefFrom = (desk: KnownAt, player: PlayerRow) => `${BRIEF_VERSION} ${madeFromOf(desk, player)}`;
 
 /** What a list of players shows: each in a line as it is kept, and whether some are still being worked out. */
 export type Briefs = { of: ReadonlyMap<string, Brief>; pending: boolean };
@@ -25,7 +23,7 @@ export type Briefs = { of: ReadonlyMap<string, Brief>; pending: boolean };
 export async function briefsOf(desk: KnownAt, players: Answer<'listPlayers'>): Promise<Briefs> {
   const held = await desk.data.heldBriefs();
   const stale = players
-    .filter(({ player, balls }) => balls > 0 && held.get(player.playerId)?.madeFrom !== madeFromOf(desk, player))
+    .filter(({ player, balls }) => balls > 0 && held.get(player.playerId)?.madeFrom !== briefFrom(desk, player))
     .sort((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
   if (stale.length > 0)
     after(() =>
@@ -60,5 +58,5 @@ async function makeBrief(desk: KnownAt, player: PlayerRow): Promise<void> {
   const since = new Date(span.last.getTime() - RECENT_MS);
   const trend = since > span.first ? await changeSince(desk, player, { ...span, since }) : null;
   const brief = briefOf(diagnosis, known.evidence.balls, trend);
-  await desk.data.keepBrief(player.playerId, { madeFrom: madeFromOf(desk, player), brief });
+  await desk.data.keepBrief(player.playerId, { madeFrom: briefFrom(desk, player), brief });
 }

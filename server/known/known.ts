@@ -20,6 +20,11 @@ export type Known = {
   made: { tallies: readonly Tally[]; draws: Float32Array };
 };
 
+/** All that what is known of a player by a round follows from: what is kept from the same need not be made again. */
+export function madeFromOf({ academy, model }: KnownAt, { evidenceRev, level, roundMix }: PlayerRow): string {
+  return JSON.stringify([model.version, evidenceRev, level, roundMix, academy.halfLifeDays]);
+}
+
 /** Everything known of a player, all balls together: read back where it was kept from the same evidence, else fitted and kept. */
 export async function knownOf(desk: KnownAt, player: PlayerRow): Promise<Known> {
   const { data, academy, model } = desk;

@@ -3,7 +3,7 @@ import { memberOf, type SquadMember } from '@/core/board/squad';
 import { diagnose } from '@/core/skill/diagnose';
 import type { SkillModel } from '@/core/skill/model';
 import type { PlayerRow } from '../data';
-import { knownOf, type Known, type KnownAt } from './known';
+import { knownOf, madeFromOf, type Known, type KnownAt } from './known';
 import { mixOf } from './yardsticks';
 
 export type Squaddie = { player: PlayerRow; known: Known };
@@ -31,17 +31,8 @@ const MOST_ROWS = 2000;
 /** The players of a squad with their skills, a shot or a round. */
 export function membersOf(desk: KnownAt, perShot: boolean): Promise<{ player: PlayerRow; member: SquadMember }[]> {
   return eachPlayer(desk, async (player) => {
-    const { playerId, evidenceRev, level, roundMix } = player;
-    const key = JSON.stringify([
-      desk.academy.academyId,
-      playerId,
-      evidenceRev,
-      level,
-      roundMix,
-      desk.academy.halfLifeDays,
-      desk.model.version,
-      perShot,
-    ]);
+    const { playerId, level } = player;
+    const key = [desk.academy.academyId, playerId, perShot, madeFromOf(desk, player)].join(' ');
     let row = rows.get(key);
     if (!row) {
       const known = await knownOf(desk, player);

@@ -14,7 +14,7 @@ export const pointsSchema = z
 /** From the hole to a ring's edge. */
 export const edgeSchema = z
   .number({ error: 'Enter the distance from the hole as a number.' })
-  .gt(0, 'A ring must be wider than 0.')
+  .gt(0, 'Enter a distance above 0.')
   .max(WIDEST_M, 'A ring is at most 100 ft (30.5 m) wide.');
 
 /** The radius of a zone round the hole; 0 is the hole itself. */

@@ -187,7 +187,7 @@ function Totals({ spec }: { spec: GameSpec }) {
     return (
       <p className={styles.totals}>
         {planned === null ? (
-          'As long as you like: stations are called while you play.'
+          'No set length: you call the stations as you play.'
         ) : (
           <>
             <b className="fig">{planned}</b> balls: {counted(game.calls.stations!, 'station')} called, {counted(game.calls.balls!, 'ball')}{' '}

@@ -284,7 +284,7 @@ export function answerReaderKey(request: Request, sessionId: string): Promise<Re
 export function answerReading(request: Request): Promise<Response> {
   return answer('a reading', async () => {
     const reader = await readerOf(request.headers);
-    if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'This key belongs to no session.');
+    if (typeof reader === 'string') return refuse(reader === 'too many tries' ? 429 : 401, 'No session has this key.');
     const sent = await bodyOf(request);
     if (sent instanceof Response) return sent;
     const reading = readingSchema.safeParse(sent.body);
