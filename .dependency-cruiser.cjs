@@ -25,7 +25,7 @@ const CORE = {
   'made-up': ['golf', 'math', 'skill', 'units'],
   board: ['geometry', 'golf', 'math', 'shot', 'skill', 'units'],
   forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
-  plan: ['board', 'forecast', 'game', 'golf', 'math', 'play', 'skill', 'units'],
+  plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'math', 'play', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   demo: ['game', 'geometry', 'golf', 'green', 'made-up', 'math', 'people', 'play', 'shot', 'skill', 'units'],
 };
@@ -43,6 +43,7 @@ const FEATURES = {
   play: ['form', 'session'],
   players: ['form', 'session', 'skill'],
   logbook: ['form', 'games', 'play', 'session'],
+  plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],
   today: ['forecast', 'form', 'games', 'players', 'session'],
   shell: ['account', 'form', 'play', 'settings'],
 };

@@ -191,20 +191,6 @@ test('a player without a ball, and with a few: usual figures, and no claim', asy
   await expect(page.getByRole('region', { name: 'Strokes gained, by player and skill' })).toBeVisible();
 });
 
-test('from a player’s board to a game made for them, to its first ball, in five taps', async ({ page }) => {
-  await page.goto(`${HOME}/players`);
-  await page.getByRole('link', { name: /^Bashir/ }).click();
-  await page.getByRole('link', { name: 'Make a game of it' }).click();
-  await expect(page.getByLabel('Title')).toHaveValue('For Bashir: take strokes off');
-  await expect(page.getByLabel('What it trains, and for whom')).toHaveValue(/^(Weakest: .*\. )?To find out: /);
-  await expect(page.getByRole('button', { name: /^Move station \d/ })).toHaveCount(6);
-  await page.getByRole('button', { name: 'Save the game' }).click();
-  await page.getByRole('button', { name: 'Bashir' }).click();
-  await page.getByRole('button', { name: 'Ready' }).click();
-  await page.getByRole('button', { name: /^Holed/ }).click();
-  await expect(page.getByLabel('Score', { exact: true })).toHaveText('6');
-});
-
 test('over time: a day divides before from since, and the best score is named', async ({ page }) => {
   await page.goto(`${HOME}/players`);
   await page.getByRole('link', { name: /^Ottilie/ }).click();

@@ -3,7 +3,8 @@ import { DEMO_GAMES } from '@/core/demo/games';
 import { shippedReference as reference } from '@/core/golf/reference';
 import { evidenceOf, ringRecord, trueStrokes } from '@/core/made-up/players';
 import { seededRandom } from '@/core/math/random';
-import { chooseShots, type KnownPlayer, type Purpose } from '@/core/plan/choose';
+import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
+import { isTapIn } from '@/core/plan/first-look';
 import { OpenStrokes, type Batch } from '@/core/plan/open';
 import { cellKey } from '@/core/skill/cells';
 import { fit } from '@/core/skill/fit';
@@ -35,7 +36,7 @@ const model = modelOf(reference);
 const all = model.cells;
 const WAYS = ['evenly', 'demo games', 'to find out', 'to take strokes off'] as const;
 type Way = (typeof WAYS)[number];
-const PURPOSE: Partial<Record<Way, Purpose>> = { 'to find out': 'find_out', 'to take strokes off': 'take_strokes_off' };
+const CHOICE: Partial<Record<Way, Choice>> = { 'to find out': 'find_out', 'to take strokes off': 'take_strokes_off' };
 
 /** The balls of the demo's games, one station after another. */
 const DEMO_CELLS = DEMO_GAMES.flatMap((spec) =>
@@ -69,7 +70,10 @@ function bench(generator: Generator): void {
       const ranks = ranksOf(lost, uses, ranked);
       return {
         lost,
-        findings: all.map((_, i) => ({ ranked: ranked[i]!, uses: uses[i]!, perBall: judge.perBall(i), perRound: ranks[i]! })),
+        findings: all.map(({ shotType }, i) => ({
+          ...{ shotType, ranked: ranked[i]!, uses: uses[i]!, perBall: judge.perBall(i), perRound: ranks[i]! },
+          expectedStrokes: model.expects(i, level),
+        })),
       };
     };
     const openOf = ({ lost, findings }: KnownPlayer) =>
@@ -107,8 +111,11 @@ function bench(generator: Generator): void {
 /** The balls of one game: spread evenly, as a demo game has them, or chosen for what is known. */
 function gameOf(way: Way, known: KnownPlayer, allowed: readonly number[], game: number, random: { uniform(): number }): Batch[] {
   const each = BALLS / GAMES;
-  const purpose = PURPOSE[way];
-  if (purpose) return chooseShots(known, { purpose, places: PLACES, balls: each / PLACES, allowed });
+  const by = CHOICE[way];
+  if (by) {
+    const laidOut = allowed.filter((cell) => !isTapIn(all[cell]!));
+    return chooseShots(known, { by, places: PLACES, balls: each / PLACES, allowed: laidOut });
+  }
   if (way === 'evenly')
     return Array.from({ length: each }, (_, ball) => ({ cell: allowed[(game * each + ball) % allowed.length]!, balls: 1 }));
   const from = Math.floor(random.uniform() * DEMO_CELLS.length) + game * each;

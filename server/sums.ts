@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
+import type { ProposalTask } from '@/core/plan/proposal-task';
+import type { Proposal } from '@/core/plan/propose';
 import { TooMany } from './turns';
 
 /**
@@ -50,32 +52,39 @@ function pool(): Piscina {
   }));
 }
 
-const kept = new LRUCache<string, SumAnswer>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
+/** An answer, in a box of its own: it may be that there is none. */
+type Kept = { answer: SumAnswer | Proposal | null };
 
-function bytesOf({ values, diagnosis }: SumAnswer): number {
-  const lost = diagnosis ? diagnosis.lost.reduce((sum, cell) => sum + cell.byteLength, 0) : 0;
-  return values.byteLength + lost + 50_000;
+const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
+
+function bytesOf({ answer }: Kept): number {
+  if (!answer || !('values' in answer)) return 50_000;
+  const lost = answer.diagnosis ? answer.diagnosis.lost.reduce((sum, cell) => sum + cell.byteLength, 0) : 0;
+  return answer.values.byteLength + lost + 50_000;
 }
 
-const underWay = new Map<string, Promise<SumAnswer>>();
+const underWay = new Map<string, Promise<Kept['answer']>>();
 
 /**
  * The answer to a long sum.
  * @param urgent what a page shows first
  * @throws TooMany where too many wait already
  */
-export async function sum(task: SumTask, { urgent = false } = {}): Promise<SumAnswer> {
+export function sum(task: SumTask, how?: { urgent?: boolean }): Promise<SumAnswer>;
+export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Proposal | null>;
+export async function sum(task: SumTask | ProposalTask, { urgent = false } = {}): Promise<Kept['answer']> {
   // What is believed follows from the balls.
-  const key = createHash('sha256')
-    .update(JSON.stringify({ ...task, draws: undefined }))
-    .digest('base64');
-  const known = kept.get(key) ?? underWay.get(key);
-  if (known) return known;
+  const plain = JSON.stringify(task, (name, value: unknown) => (name === 'draws' ? undefined : value));
+  const key = createHash('sha256').update(plain).digest('base64');
+  const known = kept.get(key);
+  if (known) return known.answer;
+  const coming = underWay.get(key);
+  if (coming) return coming;
   if (pool().queueSize >= WAITING) throw new TooMany('too many sums wait');
-  const answer = (pool().run({ ...task, [Piscina.queueOptionsSymbol]: { urgent } }) as Promise<SumAnswer>).finally(() =>
+  const answer = (pool().run({ ...task, [Piscina.queueOptionsSymbol]: { urgent } }) as Promise<Kept['answer']>).finally(() =>
     underWay.delete(key),
   );
   underWay.set(key, answer);
-  kept.set(key, await answer);
+  kept.set(key, { answer: await answer });
   return answer;
 }

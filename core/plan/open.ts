@@ -71,14 +71,32 @@ export class OpenStrokes {
  * Batch by batch the shot whose balls narrow most what is open.
  * @param batches how many are chosen; a cell is chosen once
  * @param allowed which cells may be
+ * @param first those that are chosen already
+ * @param goes whether one more goes with those that are chosen; where none does, no more are
  */
 export function narrowMost(
   open: OpenStrokes,
-  { batches, balls, allowed, weights }: { batches: number; balls: number; allowed: readonly number[]; weights?: readonly number[] },
+  {
+    batches,
+    balls,
+    allowed,
+    weights,
+    first = [],
+    goes = () => true,
+  }: {
+    batches: number;
+    balls: number;
+    allowed: readonly number[];
+    weights?: readonly number[];
+    first?: readonly number[];
+    goes?: (cell: number, chosen: readonly number[]) => boolean;
+  },
 ): Batch[] {
   const chosen: Batch[] = [];
-  while (chosen.length < Math.min(batches, allowed.length)) {
-    const left = allowed.filter((cell) => chosen.every((one) => one.cell !== cell));
+  while (chosen.length < batches) {
+    const so = [...first, ...chosen.map(({ cell }) => cell)];
+    const left = allowed.filter((cell) => !so.includes(cell) && goes(cell, so));
+    if (left.length === 0) break;
     const drops = left.map((cell) => open.drop({ cell, balls }, weights));
     const best = { cell: left[drops.indexOf(Math.max(...drops))]!, balls };
     open.hit(best);

@@ -1,87 +1,124 @@
+import { allowancesFor, type SuggestedAllowances } from '../forecast/allowances';
+import { playRow, SEED } from '../forecast/forecast';
+import { playGames, toTheEnd, type ForecastPlayer } from '../forecast/games';
+import { goalFor, WANTED_CHANCE } from '../forecast/goal';
+import { informationOf } from '../forecast/information';
+import { outlookOf, type Outlook } from '../forecast/outlook';
+import { parsFor } from '../forecast/par';
+import { sizesFor, stopsOf } from '../forecast/sizes';
+import { enter } from '../game/enter';
+import { schemeOf } from '../game/scoring';
+import { gameSpecSchema, type GameSpec } from '../game/spec';
+import type { OwnLengths } from '../game/sizes';
 import { sayCell } from '../board/say-cell';
-import { budgetOf } from '../game/budget';
-import { ringsAbout } from '../game/scoring/rings-about';
-import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
-import type { Station } from '../game/station';
-import { unitOf } from '../golf/shot-types';
-import { usualLeft } from '../golf/usual-left';
-import { cellKey, type Cell } from '../skill/cells';
-import type { Diagnosis } from '../skill/diagnose';
-import { listed } from '../units/format';
-import { fromMetres, toMetres, type UnitSystem } from '../units/length';
-import { chooseShots, type Purpose } from './choose';
-import { isTapIn } from './first-look';
-import type { Batch } from './open';
+import { distance } from '../geometry/point';
+import type { SkillModel } from '../skill/model';
+import { METRES_PER } from '../units/length';
+import { KINDS, type Kind, type Purpose } from './kinds';
+import { layOutGame, MANY, secondsOf, type Made, type Order, type OrderPlayer } from './lay-out';
+import type { Place } from './places';
 
-/** For whom a game is made, what for, and how long it may take. */
-export type Order = { name: string; level: number; units: UnitSystem; purpose: Purpose; minutes: number };
+/** A game that was made to order, and what it is expected to come to. */
+export type Proposal = {
+  kind: string;
+  game: GameSpec;
+  /** Why these shots, in a line. */
+  why: string;
+  teaches: string;
+  /** "10–20 yd chips from the fairway": what would come first if the green had a place for it; null where it has. */
+  lacks: string | null;
+  /** Seconds that it takes all who play. */
+  seconds: number;
+  /** From station to station and back to the first, in metres; null on no green. */
+  walkM: number | null;
+  /** What each player may score, in their order. */
+  outlooks: Outlook[];
+  /** The chance that the player meets the goal; null where there is none: for several there is not one goal. */
+  goalChance: number | null;
+  /** Of what a measured ball tells about the player, what a ball of it tells; the mean of all who play. */
+  tells: number;
+  /** Head starts, in the order of the players; null where nobody needs one. */
+  headStarts: SuggestedAllowances | null;
+};
 
-/** More balls than that from one place are a groove, fewer say little. */
-const [MOST_BALLS, LEAST_BALLS] = [8, 2];
-/** The ring in feet where only putts are played, whose reference is the hole. */
-const PUTTS_FT = 3;
+/** Games behind a forecast; of many players together fewer. */
+const [GAMES, GAMES_OF_MANY] = [5000, 1000];
+/** Balls behind the sizes of zones, and behind a par. */
+const [ZONE_BALLS, PAR_BALLS] = [6000, 2000];
+/** Par or better is meant to be as likely as not. */
+const PAR_CHANCE = 0.5;
 
-/** How many places fit so many minutes: fewer balls from more places say more, but every place is a walk. */
-const placesIn = (minutes: number) => (minutes <= 12 ? 4 : minutes <= 30 ? 6 : 8);
+/** How many games are proposed. */
+export const proposedFor = (purpose: Purpose) => KINDS[purpose].length;
 
 /**
- * A game made to order: the shots chosen for what is known of the player (`chooseShots`), rings sized to the level, as many balls from each
- * place as the minutes allow. To take strokes off no station comes twice running; to find out they come one after another.
+ * One of the games that are proposed for an order, the same for the same seed; it takes a good half second.
+ * @param which from 0, of so many as `proposedFor` says
+ * @returns null where no such game can be laid out: none for several that only one plays, none on a green without places for it
  */
-export function propose(diagnosis: Pick<Diagnosis, 'findings' | 'lost'>, order: Order): GameSpec {
-  const { purpose, minutes } = order;
-  const allowed = diagnosis.findings.flatMap((finding, i) => (isTapIn(finding) ? [] : [i]));
-  const chosen = chooseShots(diagnosis, { purpose, places: placesIn(minutes), balls: LEAST_BALLS, allowed });
-  const games = Array.from({ length: MOST_BALLS - LEAST_BALLS + 1 }, (_, i) => gameOf(diagnosis, chosen, MOST_BALLS - i, order));
-  return games.find((game) => budgetOf(game).totalS <= 60 * minutes) ?? games.at(-1)!;
+export function propose(order: Order, which: number, model: SkillModel): Proposal | null {
+  if (order.purpose === 'compete' && order.players.length < 2) return null;
+  for (const kind of KINDS[order.purpose][which] ?? []) {
+    const made = layOutGame(order, kind, model);
+    if (made) return forecastOf(order, kind, sized(order, made.game, kind, model), made, model);
+  }
+  return null;
 }
 
-function gameOf({ findings }: Pick<Diagnosis, 'findings'>, chosen: readonly Batch[], balls: number, order: Order): GameSpec {
-  const { name, level, units, purpose } = order;
-  const stations = chosen.map(({ cell }, i) => {
-    const { shotType, surface } = findings[cell]!;
-    return { key: `s${i + 1}`, shotType, surface, ...layOut(findings[cell]!, units), balls };
-  });
+const forecastPlayer = (player: OrderPlayer, game: GameSpec, coach: OwnLengths): ForecastPlayer => ({
+  entrant: enter(player, game.sizes, coach, 0),
+  belief: player.belief,
+});
+
+/** Zones that catch what the kind wants, and pars, for the player in the middle. */
+function sized({ players, coach }: Order, game: GameSpec, kind: Kind, model: SkillModel): GameSpec {
+  const middle = players.toSorted((a, b) => a.level - b.level)[Math.floor(players.length / 2)]!;
+  const player = forecastPlayer(middle, game, coach);
+  const { stationSays } = schemeOf(game.scoring);
+  const balls = { balls: ZONE_BALLS, seed: SEED };
+  const sizes = kind.catches === null ? [] : sizesFor(game, player, stopsOf(game, player, model, balls), kind.catches);
+  const pars = stationSays.includes('par') ? parsFor(game, player, model, PAR_CHANCE, { balls: PAR_BALLS, seed: SEED }) : null;
+  const scoring = structuredClone(game.scoring);
+  for (const { path, radiusM } of sizes) put(scoring, path, radiusM);
   return gameSpecSchema.parse({
-    format: 'inch-game',
-    version: GAME_VERSION,
-    title: `For ${name}: ${purpose === 'find_out' ? 'find out' : 'take strokes off'}`.slice(0, 80),
-    about: aboutOf(findings, chosen),
-    stations,
-    order: purpose === 'find_out' ? 'blocked' : 'random',
-    sizes: { unit: units === 'metric' ? 'm' : 'ft' },
-    scoring: ringsAbout(medianM(stations as Station[], level), units),
-    goal: null,
+    ...game,
+    scoring,
+    stations: pars ? game.stations.map((station, i) => ({ ...station, par: pars[i]!.par })) : game.stations,
   });
 }
 
-/** So many shots of a kind are named. */
-const NAMED = 2;
-
-/** Why these shots: "Weakest: 6–10 ft putts. To find out: 10–20 yd chips from light rough." */
-function aboutOf(findings: Diagnosis['findings'], chosen: readonly Batch[]): string {
-  const losing = chosen.filter(({ cell }) => findings[cell]!.balls > 0 && findings[cell]!.perRound.interval80[0] > 0);
-  const others = chosen.filter((one) => !losing.includes(one));
-  const say = (list: readonly Batch[]) => listed(list.slice(0, NAMED).map(({ cell }) => sayCell(findings[cell]!)));
-  return [losing.length > 0 ? `Weakest: ${say(losing)}.` : '', others.length > 0 ? `To find out: ${say(others)}.` : '']
-    .filter(Boolean)
-    .join(' ');
+/** Puts a figure at its path. */
+function put(into: object, path: string, value: number): void {
+  const keys = path.split('.');
+  const last = keys.pop()!;
+  const part = keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, into as Record<string, unknown>);
+  part[last] = value;
 }
 
-/** Distances are laid out in whole units; where that would be another skill, in halves, else in tenths. */
-const STEPS = [1, 0.5, 0.1];
-
-/** From how far a cell is practised, as somebody paces it out, and in which unit; it stays within the cell. */
-export function layOut({ key, shotType, surface, distanceM }: Cell, units: UnitSystem) {
-  const distanceUnit = unitOf(shotType, units);
-  const rounded = (step: number) =>
-    toMetres(Number((Math.round(fromMetres(distanceM, distanceUnit) / step) * step).toFixed(1)), distanceUnit);
-  const fits = STEPS.map(rounded).find((metres) => cellKey(shotType, surface, metres) === key);
-  return { distanceUnit, distanceM: fits ?? distanceM };
+function forecastOf({ players, units, coach }: Order, kind: Kind, drafted: GameSpec, made: Made, model: SkillModel): Proposal {
+  const rows = players.map((player) => forecastPlayer(player, drafted, coach));
+  const games = players.length < MANY ? GAMES : GAMES_OF_MANY;
+  const alone = rows.map((row) => toTheEnd(playRow(drafted, row, model, games)));
+  const goal =
+    kind.goal && players.length === 1 ? goalFor(drafted, alone[0]!, WANTED_CHANCE, units === 'metric' ? 0.5 : METRES_PER.ft) : null;
+  const game = { ...drafted, goal: goal?.goal ?? null };
+  return {
+    kind: kind.key,
+    game,
+    why: game.about,
+    teaches: kind.teaches,
+    lacks: made.lacks === null ? null : sayCell(model.cells[made.lacks]!),
+    seconds: secondsOf(game, players.length),
+    walkM: walkOf(made.places),
+    outlooks: alone.map((played) => outlookOf(game, played)),
+    goalChance: goal?.chance ?? null,
+    tells: rows.reduce((sum, row) => sum + informationOf(game, row, model), 0) / rows.length,
+    headStarts: game.rules.allowances ? allowancesFor(game, rows, toTheEnd(playGames(game, rows, model, { games, seed: SEED }))) : null,
+  };
 }
 
-/** What half of the level's balls finish inside, over all stations but putts; metres. */
-function medianM(stations: readonly Station[], level: number): number {
-  const lefts = Object.values(usualLeft(level, stations));
-  return lefts.length === 0 ? toMetres(PUTTS_FT, 'ft') : lefts.reduce((a, b) => a + b, 0) / lefts.length;
+/** Round all places once. */
+function walkOf(places: readonly Place[]): number | null {
+  if (places.some(({ at }) => at === null)) return null;
+  return places.reduce((sum, { at }, i) => sum + distance(at!, places[(i + 1) % places.length]!.at!), 0);
 }

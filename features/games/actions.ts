@@ -31,9 +31,16 @@ export const archiveAction = atDesk([id, z.boolean()], async ({ data }, gameId, 
   return DONE;
 });
 
-const sourceSchema = z.union([z.strictObject({ gameId: id }), z.strictObject({ library: z.string().max(100), gameId: id })], {
-  error: 'This page is out of date. Load it again.',
-});
+/** A game of the academy; or one of the library or a new one on a green, which is kept under this id unless the academy has it already. */
+const sourceSchema = z.union(
+  [
+    z.strictObject({ gameId: id }),
+    z.strictObject({ library: z.string().max(100), gameId: id }),
+    z.strictObject({ made: gameSpecSchema, greenId: id.nullable(), gameId: id }),
+  ],
+  { error: 'This page is out of date. Load it again.' },
+);
+export type StartSource = z.input<typeof sourceSchema>;
 const playersSchema = z.array(id).max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players in a session.`);
 
 /**
@@ -41,17 +48,20 @@ const playersSchema = z.array(id).max(MOST_PLAYERS, `At most ${MOST_PLAYERS} pla
  * somebody means to play.
  */
 export const kitAction = atDesk([sourceSchema, playersSchema], async ({ data, academy }, source, playerIds) => {
-  const gameId = 'library' in source ? await ownCopy(data, source) : source.gameId;
+  const gameId = await kept(data, source);
   const home = gameId && (await homeForGame({ data, academy }, gameId, playerIds));
   return home ? { ...DONE, gameId, home } : refused('This game is no longer here. Load the page again.');
 });
 
-/** The academy's own copy of a library game: the one it has already, or a new one. */
-async function ownCopy(data: Data, { library, gameId }: { library: string; gameId: string }): Promise<string | null> {
-  const found = LIBRARY.find((entry) => entry.key === library);
-  if (!found) return null;
-  const own = await data.findGame(found.spec);
+/** Under which id the academy has a game: its own, or from now on. */
+async function kept(data: Data, source: z.output<typeof sourceSchema>): Promise<string | null> {
+  const { gameId } = source;
+  if (!('library' in source) && !('made' in source)) return gameId;
+  const [spec, greenId] =
+    'made' in source ? [source.made, source.greenId] : [LIBRARY.find(({ key }) => key === source.library)?.spec, null];
+  if (!spec) return null;
+  const own = await data.findGame(spec);
   if (own) return own;
-  await data.saveGame(gameId, found.spec);
+  await data.saveGame(gameId, spec, greenId);
   return gameId;
 }

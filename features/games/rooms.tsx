@@ -12,9 +12,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { lengthsOf, measuresOf } from '@/core/game/sizes';
-import { propose } from '@/core/plan/propose';
 import { requireCoach } from '@/server/actor';
-import { boardOf } from '@/server/known/board';
 import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
 import { sayMoment } from '@/core/units/say-moment';
@@ -84,26 +82,14 @@ export async function GamesRoom({ slug }: { slug: string }) {
 }
 
 /**
- * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, what a player should
- * practise, or the plain one.
+ * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, or the plain one.
  */
-type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by' | 'for', string | undefined>>;
-
-/** A game made for a player takes about so long. */
-const MADE_MINUTES = 20;
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by', string | undefined>>;
 
 type Begun = { initial: GameSpec; greenId: string | null };
 
-async function beginGame(desk: Desk, { library, copy, session, green, by, for: playerId }: Start): Promise<Begun | null> {
-  const { data, academy } = desk;
+async function beginGame({ data, academy }: Desk, { library, copy, session, green, by }: Start): Promise<Begun | null> {
   const { units } = academy;
-  if (playerId) {
-    const found = await data.getPlayer(uuidOr404(playerId));
-    if (!found) return null;
-    const { name, level } = found.player;
-    const { diagnosis } = await boardOf(desk, found.player, { filter: null, against: undefined });
-    return { initial: propose(diagnosis, { name, level, units, purpose: 'take_strokes_off', minutes: MADE_MINUTES }), greenId: null };
-  }
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));
     return game && { initial: copyOf(game.spec), greenId: game.greenId };

@@ -6,14 +6,12 @@ import { Button, Form } from 'react-bootstrap';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { GuestField } from '../form/guest-field';
-import { NOT_SENT } from '../form/use-save';
 import { HeadStartFields } from '../form/head-start-fields';
 import { readAllowances } from '../form/allowance';
 import { newId } from '../form/ids';
 import { useReady } from '../form/use-ready';
-import { playAddress } from '../session/address';
-import { goTo } from '../form/go';
-import { kitAction } from './actions';
+import type { StartSource } from './actions';
+import { startHere } from './start-here';
 import type { OwnLengths } from '@/core/game/sizes';
 import { HeadStarts } from '../forecast/head-starts';
 import type { Candidate } from '../forecast/use-beliefs';
@@ -21,8 +19,7 @@ import styles from './games.module.scss';
 
 type Props = {
   slug: string;
-  /** A game of the academy, or one of the library, which becomes one of the academy under this id. */
-  source: { gameId: string } | { library: string; gameId: string };
+  source: StartSource;
   spec: GameSpec;
   players: Candidate[];
   /** The coach's own measures, for zones that are measured with them. */
@@ -52,17 +49,8 @@ export function StartPlay({ slug, source, spec, players, coach, at, again = [] }
     const head = readAllowances(several && spec.rules.allowances ? allowances : {}, playerIds);
     if (!head) return;
     setState({ starting: playerIds });
-    const players = playerIds.filter((playerId) => guests.every((guest) => guest.playerId !== playerId));
-    const answer = await kitAction(slug, source, players).catch(() => null);
-    if (!answer?.ok) return setState({ refused: answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
-    // The device's own store comes when somebody starts: whoever only looks at a game needs none of it.
-    const { beginHere } = await import('../play/start/begin-here');
-    const { gameId, home } = answer;
-    const sessionId = await beginHere(home, { gameId, playerIds, guests, allowances: head }, null).catch(() => 'no store' as const);
-    if (sessionId === 'no store')
-      setState({ refused: 'This browser keeps nothing here, so balls could be lost. Leave private browsing, or use another browser.' });
-    else if (sessionId === null) setState({ refused: 'One of the players is no longer here. Load the page again.' });
-    else goTo(playAddress(sessionId, at));
+    const refused = await startHere(slug, source, { playerIds, guests, allowances: head }, at);
+    if (refused) setState({ refused });
   };
   const toggle = (playerId: string) =>
     setChosen((now) => (now.includes(playerId) ? now.filter((id) => id !== playerId) : [...now, playerId]));

@@ -8,6 +8,7 @@ const ROOMS = [
   ['Today', ''],
   ['Games', '/games'],
   ['Greens', '/greens'],
+  ['Plan', '/plan'],
   ['Players', '/players'],
   ['Logbook', '/logbook'],
 ] as const;

@@ -62,7 +62,7 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
             </p>
             {balls >= FEW_BALLS && (
               <p className="no-print">
-                <Link href={`/a/${slug}/games/new?for=${player.playerId}`} className="btn btn-primary">
+                <Link href={`/a/${slug}/plan/game?for=${player.playerId}`} className="btn btn-primary">
                   Make a game of it
                 </Link>
               </p>

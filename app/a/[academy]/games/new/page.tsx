@@ -13,7 +13,6 @@ export default async function Page({ params, searchParams }: PageProps<'/a/[acad
     session: one('session'),
     green: one('green'),
     by: one('by'),
-    for: one('for'),
   };
   return <NewGameRoom slug={academy} start={start} />;
 }
