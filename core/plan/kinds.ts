@@ -188,6 +188,9 @@ const nearest: Kind = {
   goal: false,
 };
 
+const pointsPutts: Kind = { ...points, key: 'points_putts', takes: isPutted, teaches: 'Different putts, none twice running.' };
+const pointsOffGreen: Kind = { ...points, key: 'points_off_green', takes: isOffGreen };
+
 /** The same with head starts, over what comes up most. */
 const evenly = (kind: Kind, teaches: string): Kind => ({ ...kind, key: `even_${kind.key}`, choose: 'common', teaches, goal: false });
 const FEWEST_WIN = 'Fewest strokes win, with a head start for the weaker player.';
@@ -203,3 +206,10 @@ export const KINDS: Readonly<Record<Purpose, readonly (readonly Kind[])[]>> = {
     [evenly(finish, FEWEST_WIN), evenly(finishPutts, FEWEST_WIN)],
   ],
 };
+
+const PARTS: readonly Kind[] = [landing, pointsPutts, run, easy, pointsOffGreen];
+/** Kinds of which parts of an hour are made. */
+type PartOfHour = 'landing' | 'points_putts' | 'run' | 'easy' | 'points_off_green';
+
+/** A kind by its key. */
+export const kindOf = (key: PartOfHour): Kind => PARTS.find((kind) => kind.key === key)!;

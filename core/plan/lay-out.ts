@@ -120,7 +120,11 @@ function draft({ players, units, purpose }: Order, kind: Kind, places: readonly 
     format: 'inch-game',
     version: GAME_VERSION,
     title: (players.length === 1 ? `${players[0]!.name.slice(0, 40)}: ${title}` : capital(title)).slice(0, 80),
-    about: whyOf(judged, places, kind).slice(0, 200),
+    about: whyOf(
+      judged,
+      places.map(({ cell }) => cell),
+      kind.choose,
+    ).slice(0, 200),
     stations,
     order: stations.length === 1 && kind.order === 'random' ? 'blocked' : kind.order,
     sizes: { unit: units === 'metric' ? 'm' : 'ft' },
@@ -137,9 +141,8 @@ const NAMED_ALONE = 4;
 const NAMED = 2;
 
 /** Why these shots: "Weakest: 6–10 ft putts. To find out: 10–20 yd chips from light rough." */
-function whyOf({ findings }: Judged, places: readonly Place[], { choose }: Kind): string {
+export function whyOf({ findings }: Judged, cells: readonly number[], choose: Kind['choose']): string {
   const say = (cells: readonly number[]) => listed(cells.slice(0, NAMED).map((cell) => sayCell(findings[cell]!)));
-  const cells = places.map(({ cell }) => cell);
   if (choose === 'close_call') return `Too close to call: ${say(cells)}.`;
   if (choose === 'common' || choose === 'easy')
     return `What comes up most: ${say(cells.toSorted((a, b) => findings[b]!.uses - findings[a]!.uses))}.`;

@@ -59,10 +59,16 @@ export const proposedFor = (purpose: Purpose) => KINDS[purpose].length;
 export function propose(order: Order, which: number, model: SkillModel): Proposal | null {
   if (order.purpose === 'compete' && order.players.length < 2) return null;
   for (const kind of KINDS[order.purpose][which] ?? []) {
-    const made = layOutGame(order, kind, model);
-    if (made) return forecastOf(order, kind, sized(order, made.game, kind, model), made, model);
+    const made = proposeKind(order, kind, model);
+    if (made) return made;
   }
   return null;
+}
+
+/** A game of one kind; null where it can't be laid out. */
+export function proposeKind(order: Order, kind: Kind, model: SkillModel): Proposal | null {
+  const made = layOutGame(order, kind, model);
+  return made && forecastOf(order, kind, sized(order, made.game, kind, model), made, model);
 }
 
 const forecastPlayer = (player: OrderPlayer, game: GameSpec, coach: OwnLengths): ForecastPlayer => ({

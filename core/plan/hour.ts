@@ -1,0 +1,74 @@
+import * as z from 'zod';
+import { documentKind, type Step } from '../document';
+import { storedGames } from '../game/stored-games';
+import { day, filledLine, key, line } from '../stored';
+import { schoolSchema } from './school';
+
+/** What a part of an hour is: technique is not scored, a game is; the test is the same game as the last one. */
+export const PART_KINDS = ['technique', 'test', 'landing', 'lies', 'putting', 'other', 'game'] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+
+/** An hour may be as short as this, or as long, in minutes. */
+export const [SHORTEST, LONGEST] = [5, 180];
+
+const ballsInSet = z.int({ error: 'Enter a whole number.' }).min(1, 'At least 1.').max(60, 'At most 60.');
+
+/** A game of a part: as it will be played, under its id in the academy. */
+export const partGameSchema = z.object({
+  gameId: z.uuid(),
+  /** As it was stored, however stricter the designer has become since. */
+  spec: z.unknown().refine(storedGames.understands, 'This game was made with a newer version of the program.').transform(storedGames.read),
+});
+export type PartGame = z.infer<typeof partGameSchema>;
+
+export const partSchema = z.object({
+  key,
+  kind: z.enum(PART_KINDS),
+  /** What is done: "Ladder of putts", "10–20 yd chips from the fairway", "stretching". */
+  title: filledLine(80, 'Say what is done.'),
+  minutes: z.int({ error: 'Enter whole minutes.' }).min(1, 'At least 1 minute.').max(LONGEST, `At most ${LONGEST} minutes.`),
+  /** The one thought of technique. */
+  cue: line(80).default(''),
+  /** Of technique: so many sets of so many balls. */
+  sets: ballsInSet.nullable().default(null),
+  setOf: ballsInSet.nullable().default(null),
+  /** What is played; null where nothing is scored. */
+  game: partGameSchema.nullable().default(null),
+  /** Why this, in a line. */
+  why: line(200).default(''),
+  /** Whether it stays when the rest is filled anew. */
+  pinned: z.boolean().default(false),
+});
+export type Part = z.infer<typeof partSchema>;
+
+/** The version of a planned hour that this program writes. */
+const STEPS: readonly Step[] = [];
+export const HOUR_VERSION = STEPS.length + 1;
+
+export const hourSchema = z
+  .object({
+    format: z.literal('inch-hour'),
+    version: z.literal(HOUR_VERSION),
+    title: filledLine(80, 'An hour needs a title.'),
+    minutes: z
+      .int({ error: 'Enter whole minutes.' })
+      .min(SHORTEST, `At least ${SHORTEST} minutes.`)
+      .max(LONGEST, `At most ${LONGEST} minutes.`),
+    /** When it is meant for; null: whenever. */
+    day: day.nullable().default(null),
+    school: schoolSchema,
+    greenId: z.uuid().nullable().default(null),
+    parts: z.array(partSchema).min(1, 'An hour has at least one part.').max(12, 'At most 12 parts.'),
+  })
+  .superRefine(({ minutes, parts }, ctx) => {
+    const sum = parts.reduce((total, part) => total + part.minutes, 0);
+    if (sum !== minutes)
+      ctx.addIssue({ code: 'custom', path: ['parts'], message: `The parts are ${sum} minutes, the hour is ${minutes}.` });
+    const last = parts.findIndex(({ kind }) => kind === 'game');
+    if (last >= 0 && last < parts.length - 1) ctx.addIssue({ code: 'custom', path: ['parts'], message: 'The scored game comes last.' });
+  });
+/** A planned session of practice, part by part. Who it is for stands beside it. */
+export type Hour = z.infer<typeof hourSchema>;
+
+/** Hours that were stored. */
+export const storedHours = documentKind<Hour>(STEPS);
