@@ -7,6 +7,7 @@ import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
+import * as hours from '@/db/queries/hours';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
 import * as players from '@/db/queries/players';
@@ -21,6 +22,7 @@ export const QUERIES = {
   ...evidence,
   ...games,
   ...greens,
+  ...hours,
   ...links,
   ...players,
   ...readings,

@@ -54,11 +54,25 @@ test('what is given to whom', () => {
     'archiveGame',
     'saveGreen',
     'archiveGreen',
+    'saveHour',
+    'archiveHour',
   ]);
   expect(has('player').toSorted()).toEqual(
     [
-      ...['bagOf', 'bestBefore', 'eventsOfSession', 'finishedSessions', 'getPlayer', 'getSession', 'hasPlayed', 'keepReaderKey', 'kitOf'],
       ...[
+        'bagOf',
+        'bestBefore',
+        'eventsOfSession',
+        'finishedSessions',
+        'getPlayer',
+        'getSession',
+        'hasPlayed',
+        'isPlannedFor',
+        'keepReaderKey',
+        'kitOf',
+      ],
+      ...[
+        'listHours',
         'newestReading',
         'resumeSession',
         'saveConditions',
@@ -66,6 +80,7 @@ test('what is given to whom', () => {
         'saveStationDistance',
         'startSession',
         'stopSession',
+        'takeRun',
         'takeStart',
       ],
       ...['takeIn', 'unfinishedSessions', 'withShots'],

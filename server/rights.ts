@@ -45,6 +45,14 @@ export const MAY = {
   saveGreen: COACHES,
   archiveGreen: COACHES,
 
+  // Plans.
+  listHours: PLAY,
+  getHour: DESK,
+  saveHour: COACHES,
+  archiveHour: COACHES,
+  takeRun: PLAY,
+  isPlannedFor: PLAY,
+
   // Sessions, and what is recorded in them.
   startSession: PLAY,
   takeStart: PLAY,

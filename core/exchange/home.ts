@@ -2,10 +2,30 @@ import * as z from 'zod';
 import { documentKind, type Step } from '../document';
 import { UNIT_SYSTEMS } from '../units/length';
 import { whole } from '../stored';
+import { storedHours } from '../hour/hour';
+import { storedRuns } from '../hour/run';
 import { kitSchema } from './kit';
 
+/** A planned hour, for whom it is, and how it was done last; null: it was not. */
+const homeHourSchema = z.object({
+  hourId: z.uuid(),
+  hour: z.unknown().refine(storedHours.understands).transform(storedHours.read),
+  playerIds: z.array(z.uuid()),
+  run: z
+    .unknown()
+    .transform((run) => (storedRuns.understands(run) ? storedRuns.read(run) : null))
+    .default(null),
+});
+export type HomeHour = z.infer<typeof homeHourSchema>;
+
 /** How the shape of homes changed, step by step. */
-const STEPS: readonly Step[] = [];
+const STEPS: readonly Step[] = [
+  // 2: planned hours, and games that stand in no list.
+  (home) => {
+    const kit = home.kit as { games: object[] } | null | undefined;
+    return { ...home, hours: [], kit: kit ? { ...kit, games: kit.games.map((game) => ({ listed: true, ...game })) } : null };
+  },
+];
 export const presentHome = z.object({
   version: whole(1)
     .default(1)
@@ -32,6 +52,16 @@ export const presentHome = z.object({
       players: z.array(z.object({ playerId: z.uuid(), name: z.string() })).default([]),
     }),
   ),
+  /** Planned hours that may still be done; none of an older program, and none of a newer one that this one could not run. */
+  hours: z
+    .array(z.unknown())
+    .default([])
+    .transform((hours) =>
+      hours.flatMap((one) => {
+        const planned = homeHourSchema.safeParse(one);
+        return planned.success ? [planned.data] : [];
+      }),
+    ),
   /** With what games are started here; null where an older program said nothing of it. */
   kit: kitSchema.nullable().default(null),
 });

@@ -9,6 +9,8 @@ const measures = { paceM: z.number().nullable(), clubM: z.number().nullable(), p
 const kitGame = z.object({
   gameId: z.uuid(),
   version: z.int(),
+  /** Whether it stands in the lists; one that was made for a planned hour does not. */
+  listed: z.boolean().default(true),
   /** As it was stored, however stricter the designer has become since. */
   spec: z.unknown().refine(storedGames.understands).transform(storedGames.read),
   /** What its green's plan says about the day. */

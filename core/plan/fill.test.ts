@@ -8,10 +8,10 @@ import { modelOf } from '../skill/model';
 import { game, idOf, left, shot, station, yd } from '../testing/make';
 import { canPlay } from './can-play';
 import { fillHour, fillPart, type FillOrder } from './fill';
-import { partSchema, type Part, type PartKind } from './hour';
+import { partSchema, type Part, type PartKind } from '../hour/hour';
 import { secondsOf } from './lay-out';
-import { partsOf } from './minutes';
-import { PRESETS } from './school';
+import { partsOf } from '../hour/minutes';
+import { PRESETS } from '../hour/school';
 
 const model = modelOf(shippedReference);
 const UNMEASURED = { paceM: null, clubM: null, putterM: null };

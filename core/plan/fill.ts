@@ -6,11 +6,11 @@ import { isPutt } from '../golf/shot-types';
 import type { SkillModel } from '../skill/model';
 import { canPlay, type Entering } from './can-play';
 import { chooseShots } from './choose';
-import type { Part } from './hour';
+import type { Part } from '../hour/hour';
 import { kindOf, KINDS } from './kinds';
 import { secondsOf, whyOf, type Order } from './lay-out';
 import { proposeKind } from './propose';
-import type { School } from './school';
+import type { School } from '../hour/school';
 import { asIfDrawn, judgedTogether, type Judged } from './together';
 import { worthOfCells, worthOfGame } from './worth';
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { documentKind } from '../document';
 import { bundleSchema, storedBundles, type Bundle } from '../exchange/bundle';
-import { homeSchema } from '../exchange/home';
+import { homeSchema, storedHomes } from '../exchange/home';
 import { sentStartSchema } from '../exchange/session-start';
 import { sentNoteSchema, type SessionNote } from '../exchange/session-note';
 import type { Entrant } from '../game/entrant';
@@ -135,8 +135,8 @@ test('when the shape of events changes, what was stored and what old phones send
 test('the start page that a phone keeps, and a session that it began, are what they were', () => {
   for (const { home, start } of homes) {
     const { kit } = home as { kit: { games: { spec: unknown }[] } };
-    const games = kit.games.map((game) => ({ ...game, spec: storedGames.read(game.spec) }));
-    expect(homeSchema.parse(home)).toEqual({ ...home, kit: { ...kit, games } });
+    const games = kit.games.map((game) => ({ listed: true, ...game, spec: storedGames.read(game.spec) }));
+    expect(homeSchema.parse(home)).toEqual({ hours: [], ...home, version: storedHomes.version, kit: { ...kit, games } });
     expect(sentStartSchema.parse({ start, sentAt: '2026-05-01T18:00:00.000Z' }).start).toEqual(start);
   }
 });

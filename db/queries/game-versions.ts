@@ -2,7 +2,7 @@ import type { GameSpec } from '@/core/game/spec';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, gameVersion, session } from '../schema';
+import { game, gameVersion, greenVersion, session } from '../schema';
 import { same } from './same';
 
 export type GameRow = {
@@ -56,6 +56,17 @@ export async function holdGame(db: Db, actor: Actor, gameId: string): Promise<Ga
     .where(and(eq(game.academyId, actor.academyId), eq(game.gameId, gameId)))
     .for('share');
   return newestGame(db, actor, gameId);
+}
+
+/** The newest version of a green, on which a game is put; null if the academy has none of this id. */
+export async function newestGreen(db: Db, actor: Actor, greenId: string): Promise<{ greenId: string; version: number } | null> {
+  const [row] = await db
+    .select({ greenId: greenVersion.greenId, version: greenVersion.version })
+    .from(greenVersion)
+    .where(and(eq(greenVersion.academyId, actor.academyId), eq(greenVersion.greenId, greenId)))
+    .orderBy(desc(greenVersion.version))
+    .limit(1);
+  return row ?? null;
 }
 
 /** Writes a game as its newest version, or as the next one where that has results. To be called with the game locked. */

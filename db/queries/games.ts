@@ -2,14 +2,14 @@ import type { GameSpec } from '@/core/game/spec';
 import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, greenVersion, session } from '../schema';
-import { newestGame, newestVersions, writeVersion, type GameRow } from './game-versions';
+import { game, session } from '../schema';
+import { newestGame, newestGreen, newestVersions, writeVersion, type GameRow } from './game-versions';
 import { same } from './same';
 
 export { newestGame as getGame, type GameRow } from './game-versions';
 
 /**
- * The newest version of each game, the newest first, and how many sessions were played of it.
+ * The newest version of each game that stands in the lists, the newest first, and how many sessions were played of it.
  * @param archived those that were put away, instead of those in use
  */
 export async function listGames(db: Db, actor: Actor, archived = false): Promise<(GameRow & { sessions: number })[]> {
@@ -34,7 +34,7 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
     .from(game)
     .innerJoin(newest, eq(newest.gameId, game.gameId))
     .leftJoin(played, eq(played.gameId, game.gameId))
-    .where(and(eq(game.academyId, actor.academyId), archived ? isNotNull(game.archivedAt) : isNull(game.archivedAt)))
+    .where(and(eq(game.academyId, actor.academyId), game.listed, archived ? isNotNull(game.archivedAt) : isNull(game.archivedAt)))
     .orderBy(desc(game.createdAt), game.gameId);
 }
 
@@ -55,7 +55,11 @@ export async function saveGame(
 ): Promise<number | null> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
-    await tx.insert(game).values({ academyId, gameId }).onConflictDoNothing();
+    // Whoever saves one that was made for an hour keeps it.
+    await tx
+      .insert(game)
+      .values({ academyId, gameId })
+      .onConflictDoUpdate({ target: [game.academyId, game.gameId], set: { listed: true } });
     await tx
       .select()
       .from(game)
@@ -65,19 +69,10 @@ export async function saveGame(
     const unchanged = latest !== null && same(latest.spec, spec);
     if (basedOn !== undefined && !unchanged && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
     const placed = spec.stations.some((station) => station.place !== null);
-    const [green] = placed && greenId ? await newestGreen(tx, actor, greenId) : [];
+    const green = placed && greenId ? await newestGreen(tx, actor, greenId) : null;
     const link = { greenId: green?.greenId ?? null, greenVersion: green?.version ?? null };
     return writeVersion(tx, actor, gameId, spec, link);
   });
-}
-
-function newestGreen(db: Db, actor: Actor, greenId: string) {
-  return db
-    .select({ greenId: greenVersion.greenId, version: greenVersion.version })
-    .from(greenVersion)
-    .where(and(eq(greenVersion.academyId, actor.academyId), eq(greenVersion.greenId, greenId)))
-    .orderBy(desc(greenVersion.version))
-    .limit(1);
 }
 
 /** Puts a game away, or brings it back; its results stay. */

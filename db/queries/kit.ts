@@ -1,11 +1,11 @@
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
-import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { group } from 'd3-array';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, club, game, greenVersion, player, session, sessionPlayer, shot } from '../schema';
+import { academy, club, game, greenVersion, hour, hourGame, hourPlayer, player, session, sessionPlayer, shot } from '../schema';
 import { newestVersions } from './game-versions';
 import { bestsOf } from './bests';
 import { conditionsToday, dayInAcademy } from './sessions';
@@ -13,7 +13,7 @@ import { conditionsToday, dayInAcademy } from './sessions';
 /** Whose kit, and for which games; all players, and all games, where nothing is said. */
 export type KitFor = {
   playerIds?: readonly string[];
-  /** One game, or those that these players have played and that one plays alone. */
+  /** One game, or those that these players have played and that one plays alone, with those of their planned hours. */
   games?: { gameId: string } | 'played alone';
 };
 
@@ -35,9 +35,20 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
     .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
     .where(and(eq(session.academyId, academyId), theirs(sessionPlayer.playerId)));
-  const chosen = which === undefined ? undefined : which === 'played alone' ? inArray(game.gameId, played) : eq(game.gameId, which.gameId);
+  const planned = db
+    .select({ gameId: hourGame.gameId })
+    .from(hourGame)
+    .innerJoin(hour, and(eq(hour.academyId, hourGame.academyId), eq(hour.hourId, hourGame.hourId), isNull(hour.archivedAt)))
+    .leftJoin(hourPlayer, and(eq(hourPlayer.academyId, hourGame.academyId), eq(hourPlayer.hourId, hourGame.hourId)))
+    .where(and(eq(hourGame.academyId, academyId), theirs(hourPlayer.playerId)));
+  const chosen =
+    which === undefined
+      ? or(game.listed, inArray(game.gameId, planned))
+      : which === 'played alone'
+        ? or(inArray(game.gameId, played), inArray(game.gameId, planned))
+        : eq(game.gameId, which.gameId);
   const games = await db
-    .select({ gameId: game.gameId, version: newest.version, spec: newest.spec, plan: greenVersion.plan })
+    .select({ gameId: game.gameId, version: newest.version, listed: game.listed, spec: newest.spec, plan: greenVersion.plan })
     .from(game)
     .innerJoin(newest, eq(newest.gameId, game.gameId))
     .leftJoin(

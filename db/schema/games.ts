@@ -36,6 +36,8 @@ export const game = pgTable(
     gameId: uuid().notNull(),
     createdAt: at().notNull().defaultNow(),
     archivedAt: at(),
+    /** Whether it stands in the lists: one that was made for a planned hour does not, until somebody keeps it. */
+    listed: boolean().notNull().default(true),
   },
   (t) => [primaryKey({ columns: [t.academyId, t.gameId] })],
 );

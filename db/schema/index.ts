@@ -1,6 +1,7 @@
 export * from './auth';
 export * from './people';
 export * from './games';
+export * from './hours';
 export * from './shots';
 export * from './skill';
 export * from './limits';

@@ -409,12 +409,13 @@ test('a personal link is the key of its sessions, and of no other', async () => 
   const home = {
     version: 1,
     at: null,
+    hours: [],
     kit: null,
     academy: { slug: 'here', name: 'Here' },
-    player: { playerId: PLAYER, name: 'Otto', units: 'imperial' },
+    player: { playerId: PLAYER, name: 'Otto', units: 'imperial' as const },
     expiresAt: '',
     sessions: [],
-  } as const;
+  };
   const line = { sessionId: SESSION, gameId: null, title: 'Two spots', startedAt: '', over: false, balls: 0, score: null, players: [] };
   await keepHome('here.secret', { ...home, sessions: [line] });
   await recordBall(bundle(), 0, turns[0]!, left(2));
@@ -425,7 +426,16 @@ test('a personal link is the key of its sessions, and of no other', async () => 
 });
 
 test('a start page that was forgotten while a newer one was on its way stays forgotten', async () => {
-  const home = { version: 1, at: null, kit: null, academy: { slug: 'here', name: 'Here' }, player: null, expiresAt: null, sessions: [] };
+  const home = {
+    version: 1,
+    at: null,
+    kit: null,
+    hours: [],
+    academy: { slug: 'here', name: 'Here' },
+    player: null,
+    expiresAt: null,
+    sessions: [],
+  };
   await renewHome(DESK, home);
   expect(await readHome(DESK)).toBeUndefined();
   await keepHome(DESK, home);

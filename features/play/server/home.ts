@@ -45,6 +45,7 @@ export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise
         players: lines[i]!.players.map((one) => ({ playerId: one.playerId, name: one.name })),
       };
     }),
+    hours: hoursSent(await data.listHours({ current: true })),
     kit: kitSent(await data.kitOf({ playerIds: [playerId], games: 'played alone' })),
   };
 }
@@ -71,6 +72,7 @@ export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean
         return { ...said(line), score: [figure, line.players.length > 1 ? words : ''].filter(Boolean).join(' · ') };
       }),
     ],
+    hours: hoursSent(await data.listHours({ current: true })),
     kit: withKit ? kitSent(await data.kitOf()) : null,
   };
 }
@@ -81,6 +83,10 @@ export async function homeForGame({ data, academy }: MemberDoor, gameId: string,
   const home = homeSchema.parse({ ...deskHome(academy), sessions: [], kit });
   return kit.games.length === 0 ? null : home;
 }
+
+/** Planned hours as a phone keeps them. */
+const hoursSent = (hours: Answer<'listHours'>): NonNullable<HomeSent['hours']> =>
+  hours.map(({ hourId, hour, players, run }) => ({ hourId, hour, run, playerIds: players.map(({ playerId }) => playerId) }));
 
 /** A session as such a page lists it. */
 function said({ session, players, balls }: SessionLine) {

@@ -260,7 +260,11 @@ async function startByLink({ headers }: Request, start: SessionStart, begunAt: D
   const { academyId, playerId } = holder.actor;
   const [entrant, ...others] = start.entrants;
   const data = dataOf(holder.actor);
-  if (entrant!.playerId !== playerId || others.length > 0 || !(await data.hasPlayed(playerId, start.gameId)))
+  if (
+    entrant!.playerId !== playerId ||
+    others.length > 0 ||
+    !((await data.hasPlayed(playerId, start.gameId)) || (await data.isPlannedFor(playerId, start.gameId)))
+  )
     return refuse(403, 'With your link you can only start your own games, playing alone.');
   const saidBefore = (await data.getSession(start.sessionId)) !== null;
   if (!saidBefore && !(await mayStart(academyId, playerId)))

@@ -21,6 +21,7 @@ const home: Home = {
       players: [{ playerId: PLAYER, name: 'Otto' }],
     },
   ],
+  hours: [],
   kit: null,
 };
 const held = (balls: number, more: object = {}, sessionId = SESSION) => {

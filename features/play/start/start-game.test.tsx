@@ -12,10 +12,11 @@ const kitOf = (games: number, players: number): Kit => ({
   coach: { ...nobody, flagstickM: null },
   today: { day: '2026-05-01', conditions: {} },
   games: [
-    { gameId: idOf(1), version: 1, spec: duel, conditions: {} },
+    { gameId: idOf(1), version: 1, listed: true, spec: duel, conditions: {} },
     ...Array.from({ length: games - 1 }, (_, i) => ({
       gameId: idOf(10 + i),
       version: 1,
+      listed: true,
       spec: game({ title: `Rings ${i + 1}` }),
       conditions: {},
     })),

@@ -23,15 +23,16 @@ export function StartGame({ kit, onStart }: Props) {
   const [picked, setPicked] = useState<string | null>(null);
   const [find, setFind] = useState('');
   const game = kit.games.find(({ gameId }) => gameId === picked);
-  if (kit.games.length === 0 || kit.players.length === 0)
-    return <p>{kit.games.length === 0 ? 'No games yet. Design one at the desk.' : 'No players yet. Add one at the desk.'}</p>;
+  const listed = kit.games.filter((one) => one.listed);
+  if (listed.length === 0 || kit.players.length === 0)
+    return <p>{listed.length === 0 ? 'No games yet. Design one at the desk.' : 'No players yet. Add one at the desk.'}</p>;
   if (game) return <Who key={game.gameId} game={game} kit={kit} onStart={onStart} onBack={() => setPicked(null)} />;
   return (
     <section aria-labelledby="start-a-game">
       <h2 id="start-a-game">Start a game</h2>
-      {kit.games.length > MANY && <Find what="game" value={find} onChange={setFind} />}
+      {listed.length > MANY && <Find what="game" value={find} onChange={setFind} />}
       <ul>
-        {kit.games
+        {listed
           .filter(({ spec }) => fits(spec.title, find))
           .map(({ gameId, spec }) => (
             <li key={gameId}>
