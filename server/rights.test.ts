@@ -56,6 +56,7 @@ test('what is given to whom', () => {
     'archiveGreen',
     'saveHour',
     'archiveHour',
+    'saveSchool',
   ]);
   expect(has('player').toSorted()).toEqual(
     [

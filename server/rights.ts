@@ -50,6 +50,8 @@ export const MAY = {
   getHour: DESK,
   saveHour: COACHES,
   archiveHour: COACHES,
+  listSchools: DESK,
+  saveSchool: COACHES,
   takeRun: PLAY,
   isPlannedFor: PLAY,
 

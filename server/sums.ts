@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
+import type { FilledParts } from '@/core/plan/fill';
+import type { FillTask } from '@/core/plan/fill-task';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
 import { TooMany } from './turns';
@@ -53,15 +55,17 @@ function pool(): Piscina {
 }
 
 /** An answer, in a box of its own: it may be that there is none. */
-type Kept = { answer: SumAnswer | Proposal | null };
+type Kept = { answer: SumAnswer | Proposal | FilledParts | null };
 
 const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
 
 function bytesOf({ answer }: Kept): number {
-  if (!answer || !('values' in answer)) return 50_000;
+  if (!answer || !isSum(answer)) return 50_000;
   const lost = answer.diagnosis ? answer.diagnosis.lost.reduce((sum, cell) => sum + cell.byteLength, 0) : 0;
   return answer.values.byteLength + lost + 50_000;
 }
+
+const isSum = (answer: NonNullable<Kept['answer']>): answer is SumAnswer => 'values' in answer && answer.values instanceof Float32Array;
 
 const underWay = new Map<string, Promise<Kept['answer']>>();
 
@@ -72,7 +76,8 @@ const underWay = new Map<string, Promise<Kept['answer']>>();
  */
 export function sum(task: SumTask, how?: { urgent?: boolean }): Promise<SumAnswer>;
 export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Proposal | null>;
-export async function sum(task: SumTask | ProposalTask, { urgent = false } = {}): Promise<Kept['answer']> {
+export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledParts>;
+export async function sum(task: SumTask | ProposalTask | FillTask, { urgent = false } = {}): Promise<Kept['answer']> {
   // What is believed follows from the balls.
   const plain = JSON.stringify(task, (name, value: unknown) => (name === 'draws' ? undefined : value));
   const key = createHash('sha256').update(plain).digest('base64');

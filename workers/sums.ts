@@ -2,6 +2,7 @@ import { setPriority } from 'node:os';
 import { shippedReference } from '@/core/golf/reference';
 import { modelOf } from '@/core/skill/model';
 import { doSum, type SumTask } from '@/core/board/sums';
+import { doFill, type FillTask } from '@/core/plan/fill-task';
 import { doProposal, type ProposalTask } from '@/core/plan/proposal-task';
 
 /** Of this thread alone: where the machine is busy, whoever answers a request comes first. */
@@ -9,6 +10,7 @@ setPriority(0, 10);
 
 const model = modelOf(shippedReference);
 
-export default function answer(task: SumTask | ProposalTask) {
+export default function answer(task: SumTask | ProposalTask | FillTask) {
+  if (task.kind === 'fill') return doFill(model, task);
   return task.kind === 'proposal' ? doProposal(model, task) : doSum(model, task);
 }

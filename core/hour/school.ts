@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { documentKind, type Step } from '../document';
 import { filledLine } from '../stored';
 
 /** How much of an hour is the same shot again and again. */
@@ -19,6 +20,11 @@ export const schoolSchema = z.strictObject({
   again: z.boolean().default(false),
 });
 export type School = z.infer<typeof schoolSchema>;
+
+/** How the shape of schools changed, step by step. */
+const STEPS: readonly Step[] = [];
+/** A coach's own schools, as they were stored. */
+export const storedSchools = documentKind<School>(STEPS);
 
 /** A school to begin with, with its reason and what it costs. */
 export type Preset = { key: string; reason: string; cost: string; school: School };

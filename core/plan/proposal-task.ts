@@ -26,12 +26,19 @@ export type ProposalTask = {
  * @throws RangeError where it was asked of another model
  */
 export function doProposal(model: SkillModel, { version, order, players, which }: ProposalTask): Proposal | null {
-  if (version !== model.version) throw new RangeError(`a proposal of model ${version} reached model ${model.version}`);
-  const known = players.map(({ tallies, draws, mix, ...player }): OrderPlayer => {
-    const { level } = player;
+  return propose({ ...order, players: knownOf(model, version, players) }, which, model);
+}
+
+/**
+ * Players as they are known, from plain data.
+ * @throws RangeError where it is of another model
+ */
+export function knownOf(model: SkillModel, version: number, players: ProposalTask['players']): OrderPlayer[] {
+  if (version !== model.version) throw new RangeError(`what model ${version} knows reached model ${model.version}`);
+  return players.map(({ playerId, name, level, paceM, clubM, putterM, tallies, draws, mix }) => {
     const evidence = gather(tallies);
     const belief = { level, draws: unpackDraws(draws, model.prior(level))! };
-    return { ...player, belief, judged: diagnose(model, belief, evidence, { level, mix: new Map(mix) }) };
+    const judged = diagnose(model, belief, evidence, { level, mix: new Map(mix) });
+    return { playerId, name, level, paceM, clubM, putterM, belief, judged };
   });
-  return propose({ ...order, players: known }, which, model);
 }

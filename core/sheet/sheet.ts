@@ -212,3 +212,17 @@ function howItGoes(spec: GameSpec, system: UnitSystem): string[] {
     ...(goal ? [`Goal: ${goal}`] : []),
   ];
 }
+
+/** All that is carried to several games on one walk: the most balls and tees that one of them takes, everything else once. */
+export function bringToAll(games: readonly GameSpec[], balls: number, system: UnitSystem): string[] {
+  const nobody = { paceM: null, clubM: null, putterM: null, flagstickM: null };
+  const most = (of: (game: GameSpec) => number) => Math.max(0, ...games.map(of));
+  const tees = most((game) => allStations(game).length);
+  const counts = /^\d+ (balls?|tees? to mark the stations)$/;
+  const others = games.flatMap((game) => setUpSheet(game, null, nobody, system).bring.filter((line) => !counts.test(line)));
+  const carried = Math.max(
+    balls,
+    most((game) => budgetOf(game).balls),
+  );
+  return [counted(carried, 'ball'), ...(tees > 0 ? [`${counted(tees, 'tee')} to mark the stations`] : []), ...new Set(others)];
+}

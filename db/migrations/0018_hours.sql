@@ -34,6 +34,14 @@ CREATE TABLE "hour_run" (
 	CONSTRAINT "hour_run_academy_id_run_id_pk" PRIMARY KEY("academy_id","run_id")
 );
 --> statement-breakpoint
+CREATE TABLE "school" (
+	"academy_id" text NOT NULL,
+	"school_id" uuid NOT NULL,
+	"school" jsonb NOT NULL,
+	"created_at" timestamp with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "school_academy_id_school_id_pk" PRIMARY KEY("academy_id","school_id")
+);
+--> statement-breakpoint
 ALTER TABLE "game" ADD COLUMN "listed" boolean DEFAULT true NOT NULL;--> statement-breakpoint
 ALTER TABLE "hour" ADD CONSTRAINT "hour_academy_id_auth_organization_id_fk" FOREIGN KEY ("academy_id") REFERENCES "public"."auth_organization"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "hour_game" ADD CONSTRAINT "hour_game_academy_id_auth_organization_id_fk" FOREIGN KEY ("academy_id") REFERENCES "public"."auth_organization"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
@@ -44,6 +52,7 @@ ALTER TABLE "hour_player" ADD CONSTRAINT "hour_player_academy_id_hour_id_hour_ac
 ALTER TABLE "hour_player" ADD CONSTRAINT "hour_player_academy_id_player_id_player_academy_id_player_id_fk" FOREIGN KEY ("academy_id","player_id") REFERENCES "public"."player"("academy_id","player_id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "hour_run" ADD CONSTRAINT "hour_run_academy_id_auth_organization_id_fk" FOREIGN KEY ("academy_id") REFERENCES "public"."auth_organization"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "hour_run" ADD CONSTRAINT "hour_run_academy_id_hour_id_hour_academy_id_hour_id_fk" FOREIGN KEY ("academy_id","hour_id") REFERENCES "public"."hour"("academy_id","hour_id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "school" ADD CONSTRAINT "school_academy_id_auth_organization_id_fk" FOREIGN KEY ("academy_id") REFERENCES "public"."auth_organization"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "hour_by_day" ON "hour" USING btree ("academy_id","day");--> statement-breakpoint
 CREATE INDEX "hour_game_by_game" ON "hour_game" USING btree ("academy_id","game_id");--> statement-breakpoint
 CREATE INDEX "hour_player_by_player" ON "hour_player" USING btree ("academy_id","player_id");--> statement-breakpoint

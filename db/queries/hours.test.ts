@@ -5,7 +5,8 @@ import type { PlayerByLink } from '../actor';
 import { academies } from '../testing/academy';
 import { erasePlayer } from './erase';
 import { getGame, listGames, saveGame } from './games';
-import { archiveHour, getHour, isPlannedFor, listHours, saveHour, takeRun } from './hours';
+import { archiveHour, getHour, isPlannedFor, listHours, listSchools, saveHour, saveSchool, takeRun } from './hours';
+import { PRESETS } from '@/core/hour/school';
 import { kitOf } from './kit';
 import { savePlayer } from './players';
 import { newPlayer } from '@/core/people/player';
@@ -124,4 +125,16 @@ describe('how an hour was done', () => {
     await erasePlayer(db, at.actor, at.playerId);
     expect((await getHour(db, at.actor, ids(at).hourId))!.players).toEqual([]);
   });
+});
+
+test('a coach’s own school is kept, changed and taken away', async () => {
+  const [at, other] = [await academy(), await academy()];
+  const schoolId = idOf(at.n * 100_000 + 70);
+  const own = { ...PRESETS[2]!.school, name: 'Winter' };
+  await saveSchool(db, at.actor, schoolId, own);
+  await saveSchool(db, at.actor, schoolId, { ...own, weeks: 3 });
+  expect(await listSchools(db, at.actor)).toEqual([{ schoolId, school: { ...own, weeks: 3 } }]);
+  expect(await listSchools(db, other.actor)).toEqual([]);
+  await saveSchool(db, at.actor, schoolId, null);
+  expect(await listSchools(db, at.actor)).toEqual([]);
 });

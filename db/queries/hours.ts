@@ -1,9 +1,10 @@
 import type { Hour } from '@/core/hour/hour';
+import { schoolSchema, type School } from '@/core/hour/school';
 import type { Run } from '@/core/hour/run';
 import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { game, hour, hourGame, hourPlayer, hourRun, player } from '../schema';
+import { game, hour, hourGame, hourPlayer, hourRun, player, school } from '../schema';
 import { newestGame, newestGreen, newestVersions, writeVersion } from './game-versions';
 import { dayInAcademy } from './sessions';
 import { same } from './same';
@@ -211,4 +212,27 @@ export async function isPlannedFor(db: Db, actor: Actor, playerId: string, gameI
     .where(and(eq(hourGame.academyId, actor.academyId), eq(hourGame.gameId, gameId), eq(hourPlayer.playerId, playerId)))
     .limit(1);
   return found !== undefined;
+}
+
+/** The coach's own ways of dividing an hour, the oldest first. */
+export async function listSchools(db: Db, actor: Actor): Promise<{ schoolId: string; school: School }[]> {
+  const rows = await db.select().from(school).where(eq(school.academyId, actor.academyId)).orderBy(asc(school.createdAt));
+  return rows.map(({ schoolId, school: kept }) => ({ schoolId, school: asSchool(kept) }));
+}
+
+/** Without what only the store needs. */
+function asSchool(kept: School & { version?: number }): School {
+  const { version: _, ...own } = kept;
+  return schoolSchema.parse(own);
+}
+
+/** Keeps one under an id; null takes it away. Hours that were planned by it stay as they are. */
+export async function saveSchool(db: Db, actor: Actor, schoolId: string, kept: School | null): Promise<void> {
+  const { academyId } = actor;
+  if (kept === null) await db.delete(school).where(and(eq(school.academyId, academyId), eq(school.schoolId, schoolId)));
+  else
+    await db
+      .insert(school)
+      .values({ academyId, schoolId, school: kept })
+      .onConflictDoUpdate({ target: [school.academyId, school.schoolId], set: { school: kept } });
 }

@@ -1,4 +1,5 @@
 import { storedHours } from '@/core/hour/hour';
+import { storedSchools } from '@/core/hour/school';
 import { storedRuns } from '@/core/hour/run';
 import { date, foreignKey, index, integer, pgTable, primaryKey, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, document } from './columns';
@@ -60,4 +61,16 @@ export const hourRun = pgTable(
     index('hour_run_by_hour').on(t.academyId, t.hourId),
     foreignKey({ columns: [t.academyId, t.hourId], foreignColumns: [hour.academyId, hour.hourId] }).onDelete('cascade'),
   ],
+);
+
+/** A coach's own way of dividing an hour. */
+export const school = pgTable(
+  'school',
+  {
+    academyId: academyId(),
+    schoolId: uuid().notNull(),
+    school: document(storedSchools).notNull(),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.schoolId] })],
 );

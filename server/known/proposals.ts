@@ -1,5 +1,10 @@
 import 'server-only';
 import { lengthsOf, measuresOf } from '@/core/game/sizes';
+import { LIBRARY } from '@/core/game/library';
+import type { GreenPlan } from '@/core/green/plan';
+import type { Part } from '@/core/hour/hour';
+import type { School } from '@/core/hour/school';
+import type { FilledParts } from '@/core/plan/fill';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
 import type { PlayerRow } from '../data';
@@ -13,15 +18,35 @@ export type Ordered = { players: readonly PlayerRow[] } & Pick<ProposalTask['ord
 /** What is known of those for whom a game is made: read once for all that are proposed. */
 export async function orderedFrom(desk: KnownAt, { players, ...wish }: Ordered): Promise<Omit<ProposalTask, 'which'>> {
   const { academy, model } = desk;
-  const known = await Promise.all(
-    players.map(async (player) => {
-      const { playerId, name, level } = player;
-      const { made } = await knownOf(desk, player);
-      return { playerId, name, level, ...lengthsOf(player), ...made, mix: [...mixOf(model, player)] };
-    }),
-  );
   const order = { ...wish, units: academy.units, coach: measuresOf(academy) };
-  return { kind: 'proposal', version: model.version, order, players: known };
+  return { kind: 'proposal', version: model.version, order, players: await Promise.all(players.map((player) => plainOf(desk, player))) };
+}
+
+async function plainOf(desk: KnownAt, player: PlayerRow) {
+  const { playerId, name, level } = player;
+  const { made } = await knownOf(desk, player);
+  return { playerId, name, level, ...lengthsOf(player), ...made, mix: [...mixOf(desk.model, player)] };
+}
+
+/** What parts of an hour are filled with, from ready games, the academy's own, and what is made for these players; by the keys of the parts. */
+export async function filledParts(
+  desk: KnownAt,
+  players: readonly PlayerRow[],
+  { school, parts, green, seed }: { school: School; parts: readonly Part[]; green: GreenPlan | null; seed: number },
+): Promise<FilledParts> {
+  const { data, academy, model } = desk;
+  const [own, known] = await Promise.all([
+    data.listGames(),
+    Promise.all(
+      players.map(async (player) => {
+        const [plain, bag] = await Promise.all([plainOf(desk, player), data.bagOf(player.playerId)]);
+        return { ...plain, clubs: bag.clubs.map(({ label }) => label) };
+      }),
+    ),
+  ]);
+  const candidates = [...own.map(({ gameId, spec }) => ({ gameId, spec })), ...LIBRARY.map(({ spec }) => ({ gameId: null, spec }))];
+  const order = { school, green, seed, candidates, units: academy.units, coach: measuresOf(academy) };
+  return sum({ kind: 'fill', version: model.version, order, players: known, parts }, { urgent: true });
 }
 
 /** One of the games proposed; null where none of its kind can be laid out. */
