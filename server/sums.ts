@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
-import type { FilledParts } from '@/core/plan/fill';
+import type { FilledParts } from '@/core/plan/filled';
 import type { FillTask } from '@/core/plan/fill-task';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';

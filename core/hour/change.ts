@@ -64,5 +64,8 @@ export function withPart(hour: Hour, kind: PartKind): Hour {
 /** The test is the game that comes last. */
 export function withTest(parts: readonly Part[]): Part[] {
   const last = parts.findLast(({ kind }) => kind === 'game');
-  return parts.map((part) => (part.kind === 'test' && last ? { ...part, title: last.title, game: last.game } : part));
+  return parts.map((part) => {
+    if (part.kind !== 'test' || !last || part.game?.gameId === last.game?.gameId) return part;
+    return { ...part, title: last.title, game: last.game, luck: null };
+  });
 }

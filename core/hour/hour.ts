@@ -38,6 +38,8 @@ export const partSchema = z.object({
   why: line(200).default(''),
   /** Whether it stays when the rest is filled anew. */
   pinned: z.boolean().default(false),
+  /** Of a test: by how much its score differs by luck alone, as a standard deviation in what it counts; null: not known. */
+  luck: z.number().gt(0).nullable().default(null),
 });
 export type Part = z.infer<typeof partSchema>;
 

@@ -1,6 +1,7 @@
 import type { SkillModel } from '../skill/model';
 import type { Part } from '../hour/hour';
-import { fillHour, type FilledParts, type FillOrder } from './fill';
+import { fillHour, type FillOrder } from './fill';
+import type { FilledParts } from './filled';
 import { knownOf, type ProposalTask } from './proposal-task';
 
 /** Parts to be filled, asked for as plain data. */

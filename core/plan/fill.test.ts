@@ -111,6 +111,9 @@ test('a whole hour is filled: no game twice, pinned parts stay, and the same ord
 test('the test is the game that comes last', () => {
   const filled = fillHour(order(), hourOf('test', 50), model);
   expect(filled.test!.game).toEqual(filled.game!.game);
+  // A score scatters by luck, and by less than what there is to score.
+  expect(filled.test!.luck).toBeGreaterThan(0.3);
+  expect(filled.test!.luck).toBeLessThan(15);
 });
 
 test('again until it works: what is made for the player says so', () => {

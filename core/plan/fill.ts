@@ -1,5 +1,7 @@
 import { sayCell } from '../board/say-cell';
+import { luckOf } from '../forecast/luck';
 import { shortened } from '../game/budget';
+import { enter } from '../game/enter';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
 import { isPutt } from '../golf/shot-types';
@@ -7,15 +9,13 @@ import type { SkillModel } from '../skill/model';
 import { canPlay, type Entering } from './can-play';
 import { chooseShots } from './choose';
 import type { Part } from '../hour/hour';
+import type { Candidate, Filled, FilledParts } from './filled';
 import { kindOf, KINDS } from './kinds';
 import { secondsOf, whyOf, type Order } from './lay-out';
 import { proposeKind } from './propose';
 import type { School } from '../hour/school';
 import { asIfDrawn, judgedTogether, type Judged } from './together';
 import { worthOfCells, worthOfGame } from './worth';
-
-/** A game that is there already: the academy's own under its id, or a ready one. */
-export type Candidate = { gameId: string | null; spec: GameSpec };
 
 /** For whom an hour is filled, and from what. */
 export type FillOrder = Omit<Order, 'purpose' | 'minutes' | 'players'> & {
@@ -26,8 +26,7 @@ export type FillOrder = Omit<Order, 'purpose' | 'minutes' | 'players'> & {
   taken: readonly string[];
 };
 
-/** What a part is filled with; a game without an id is new to the academy. */
-export type Filled = Pick<Part, 'title' | 'cue' | 'sets' | 'setOf' | 'why'> & { game: Candidate | null };
+const NOTHING_SET = { cue: '', sets: null, setOf: null, luck: null } as const;
 
 /** A game that is known has a score to beat; the coach's own most of all. Judged: a new game must be worth that much more. */
 const [OWN, READY] = [1.6, 1.3];
@@ -57,12 +56,10 @@ export function fillPart(order: FillOrder, { kind, minutes }: Pick<Part, 'kind' 
   const made = madeFor(order, kind, minutes, model).map((spec) => weighed({ gameId: null, spec }, 1));
   const best = [...there, ...made].toSorted((a, b) => b.worth - a.worth);
   const chosen = best[(order.seed - 1) % Math.max(1, Math.min(best.length, CHOICES))];
-  if (!chosen) return { title: NOTHING_FITS, cue: '', sets: null, setOf: null, why: '', game: null };
+  if (!chosen) return { ...NOTHING_SET, title: NOTHING_FITS, why: '', game: null };
   return {
+    ...NOTHING_SET,
     title: chosen.game.spec.title,
-    cue: '',
-    sets: null,
-    setOf: null,
     why: whyOf(judged, chosen.cells, 'take_strokes_off'),
     game: chosen.game,
   };
@@ -133,11 +130,8 @@ function techniqueOf(judged: Judged, minutes: number): Filled | null {
   if (!shot) return null;
   const sets = Math.max(1, Math.floor((60 * minutes) / (SET_OF * SECONDS_A_BALL + SECONDS_A_SET)));
   const title = sayCell(judged.findings[shot.cell]!);
-  return { title, cue: '', sets, setOf: SET_OF, game: null, why: whyOf(judged, [shot.cell], 'take_strokes_off') };
+  return { ...NOTHING_SET, title, sets, setOf: SET_OF, game: null, why: whyOf(judged, [shot.cell], 'take_strokes_off') };
 }
-
-/** What is filled, by the key of its part. */
-export type FilledParts = Record<string, Filled>;
 
 /** Fills parts of an hour: the game first, so that the test can be the same. Pinned ones stay, and what they play is not played twice. */
 export function fillHour(order: Omit<FillOrder, 'taken'>, parts: readonly Part[], model: SkillModel): FilledParts {
@@ -145,7 +139,7 @@ export function fillHour(order: Omit<FillOrder, 'taken'>, parts: readonly Part[]
   const open = parts.filter(({ kind, pinned }) => !pinned && kind !== 'other');
   const taken = parts.flatMap(({ pinned, game }) => (pinned && game ? [game.spec.title] : []));
   for (const part of open.toSorted((a, b) => Number(b.kind === 'game') - Number(a.kind === 'game'))) {
-    const made = part.kind === 'test' ? testOf(parts, filled) : fillPart({ ...order, taken }, part, model);
+    const made = part.kind === 'test' ? testOf(order, parts, filled, model) : fillPart({ ...order, taken }, part, model);
     if (!made) continue;
     filled[part.key] = made;
     if (made.game) taken.push(made.game.spec.title);
@@ -153,11 +147,18 @@ export function fillHour(order: Omit<FillOrder, 'taken'>, parts: readonly Part[]
   return filled;
 }
 
-/** The test is the game that comes last, whoever chose it. */
-function testOf(parts: readonly Part[], filled: FilledParts): Filled | null {
+/** The test is the game that comes last, whoever chose it; with what luck makes of the first player's score. */
+function testOf(
+  { players, coach }: Omit<FillOrder, 'taken'>,
+  parts: readonly Part[],
+  filled: FilledParts,
+  model: SkillModel,
+): Filled | null {
   const last = parts.find(({ kind }) => kind === 'game');
   const game = last && (filled[last.key]?.game ?? last.game);
-  return game
-    ? { title: game.spec.title, cue: '', sets: null, setOf: null, why: 'The same game again at the end shows whether it helped.', game }
-    : null;
+  const [player] = players;
+  if (!game || !player) return null;
+  const luck = luckOf(game.spec, { entrant: enter(player, game.spec.sizes, coach, 0), belief: player.belief }, model);
+  const why = 'The same game again at the end shows whether it helped.';
+  return { ...NOTHING_SET, title: game.spec.title, why, game, luck: luck > 0 ? luck : null };
 }

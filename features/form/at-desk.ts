@@ -19,10 +19,11 @@ export const fileText = z.string({ error: 'Choose a file.' }).max(1_000_000, 'Th
 /**
  * Makes actions of pages at the desk: an action asks who it is, reads all that was sent, each part with its schema, does its work and has the
  * pages drawn anew. What can't be read is answered with a sentence for its field, and nothing is done.
+ * @param changes whether something is another afterwards
  * @param require answers as if there were nothing for whoever may not
  */
 const actionsOf =
-  <At>(require: (slug: string) => Promise<At>) =>
+  <At>(require: (slug: string) => Promise<At>, changes = true) =>
   /** @param schemas one for each thing that is sent beside the address of the academy */
   <const Args extends Schemas, Answer extends Done>(schemas: Args, act: (desk: At, ...args: Read<Args>) => Promise<Answer>) =>
   async (slug: string, ...sent: Read<Args>): Promise<Answer | Refused> => {
@@ -36,12 +37,14 @@ const actionsOf =
       read.push(part.data);
     }
     const answer = await act(desk, ...(read as Read<Args>));
-    if (answer.ok) revalidatePath(`/a/${where.data}`, 'layout');
+    if (answer.ok && changes) revalidatePath(`/a/${where.data}`, 'layout');
     return answer;
   };
 
 /** An action of any coach. */
 export const atDesk = actionsOf(requireCoach);
+/** The same for what only asks: nothing is drawn anew. */
+export const askedAtDesk = actionsOf(requireCoach, false);
 /** An action of the academy's owner alone. */
 export const atOwnersDesk = actionsOf(requireOwner);
 

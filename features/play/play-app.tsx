@@ -11,7 +11,7 @@ import { toBeat } from '@/core/play/round';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { academyOf, FORGOTTEN, playAddress, readPlayHash } from '../session/address';
+import { academyOf, FORGOTTEN, hourOf, playAddress, readPlayHash } from '../session/address';
 import { BallScreen } from './ball-screen';
 import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';
@@ -20,6 +20,7 @@ import { meanToPlay, noteSession } from './device/sync';
 import type { Offer } from './device/store';
 import { useSession, type SessionView } from './device/use-session';
 import { LinkApp, StartApp } from './start/home-app';
+import { HourApp } from './hour/hour-app';
 import { Notice } from './notice';
 import { PlayHeader } from './play-header';
 import styles from './play.module.scss';
@@ -47,6 +48,8 @@ export function PlayApp() {
     return (
       <Notice title="Forgotten" text="What isn’t sent yet stays until it is. Sign in or open your link again to come back." leave={false} />
     );
+  const planned = hourOf(hash);
+  if (planned) return <HourApp key={hash} {...planned} />;
   if (!z.uuid().safeParse(sessionId).success) return <StartApp academy={academyOf(hash)} />;
   return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
 }

@@ -29,3 +29,16 @@ export function readPlayHash(hash: string): { sessionId: string; stationKey: str
     return { sessionId, stationKey: null };
   }
 }
+
+/** Where a planned hour is run, of one academy: behind "#", as everything that play opens. */
+export function hourAddress(slug: string, hourId: string): string {
+  return `/play#hour${AT}${encodeURIComponent(`${slug}/${hourId}`)}`;
+}
+
+/** The hour that such an address names, and its academy; null where it names none. */
+export function hourOf(hash: string): { slug: string; hourId: string } | null {
+  const { sessionId, stationKey } = readPlayHash(hash);
+  if (sessionId !== 'hour' || stationKey === null) return null;
+  const cut = stationKey.lastIndexOf('/');
+  return { slug: stationKey.slice(0, Math.max(0, cut)), hourId: stationKey.slice(cut + 1) };
+}

@@ -4,7 +4,7 @@ import { LIBRARY } from '@/core/game/library';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Part } from '@/core/hour/hour';
 import type { School } from '@/core/hour/school';
-import type { FilledParts } from '@/core/plan/fill';
+import type { FilledParts } from '@/core/plan/filled';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
 import type { PlayerRow } from '../data';

@@ -5,7 +5,7 @@ import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { hourSchema, partSchema } from '@/core/hour/hour';
 import { schoolSchema } from '@/core/hour/school';
 import { filledParts } from '@/server/known/proposals';
-import { atDesk, basedOn, DONE, id } from '../../form/at-desk';
+import { askedAtDesk, atDesk, basedOn, DONE, id } from '../../form/at-desk';
 import { changedElsewhere, refused } from '../../form/result';
 
 const playersSchema = z.array(id).min(1, 'Choose who it is for.').max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players.`);
@@ -17,7 +17,7 @@ const wishSchema = z.strictObject({
 });
 
 /** What parts of an hour are filled with, for these players; by the keys of the parts. */
-export const fillAction = atDesk([playersSchema, wishSchema], async (desk, playerIds, { school, parts, greenId, seed }) => {
+export const fillAction = askedAtDesk([playersSchema, wishSchema], async (desk, playerIds, { school, parts, greenId, seed }) => {
   const { data } = desk;
   const [rows, green] = await Promise.all([data.listPlayers(), greenId ? data.getGreen(greenId) : null]);
   const players = playerIds.flatMap((one) => rows.find(({ player }) => player.playerId === one)?.player ?? []);

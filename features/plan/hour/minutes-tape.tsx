@@ -25,7 +25,7 @@ export function MinutesTape({ parts, onMove }: Props) {
     { filterTaps: true, pointer: { keys: false } },
   );
   const step = total > 60 ? 10 : 5;
-  let end = 0;
+  const ends = parts.map((_, at) => parts.slice(0, at + 1).reduce((sum, { minutes }) => sum + minutes, 0));
   return (
     <div className={styles.tape} ref={tape}>
       <svg viewBox={`0 0 ${total} 10`} preserveAspectRatio="none" aria-hidden="true">
@@ -49,8 +49,7 @@ export function MinutesTape({ parts, onMove }: Props) {
       ))}
       <span className={styles.total}>{total} min</span>
       {parts.slice(0, -1).map((part, at) => {
-        end += part.minutes;
-        const here = end;
+        const here = ends[at]!;
         return (
           <div
             key={part.key}

@@ -5,7 +5,7 @@ import { Button, Form } from 'react-bootstrap';
 import type { Part } from '@/core/hour/hour';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './hour.module.scss';
-import { SAY_KIND, sayWhat } from './say-part';
+import { SAY_KIND, sayWhat } from '../../session/say-part';
 
 type Choice = { gameId: string; title: string };
 type Props = {

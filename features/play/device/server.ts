@@ -5,7 +5,7 @@ import type { SessionStart } from '@/core/exchange/session-start';
 import { now } from '../../form/ids';
 import type { SessionNote } from '@/core/exchange/session-note';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
-import { DESK, keyOf } from './store';
+import { DESK, keyOf, type StoredHour } from './store';
 
 /**
  * Every request of play to the server, and what an answer means; a device keeps what is not stored. Without a network nothing can be
@@ -21,9 +21,10 @@ const OUTLIVES_PAGE = 30_000;
 
 /** How a request says who asks: by the personal link with which the session was opened, else by the sign-in's cookie. */
 async function headersFor(sessionId: string): Promise<Record<string, string>> {
-  const token = await keyOf(sessionId);
-  return token ? { authorization: `Bearer ${token}` } : {};
+  return bearer(await keyOf(sessionId));
 }
+
+const bearer = (token: string | null | undefined): Record<string, string> => (token ? { authorization: `Bearer ${token}` } : {});
 
 function outcomeOf(response: Response | 'late' | null): Outcome {
   if (!response) return 'unreachable';
@@ -38,9 +39,10 @@ async function asked(address: string, init: RequestInit): Promise<Response | 'la
   return fetch(address, { ...init, signal }).catch(() => (signal.aborted ? 'late' : null));
 }
 
-async function send(method: 'POST' | 'PUT', address: string, sessionId: string, payload: unknown) {
+/** @param token of the personal link; without one it is the sign-in's cookie */
+async function send(method: 'POST' | 'PUT', address: string, token: string | null | undefined, payload: unknown) {
   const body = JSON.stringify(payload);
-  const headers = { 'content-type': 'application/json', ...(await headersFor(sessionId)) };
+  const headers = { 'content-type': 'application/json', ...bearer(token) };
   // Whoever leaves right after a ball still sends it.
   const keepalive = body.length < OUTLIVES_PAGE;
   const response = await asked(address, { method, headers, body, keepalive });
@@ -56,7 +58,11 @@ export async function postEvents(
   sessionId: string,
   events: readonly ShotEvent[],
 ): Promise<{ outcome: Outcome; refused: ReadonlyMap<string, string> }> {
-  const { outcome, said } = await send('POST', '/api/v1/shot-events', sessionId, { sessionId, sentAt: new Date().toISOString(), events });
+  const { outcome, said } = await send('POST', '/api/v1/shot-events', await keyOf(sessionId), {
+    sessionId,
+    sentAt: new Date().toISOString(),
+    events,
+  });
   const taken = takenSchema.safeParse(said);
   if (!taken.success) return { outcome, refused: new Map() };
   const own = new Set(events.map(({ eventId }) => eventId));
@@ -70,13 +76,19 @@ const whyOf = (said: unknown): string => refusalSchema.safeParse(said).data?.err
 /** Tells of a session that was begun here. @returns with what is refused why */
 export async function postStart(start: SessionStart): Promise<{ outcome: Outcome; why: string }> {
   const sent = { start, sentAt: new Date(now()).toISOString() };
-  const { outcome, said } = await send('POST', '/api/v1/sessions', start.sessionId, sent);
+  const { outcome, said } = await send('POST', '/api/v1/sessions', await keyOf(start.sessionId), sent);
   return { outcome, why: whyOf(said) };
 }
 
 /** Tells what else is said about a session. @returns with what is refused why */
 export async function putSessionNote(sessionId: string, note: SessionNote): Promise<{ outcome: Outcome; why: string }> {
-  const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, sessionId, note);
+  const { outcome, said } = await send('PUT', `/api/v1/sessions/${sessionId}`, await keyOf(sessionId), note);
+  return { outcome, why: whyOf(said) };
+}
+
+/** Tells how a planned hour is done. @returns with what is refused why */
+export async function putRun({ home, hourId, token, run }: StoredHour): Promise<{ outcome: Outcome; why: string }> {
+  const { outcome, said } = await send('PUT', `/api/v1/hours/${hourId}/run`, token, { academy: home.academy.slug, run });
   return { outcome, why: whyOf(said) };
 }
 

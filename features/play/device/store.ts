@@ -5,6 +5,7 @@ import { storedStarts, type SessionStart } from '@/core/exchange/session-start';
 import { aboutOf, noted, storedNotes, type SessionNote } from '@/core/exchange/session-note';
 import { projectShots } from '@/core/shot/project';
 import { storedGames } from '@/core/game/stored-games';
+import type { Run } from '@/core/hour/run';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from '../../form/ids';
@@ -34,7 +35,20 @@ type Key = { sessionId: string; token: string };
  * it waits for that. It is kept among the settings, so that a page of an older program goes on with the same store.
  */
 type StoredStart = { start: SessionStart; ready: boolean; /** Refused, and set aside. */ why?: string };
-type Setting = { key: string; value: string | number | StoredStart };
+/** A planned hour that was opened here, and how it is done: `sent` says whether the server knows that. */
+export type StoredHour = {
+  home: Home;
+  hourId: string;
+  /** The personal link with which it was opened; null for a sign-in. */
+  token: string | null;
+  run: Run | null;
+  sent: boolean;
+  /** Refused, and set aside. */
+  why?: string;
+};
+type Setting = { key: string; value: string | number | StoredStart | StoredHour };
+const hourKey = (hourId: string) => `hour ${hourId}`;
+const allHours = () => IDBKeyRange.bound('hour ', 'hour!', false, true);
 /** A game that was opened and never begun is kept for so long. */
 const LEFT_MS = 30 * 24 * 3_600_000;
 const startKey = (sessionId: string) => `start ${sessionId}`;
@@ -168,18 +182,20 @@ type Held = {
   /** Whether the desk's start page is kept here. */ desk: boolean;
   offer: Offer | null;
   /** It was begun here, and the server has not heard of it yet. */ waits: boolean;
+  /** The planned hour in which it is played. */ hourId: string | null;
 };
 
 /** A session as this device knows it: undefined if it was never opened here. What is still to be told counts already. */
 export async function readSession(sessionId: string): Promise<Held | undefined> {
   const tx = (await store()).transaction(['bundles', 'events', 'keys', 'offers', 'homes', 'settings']);
-  const [held, events, key, offer, desk, start] = await Promise.all([
+  const [held, events, key, offer, desk, start, hours] = await Promise.all([
     tx.objectStore('bundles').get(sessionId),
     eventsOf(tx as unknown as Any, sessionId),
     tx.objectStore('keys').get(sessionId),
     tx.objectStore('offers').get(sessionId),
     tx.objectStore('homes').count(DESK),
     tx.objectStore('settings').count(startKey(sessionId)),
+    hoursOf(tx),
   ]);
   // What an older program left here is brought to the present version.
   const bundle = held && storedBundles.read(held.bundle);
@@ -192,6 +208,7 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
       desk: desk > 0,
       offer: offer ?? null,
       waits: start > 0,
+      hourId: hours.find(({ run }) => run?.parts.some((part) => part.sessionId === sessionId))?.hourId ?? null,
     }
   );
 }
@@ -220,7 +237,65 @@ export async function countWaiting(): Promise<number> {
   // What hangs on a start that was refused waits for nothing but a decision.
   const goes = ({ sessionId }: { sessionId: string }) => starts.get(sessionId)?.why === undefined;
   const begun = [...starts.values()].filter(({ ready, why }) => ready && why === undefined);
-  return begun.length + [...events, ...tellings.filter(isWaiting)].filter(goes).length;
+  const runs = (await hoursOf(tx)).filter(isRunWaiting);
+  return begun.length + runs.length + [...events, ...tellings.filter(isWaiting)].filter(goes).length;
+}
+
+/** Planned hours that are kept here. */
+async function hoursOf(tx: { objectStore(name: 'settings'): { getAll(range: IDBKeyRange): Promise<Setting[]> } }): Promise<StoredHour[]> {
+  return (await tx.objectStore('settings').getAll(allHours())).map(({ value }) => value as StoredHour);
+}
+
+const isRunWaiting = ({ run, sent, why }: StoredHour) => run !== null && !sent && why === undefined;
+
+/** Planned hours kept here, with their start pages as this program reads them. */
+export async function hoursHere(): Promise<StoredHour[]> {
+  const kept = await hoursOf((await store()).transaction('settings'));
+  return kept.flatMap((one) => {
+    const home = homeSchema.safeParse(one.home);
+    return home.success ? [{ ...one, home: home.data }] : [];
+  });
+}
+
+/** Keeps a planned hour as the server has it. A run that is under way here stays; else the server's is known too. */
+export async function keepHour(hour: Pick<StoredHour, 'home' | 'hourId' | 'token'>): Promise<void> {
+  const tx = (await store()).transaction('settings', 'readwrite');
+  const held = (await tx.store.get(hourKey(hour.hourId)))?.value as StoredHour | undefined;
+  const [planned] = hour.home.hours;
+  const theirs = planned?.run ?? null;
+  const own = held?.run && (!held.sent || theirs === null || held.run.change >= theirs.change) ? held : null;
+  void tx.store.put({ key: hourKey(hour.hourId), value: { ...hour, run: own?.run ?? theirs, sent: own?.sent ?? true } });
+  await tx.done;
+  changed();
+}
+
+/** Keeps how a planned hour is done; the server is told when it can be. */
+export async function keepRun(hourId: string, run: Run): Promise<void> {
+  const tx = (await store()).transaction('settings', 'readwrite');
+  const held = await tx.store.get(hourKey(hourId));
+  if (held) {
+    const { why: _why, ...kept } = held.value as StoredHour;
+    void tx.store.put({ key: held.key, value: { ...kept, run, sent: false } });
+  }
+  await tx.done;
+  changed();
+}
+
+/** A run that the server does not have yet, of an hour that is not among these. */
+export async function nextRun(without: ReadonlySet<string> = new Set()): Promise<StoredHour | undefined> {
+  const kept = await hoursOf((await store()).transaction('settings'));
+  return kept.find((one) => isRunWaiting(one) && !without.has(one.hourId));
+}
+
+/** A run that the server has, or refuses for good; what was done since is still to be told. */
+export async function markRunSent({ hourId, run }: StoredHour, why?: string): Promise<void> {
+  const tx = (await store()).transaction('settings', 'readwrite');
+  const held = await tx.store.get(hourKey(hourId));
+  const kept = held?.value as StoredHour | undefined;
+  if (held && kept?.run?.runId === run?.runId && kept?.run?.change === run?.change)
+    void tx.store.put({ key: held.key, value: { ...kept!, ...(why === undefined ? { sent: true } : { why }) } });
+  await tx.done;
+  changed();
 }
 
 /** Keeps a session that is begun here, as the server would send it; the server hears of it once somebody means to play it. */
@@ -497,6 +572,7 @@ export async function forgetSent(): Promise<void> {
   const begun = [...starts].flatMap(([sessionId, { ready }]) => (ready ? [{ sessionId }] : []));
   const kept = new Set([...waiting, ...notes, ...begun].map((entry) => entry.sessionId));
   for (const sessionId of starts.keys()) if (!kept.has(sessionId)) void tx.objectStore('settings').delete(startKey(sessionId));
+  for (const one of await hoursOf(tx)) if (!isRunWaiting(one)) void tx.objectStore('settings').delete(hourKey(one.hourId));
   for (const name of ['bundles', 'events', 'keys'] as const)
     for (const entry of await tx.objectStore(name).getAll())
       if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);

@@ -1,12 +1,16 @@
 import type { SessionNote } from '@/core/exchange/session-note';
-import { postEvents, postStart, putSessionNote, type Outcome } from './server';
+import type { Run } from '@/core/hour/run';
+import { postEvents, postStart, putRun, putSessionNote, type Outcome } from './server';
 import {
+  keepRun,
   keepSessionNote,
+  markRunSent,
   markNoted,
   markSent,
   markStarted,
   meanStart,
   nextBatch,
+  nextRun,
   nextSessionNote,
   nextStart,
   setAside,
@@ -59,7 +63,7 @@ async function send(): Promise<void> {
   while (again) {
     again = false;
     const failed = new Map<string, SyncState>();
-    const outcome = (await sendStarts(failed)) ?? (await sendBalls(failed)) ?? (await sendNotes(failed));
+    const outcome = (await sendStarts(failed)) ?? (await sendBalls(failed)) ?? (await sendNotes(failed)) ?? (await sendRuns(failed));
     if (outcome === 'unreachable') {
       become(outcome);
       retryLater();
@@ -119,6 +123,19 @@ async function sendNotes(failed: Map<string, SyncState>): Promise<'unreachable' 
   return null;
 }
 
+async function sendRuns(failed: Map<string, SyncState>): Promise<'unreachable' | null> {
+  const runLeft = () => nextRun(new Set(failed.keys()));
+  for (let one = await runLeft(); one; one = await runLeft()) {
+    become('sending');
+    const { outcome, why } = await putRun(one);
+    if (outcome === 'unreachable') return outcome;
+    if (outcome === 'stored') await markRunSent(one);
+    else if (outcome === 'refused') await markRunSent(one, why);
+    else failed.set(one.hourId, outcome);
+  }
+  return null;
+}
+
 function retryLater() {
   timer = setTimeout(() => void sendWaiting(), retryMs);
   retryMs = Math.min(RETRY_MOST_MS, retryMs * 2);
@@ -127,6 +144,12 @@ function retryLater() {
 /** Says that a session is meant to be played: one that was begun here is told of now. */
 export async function meanToPlay(sessionId: string): Promise<void> {
   if (await meanStart(sessionId)) void sendWaiting();
+}
+
+/** Says how a planned hour is done: this device goes by it at once, the server hears of it when it can. */
+export async function tellRun(hourId: string, run: Run): Promise<void> {
+  await keepRun(hourId, run);
+  void sendWaiting();
 }
 
 /** Says something about a session: this device goes by it at once, the server hears of it when it can. */

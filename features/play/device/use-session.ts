@@ -3,7 +3,7 @@ import type { Bundle } from '@/core/exchange/bundle';
 import { onTheDay } from '@/core/game/on-the-day';
 import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
-import { startAddress } from '../../session/address';
+import { hourAddress, startAddress } from '../../session/address';
 import { followSession } from './live';
 import { getBundle } from './server';
 import { countUnread, countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
@@ -51,8 +51,14 @@ export function useSession(sessionId: string): SessionView {
   }, [sessionId, follows]);
 
   if (held) {
-    const { bundle, shots, token, desk, offer } = held;
-    const home = token ? `/j#${token}` : desk ? startAddress(bundle.academy.slug) : `/a/${bundle.academy.slug}`;
+    const { bundle, shots, token, desk, offer, hourId } = held;
+    const home = hourId
+      ? hourAddress(bundle.academy.slug, hourId)
+      : token
+        ? `/j#${token}`
+        : desk
+          ? startAddress(bundle.academy.slug)
+          : `/a/${bundle.academy.slug}`;
     return {
       state: 'here',
       bundle: { ...bundle, spec: onTheDay(bundle.spec, bundle.stations) },

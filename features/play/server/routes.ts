@@ -5,6 +5,7 @@ import { addHours, subDays } from 'date-fns';
 import * as z from 'zod';
 import { storedBundles, type Bundle } from '@/core/exchange/bundle';
 import { againSchema } from '@/core/exchange/home';
+import { hourRunSchema } from '@/core/exchange/hour-run';
 import { usualLeft } from '@/core/golf/usual-left';
 import { stationsCalled } from '@/core/game/open';
 import { readingSchema } from '@/core/exchange/reading';
@@ -270,6 +271,23 @@ async function startByLink({ headers }: Request, start: SessionStart, begunAt: D
   if (!saidBefore && !(await mayStart(academyId, playerId)))
     return refuse(429, `You’ve started ${SESSIONS_A_DAY} sessions today. Carry on with one of them.`, { 'retry-after': '3600' });
   return data.takeStart({ ...start, entrants: [{ ...entrant!, allowance: 0 }] }, begunAt);
+}
+
+/** Takes in how a planned hour is done; of one run the newest telling counts. */
+export function answerRun(request: Request, hourId: string): Promise<Response> {
+  return answer('a run', async () => {
+    const sent = await bodyOf(request);
+    if (sent instanceof Response) return sent;
+    const read = hourRunSchema.safeParse(sent.body);
+    if (!read.success) return refuse(400, sayIssue(read.error));
+    const { academy, run } = read.data;
+    if (run.hourId !== hourId) return refuse(400, 'This is the run of another hour.');
+    const holder = request.headers.has('authorization') ? await linkHolder(request.headers) : await memberAtGreen(request.headers, academy);
+    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+    if (!holder) return refuse(404, 'There is no such academy.');
+    const data = 'actor' in holder ? dataOf(holder.actor) : holder.data;
+    return (await data.takeRun(run)) ? Response.json({ taken: run.runId }) : refuse(404, 'This hour has been deleted.');
+  });
 }
 
 const KEY_HOURS = 24;

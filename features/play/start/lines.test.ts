@@ -27,7 +27,7 @@ const home: Home = {
 const held = (balls: number, more: object = {}, sessionId = SESSION) => {
   const events = Array.from({ length: balls }, (_, turn) => ({ ...record(game(), turn, holed), sessionId }));
   const bundle = bundleOf(game(), [], { sessionId, ...more });
-  return { bundle, shots: projectShots(events), events, token: undefined, desk: true, offer: null, waits: false };
+  return { bundle, shots: projectShots(events), events, token: undefined, desk: true, offer: null, waits: false, hourId: null };
 };
 
 test('what the device knows newer stands in place of what the server said', () => {

@@ -1,0 +1,327 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { budgetOf } from '@/core/game/budget';
+import { MOST_PLAYERS } from '@/core/exchange/session-start';
+import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
+import { hourSchema, LONGEST, PART_KINDS, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
+import { withBoundary, withMinutes, without } from '@/core/hour/minutes';
+import { filledPart, type Candidate } from '@/core/plan/filled';
+import { bringToAll } from '@/core/sheet/sheet';
+import { listed } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import { faults, type Refused } from '../../form/result';
+import { FormAlert } from '../../form/form-alert';
+import { newId } from '../../form/ids';
+import { PrintButton } from '../../form/print-button';
+import { useLeaveWarning } from '../../form/use-leave-warning';
+import { NOT_SENT } from '../../form/use-save';
+import { useReady } from '../../form/use-ready';
+import { hourAddress } from '../../session/address';
+import { archiveHourAction, fillAction, saveHourAction } from './actions';
+import styles from './hour.module.scss';
+import { MinutesTape } from './minutes-tape';
+import { PartCard } from './part-card';
+import { SAY_KIND } from '../../session/say-part';
+import { SchoolPanel, type OwnSchool } from './school-panel';
+
+type Named = { id: string; name: string };
+type Props = {
+  slug: string;
+  hourId: string;
+  initial: Hour;
+  /** For whom it is, by their ids. */
+  who: readonly string[];
+  /** When what is changed here had been saved; null for an hour that is new. */
+  savedAt: Date | null;
+  players: readonly Named[];
+  greens: readonly Named[];
+  /** Games that a coach may choose; a ready one has no id. */
+  games: readonly Candidate[];
+  schools: readonly OwnSchool[];
+  units: UnitSystem;
+};
+
+/** Kinds of parts that can be added: there is one game, and its test. */
+const ADDABLE = PART_KINDS.filter((kind) => kind !== 'game' && kind !== 'test');
+const MOST_PARTS = 12;
+/** So many steps can be taken back. */
+const MOST_UNDO = 50;
+
+/** Plans an hour: who and how long, its parts on a tape, and in each what is done and why. */
+export function HourEditor({ slug, hourId, initial, who: before, savedAt: openedAt, players, greens, games, schools, units }: Props) {
+  const router = useRouter();
+  const ready = useReady();
+  const [hour, setHour] = useState(initial);
+  const [who, setWho] = useState(before);
+  const [past, setPast] = useState<readonly Hour[]>([]);
+  const [savedAt, setSavedAt] = useState(openedAt);
+  const [dirty, setDirty] = useState(openedAt === null);
+  const [busy, setBusy] = useState<readonly string[]>([]);
+  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
+  const [saving, setSaving] = useState(false);
+  const seeds = useRef(new Map<string, number>());
+  useLeaveWarning(dirty && past.length > 0);
+
+  const change = (next: Hour) => {
+    setPast((all) => [...all, hour].slice(-MOST_UNDO));
+    setHour({ ...next, parts: withTest(next.parts) });
+    setDirty(true);
+  };
+  const changePart = (key: string, part: Partial<Part>) =>
+    change({ ...hour, parts: hour.parts.map((one) => (one.key === key ? { ...one, ...part } : one)) });
+
+  /** Fills parts anew: all that are not kept, or one of them with the next best. */
+  const fill = async (of: Hour, people: readonly string[], only?: string) => {
+    const seed = only === undefined ? 1 : (seeds.current.get(only) ?? 1) + 1;
+    if (only === undefined) seeds.current.clear();
+    else seeds.current.set(only, seed);
+    const asked = of.parts.map((part) => ({ ...part, pinned: only === undefined ? part.pinned : part.key !== only }));
+    setBusy(asked.filter(({ pinned }) => !pinned).map(({ key }) => key));
+    const wish = { school: of.school, parts: asked, greenId: of.greenId, seed };
+    const answer = await fillAction(slug, [...people], wish).catch(() => null);
+    setBusy([]);
+    if (!answer?.ok) return setWrong({ '': answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
+    setWrong({});
+    setHour((now) => ({ ...now, parts: withTest(now.parts.map((part) => filledPart(part, answer.filled[part.key], newId))) }));
+    setDirty(true);
+  };
+  const rearrange = (next: Hour, people = who) => {
+    change(next);
+    void fill(next, people);
+  };
+  const setPeople = (people: readonly string[]) => {
+    setWho(people);
+    void fill(hour, people);
+  };
+
+  const save = async () => {
+    const read = hourSchema.safeParse(hour);
+    if (!read.success) return setWrong(faults(read.error).fields);
+    setSaving(true);
+    const answer = await saveHourAction(slug, hourId, read.data, [...who], savedAt).catch(() => null);
+    setSaving(false);
+    if (!answer) return setWrong({ '': NOT_SENT });
+    if (!answer.ok) return setWrong((answer as Refused).fields);
+    setWrong({});
+    setHour(answer.hour);
+    setSavedAt(answer.savedAt);
+    setDirty(false);
+    if (openedAt === null) router.replace(`/a/${slug}/plan/hour/${hourId}`);
+  };
+
+  const chosen = who.flatMap((id) => players.find((player) => player.id === id) ?? []);
+  const others = players.filter(({ id }) => !who.includes(id));
+  const faultsOf = (at: number) =>
+    Object.fromEntries(
+      Object.entries(wrong).flatMap(([path, text]) => (path.startsWith(`parts.${at}.`) ? [[path.slice(`parts.${at}.`.length), text]] : [])),
+    );
+  const general = Object.entries(wrong).find(([path]) => !/^parts\.\d|^title|^minutes/.test(path))?.[1];
+  const green = greens.find(({ id }) => id === hour.greenId);
+  const late = hour.parts.filter(({ game, minutes }) => game && budgetOf(game.spec, who.length).totalS > 60 * (minutes + 1));
+  const balls = Math.max(0, ...hour.parts.map(({ setOf }) => setOf ?? 0));
+  const specs = hour.parts.flatMap(({ game }) => game?.spec ?? []);
+  return (
+    <div className={styles.page}>
+      <div className={styles.head}>
+        <Form.Group controlId="title" className={styles.titleField}>
+          <Form.Control
+            className={styles.h1}
+            aria-label="Title"
+            maxLength={80}
+            value={hour.title}
+            isInvalid={wrong.title !== undefined}
+            onChange={(event) => change({ ...hour, title: event.target.value })}
+          />
+          <Form.Control.Feedback type="invalid">{wrong.title}</Form.Control.Feedback>
+        </Form.Group>
+        <div className={`${styles.headKeys} no-print`}>
+          <Button variant="outline-dark" disabled={past.length === 0} onClick={() => undo()}>
+            Undo
+          </Button>
+          <PrintButton variant="outline-dark" />
+          <Button
+            variant={dirty ? 'primary' : 'outline-dark'}
+            disabled={!ready || saving || busy.length > 0 || !dirty}
+            onClick={() => void save()}
+          >
+            {dirty ? 'Save' : 'Saved'}
+          </Button>
+          {!dirty && (
+            <a href={hourAddress(slug, hourId)} className="btn btn-primary">
+              Start the clock
+            </a>
+          )}
+        </div>
+      </div>
+      <p className={styles.printed}>
+        For {listed(chosen.map(({ name }) => name))}
+        {green && `, on ${green.name}`}
+        {hour.day && `, ${hour.day}`}
+      </p>
+      <FormAlert message={general} />
+      <div className={`${styles.order} no-print`} role="group" aria-label="The hour">
+        {chosen.map(({ id, name }) => (
+          <Button key={id} variant="outline-dark" disabled={chosen.length === 1} onClick={() => setPeople(who.filter((one) => one !== id))}>
+            {name}
+            {chosen.length > 1 && (
+              <>
+                {' '}
+                <span aria-hidden="true">×</span>
+                <span className="visually-hidden">: leave out</span>
+              </>
+            )}
+          </Button>
+        ))}
+        {others.length > 0 && who.length < MOST_PLAYERS && (
+          <Form.Select
+            aria-label="Another player"
+            value=""
+            onChange={({ target: { value } }) =>
+              setPeople(value === 'all' ? players.slice(0, MOST_PLAYERS).map(({ id }) => id) : [...who, value])
+            }
+          >
+            <option value="">+ player</option>
+            {others.length > 1 && <option value="all">everybody</option>}
+            {others.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+        <Form.Control
+          key={hour.minutes}
+          type="number"
+          aria-label="Minutes in all"
+          className={styles.inAll}
+          min={SHORTEST}
+          max={LONGEST}
+          defaultValue={hour.minutes}
+          onBlur={(event) => setMinutes(Number(event.target.value))}
+          onKeyDown={(event) => event.key === 'Enter' && setMinutes(Number(event.currentTarget.value))}
+        />
+        <span>minutes on</span>
+        <Form.Select
+          aria-label="Green"
+          value={hour.greenId ?? ''}
+          onChange={(event) => rearrange({ ...hour, greenId: event.target.value || null })}
+        >
+          <option value="">any green</option>
+          {greens.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </Form.Select>
+        <Form.Control
+          type="date"
+          aria-label="Day"
+          className={styles.day}
+          value={hour.day ?? ''}
+          onChange={(event) => change({ ...hour, day: event.target.value || null })}
+        />
+        <Form.Select
+          aria-label="Add a part"
+          value=""
+          disabled={hour.parts.length >= Math.min(MOST_PARTS, hour.minutes)}
+          onChange={(event) => {
+            const next = withPart(hour, event.target.value as PartKind);
+            const fresh = next.parts.find(({ key }) => hour.parts.every((part) => part.key !== key))!;
+            change(next);
+            if (fresh.kind !== 'other') void fill(next, who, fresh.key);
+          }}
+        >
+          <option value="">+ part</option>
+          {ADDABLE.map((kind) => (
+            <option key={kind} value={kind}>
+              {SAY_KIND[kind]}
+            </option>
+          ))}
+        </Form.Select>
+      </div>
+      <MinutesTape parts={hour.parts} onMove={(at, minute) => change({ ...hour, parts: withBoundary(hour.parts, at, minute) })} />
+      <div
+        className={styles.parts}
+        style={{ gridTemplateColumns: hour.parts.map(({ minutes }) => `minmax(11rem, ${minutes}fr)`).join(' ') }}
+      >
+        {hour.parts.map((part, at) => (
+          <PartCard
+            key={part.key}
+            part={part}
+            units={units}
+            games={games.map(({ spec }, i) => ({ gameId: String(i), title: spec.title }))}
+            faults={faultsOf(at)}
+            busy={busy.includes(part.key)}
+            onMinutes={(minutes) => {
+              if (Number.isFinite(minutes) && minutes !== part.minutes) change({ ...hour, parts: withMinutes(hour.parts, at, minutes) });
+            }}
+            onChange={(made) => changePart(part.key, made)}
+            onAnother={() => void fill(hour, who, part.key)}
+            onGame={(which) => {
+              const game = games[Number(which)];
+              if (game)
+                changePart(part.key, {
+                  game: { gameId: game.gameId ?? newId(), spec: game.spec },
+                  title: game.spec.title,
+                  why: '',
+                  pinned: true,
+                });
+            }}
+            onRemove={hour.parts.length > 1 ? () => change({ ...hour, parts: without(hour.parts, at) }) : null}
+          />
+        ))}
+      </div>
+      {late.length > 0 && (
+        <p className="mt-2 mb-0">
+          {listed(late.map(({ title }) => title))} {late.length === 1 ? 'takes' : 'take'} longer than the time here. Give it more minutes,
+          or take another.
+        </p>
+      )}
+      <div className={styles.below}>
+        <SchoolPanel slug={slug} school={hour.school} own={schools} onChange={(school) => rearrange(bySchool(hour, school))} />
+        <section>
+          <h2>Bring</h2>
+          <ul className="mb-2">
+            {bringToAll(specs, balls, units).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          <p className="small-print mb-0">
+            One direction of play, or take turns. Nobody in front of or beside a swinging player. Call “stop” before collecting.
+          </p>
+        </section>
+      </div>
+      {openedAt !== null && (
+        <p className="no-print mt-4 mb-0">
+          <Button
+            size="sm"
+            variant="outline-dark"
+            onClick={() => {
+              void archiveHourAction(slug, hourId, true).then(({ ok }) => ok && router.push(`/a/${slug}/plan`));
+            }}
+          >
+            Put this hour away
+          </Button>{' '}
+          <Link href={`/a/${slug}/plan`}>All plans</Link>
+        </p>
+      )}
+    </div>
+  );
+
+  function undo() {
+    const last = past.at(-1);
+    if (!last) return;
+    setPast(past.slice(0, -1));
+    setHour(last);
+    setDirty(true);
+  }
+  function setMinutes(minutes: number) {
+    if (!Number.isInteger(minutes) || minutes === hour.minutes) return;
+    if (minutes < SHORTEST || minutes > LONGEST) return setWrong({ '': `An hour is ${SHORTEST} to ${LONGEST} minutes.` });
+    rearrange(inMinutes(hour, minutes));
+  }
+}

@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import { notFound, redirect } from 'next/navigation';
+import { LIBRARY } from '@/core/game/library';
+import { newHour, withTest } from '@/core/hour/change';
+import { PRESETS } from '@/core/hour/school';
+import { canPlay } from '@/core/plan/can-play';
+import { filledPart } from '@/core/plan/filled';
+import { counted, listed } from '@/core/units/format';
+import { requireCoach } from '@/server/actor';
+import { filledParts } from '@/server/known/proposals';
+import { uuidOr404 } from '@/server/params';
+import { readOrderAsked } from '../asked';
+import { HourEditor } from './hour-editor';
+
+type Desk = Awaited<ReturnType<typeof requireCoach>>;
+
+/** What the editor chooses from. */
+async function choicesOf({ data, academy }: Desk, slug: string) {
+  const [players, greens, games, schools] = await Promise.all([
+    data.listPlayers(),
+    data.listGreens(),
+    data.listGames(),
+    data.listSchools(),
+  ]);
+  const own = games.map(({ gameId, spec }) => ({ gameId, spec }));
+  const ready = LIBRARY.filter(({ spec }) => own.every((one) => one.spec.title !== spec.title)).map(({ spec }) => ({ gameId: null, spec }));
+  return {
+    rows: players,
+    shared: {
+      slug,
+      players: players.map(({ player }) => ({ id: player.playerId, name: player.name })),
+      greens: greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title })),
+      games: [...own, ...ready],
+      schools,
+      units: academy.units,
+    },
+  };
+}
+
+/** So long an hour is where nobody says otherwise. */
+const USUAL_MINUTES = 50;
+/** Of more names than these the players are counted. */
+const NAMED = 3;
+
+/** An hour for whoever the address names (else whoever was here last), as long as it says. */
+export async function NewHourRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const desk = await requireCoach(slug);
+  const { rows, shared } = await choicesOf(desk, slug);
+  const asked = readOrderAsked(params);
+  const chosen = asked.for.filter((id) => shared.players.some((player) => player.id === id));
+  const [likeliest] = rows.toSorted((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
+  if (!likeliest) redirect(`/a/${slug}/plan`);
+  const who = chosen.length > 0 ? chosen : [likeliest.player.playerId];
+  const names = shared.players.filter(({ id }) => who.includes(id)).map(({ name }) => name);
+  const minutes = params.minutes === undefined ? USUAL_MINUTES : asked.minutes;
+  const { school } = PRESETS.find(({ key }) => key === params.school) ?? PRESETS[0]!;
+  const title = `${minutes} minutes for ${names.length > NAMED ? counted(names.length, 'player') : listed(names)}`.slice(0, 80);
+  const greenId = shared.greens.some(({ id }) => id === asked.green) ? asked.green! : null;
+  const games = shared.games.filter(({ spec }) =>
+    canPlay(
+      spec,
+      who.map(() => ({ clubs: [] })),
+    ),
+  );
+  const empty = newHour(title, school, minutes, { greenId });
+  const people = who.flatMap((id) => rows.find(({ player }) => player.playerId === id)?.player ?? []);
+  const green = greenId ? await desk.data.getGreen(greenId) : null;
+  const filled = await filledParts(desk, people, { school, parts: empty.parts, green: green?.plan ?? null, seed: 1 });
+  const initial = { ...empty, parts: withTest(empty.parts.map((part) => filledPart(part, filled[part.key], randomUUID))) };
+  return <HourEditor {...shared} games={games} hourId={randomUUID()} initial={initial} who={who} savedAt={null} />;
+}
+
+export async function HourRoom({ slug, hourId }: { slug: string; hourId: string }) {
+  const desk = await requireCoach(slug);
+  const [found, { shared }] = await Promise.all([desk.data.getHour(uuidOr404(hourId)), choicesOf(desk, slug)]);
+  if (!found) notFound();
+  const who = found.players.map(({ playerId }) => playerId);
+  return <HourEditor {...shared} hourId={hourId} initial={found.hour} who={who} savedAt={found.savedAt} />;
+}
