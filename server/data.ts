@@ -18,6 +18,7 @@ export type { Academy } from '@/db/queries/academies';
 export type { BallFilter } from '@/db/queries/evidence';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
+export type { HourRow } from '@/db/queries/hours';
 export type { PlayerRow } from '@/db/queries/players';
 export type { Best, FinishedLine, SessionLine } from '@/db/queries/sessions';
 

@@ -107,6 +107,16 @@ export function timesOf(game: GameSpec, players: number): { alone: number; toget
   };
 }
 
+/** From so many on, players are spread over the stations instead of walking together. */
+export const MANY = 3;
+
+/** Seconds that a game takes so many players: two walk together, more have a station each as far as there are stations. */
+export function secondsFor(game: GameSpec, players: number): number {
+  if (players < MANY) return budgetOf(game, players).totalS;
+  const { together, apart } = timesOf(game, players);
+  return apart ?? together;
+}
+
 /** "about 35 min alone; for four about 130 min taking turns, about 35 min with a station each". */
 export function sayTimes(game: GameSpec): string {
   const { alone, together, apart } = timesOf(game, 4);

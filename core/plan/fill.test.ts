@@ -1,3 +1,4 @@
+import { secondsFor } from '../game/budget';
 import { LIBRARY } from '../game/library';
 import { schemeOf } from '../game/scoring';
 import { shippedReference } from '../golf/reference';
@@ -9,7 +10,6 @@ import { game, idOf, left, shot, station, yd } from '../testing/make';
 import { canPlay } from './can-play';
 import { fillHour, fillPart, type FillOrder } from './fill';
 import { partSchema, type Part, type PartKind } from '../hour/hour';
-import { secondsOf } from './lay-out';
 import { partsOf } from '../hour/minutes';
 import { PRESETS } from '../hour/school';
 
@@ -58,7 +58,7 @@ test.each(['landing', 'lies', 'putting', 'game'] as const)('%s: a game of that k
       expect(why).toMatch(/^(Weakest|To find out): /);
       const { spec } = chosen!;
       expect(canPlay(spec, [otto])).toBe(true);
-      expect(secondsOf(spec, 1)).toBeLessThanOrEqual(60 * minutes);
+      expect(secondsFor(spec, 1)).toBeLessThanOrEqual(60 * minutes);
       if (kind === 'putting') expect(spec.stations.every(({ shotType }) => isPutt(shotType))).toBe(true);
       if (kind === 'landing') expect(schemeOf(spec.scoring).sees(spec.scoring)).toContain('landed');
     }

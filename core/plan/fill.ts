@@ -1,6 +1,6 @@
 import { sayCell } from '../board/say-cell';
 import { luckOf } from '../forecast/luck';
-import { shortened } from '../game/budget';
+import { secondsFor, shortened } from '../game/budget';
 import { enter } from '../game/enter';
 import { schemeOf } from '../game/scoring';
 import type { GameSpec } from '../game/spec';
@@ -11,7 +11,7 @@ import { chooseShots } from './choose';
 import type { Part } from '../hour/hour';
 import type { Candidate, Filled, FilledParts } from './filled';
 import { kindOf, KINDS } from './kinds';
-import { secondsOf, whyOf, type Order } from './lay-out';
+import { whyOf, type Order } from './lay-out';
 import { proposeKind } from './propose';
 import type { School } from '../hour/school';
 import { asIfDrawn, judgedTogether, type Judged } from './together';
@@ -66,7 +66,7 @@ export function fillPart(order: FillOrder, { kind, minutes }: Pick<Part, 'kind' 
 
   function weighed(game: Candidate, times: number) {
     const { worth: perBall, cells } = worthOfGame(game.spec, judged.findings, worth);
-    const filled = Math.min(1, secondsOf(game.spec, order.players.length) / (60 * minutes * FILLS));
+    const filled = Math.min(1, secondsFor(game.spec, order.players.length) / (60 * minutes * FILLS));
     return { game, cells, worth: perBall * filled * times };
   }
 }
@@ -93,9 +93,9 @@ const TAKES: Readonly<Record<'landing' | 'putting' | 'lies' | 'test' | 'game', (
 
 /** Fits a game into minutes; null where even its short version takes longer. */
 function fits(spec: GameSpec, minutes: number, players: number): GameSpec | null {
-  if (secondsOf(spec, players) <= 60 * minutes) return spec;
+  if (secondsFor(spec, players) <= 60 * minutes) return spec;
   const short = shortened(spec, minutes, players);
-  return short && secondsOf(short, players) <= 60 * minutes ? short : null;
+  return short && secondsFor(short, players) <= 60 * minutes ? short : null;
 }
 
 /** What a part would be made of if it were made for these players. */

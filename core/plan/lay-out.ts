@@ -1,5 +1,5 @@
 import { sayCell, sayShots } from '../board/say-cell';
-import { budgetOf, timesOf } from '../game/budget';
+import { MANY, secondsFor } from '../game/budget';
 import { schemeOf } from '../game/scoring';
 import { GAME_VERSION, gameSpecSchema, type GameSpec } from '../game/spec';
 import type { OwnLengths } from '../game/sizes';
@@ -33,9 +33,6 @@ export type Order = {
   seed: number;
 };
 
-/** From so many on, players are spread over the stations instead of walking together. */
-export const MANY = 3;
-
 /** How many places have room in so many minutes: fewer balls from more places say more, but every place is a walk. */
 const roomFor = (minutes: number) => (minutes <= 12 ? 4 : minutes <= 30 ? 6 : minutes <= 60 ? 8 : 12);
 /** A game with places and balls, whose zones nobody has sized yet. */
@@ -60,7 +57,7 @@ export function layOutGame(order: Order, kind: Kind, model: SkillModel): Made | 
       const game = draft(order, kind, places, balls, judged);
       if (!game) continue;
       least = { game, places, lacks };
-      if (secondsOf(game, players.length) <= 60 * minutes) return least;
+      if (secondsFor(game, players.length) <= 60 * minutes) return least;
     }
   }
   return least;
@@ -100,13 +97,6 @@ function inOrder(kind: Kind, places: readonly Place[]): Place[] {
   const spots = places.flatMap(({ at }) => (at ? [at] : []));
   if (spots.length === places.length) return walkingOrder(spots).map((i) => places[i]!);
   return places.toSorted((a, b) => far(b) - far(a));
-}
-
-/** Together at one station, or, where they are many, each with a station of their own. */
-export function secondsOf(game: GameSpec, players: number): number {
-  if (players < MANY) return budgetOf(game, players).totalS;
-  const { together, apart } = timesOf(game, players);
-  return apart ?? together;
 }
 
 /** The game as far as it follows from its places; null where so many balls make no game. */

@@ -6,6 +6,7 @@ import { informationOf } from '../forecast/information';
 import { outlookOf, type Outlook } from '../forecast/outlook';
 import { parsFor } from '../forecast/par';
 import { sizesFor, stopsOf } from '../forecast/sizes';
+import { MANY, secondsFor } from '../game/budget';
 import { enter } from '../game/enter';
 import { schemeOf } from '../game/scoring';
 import { gameSpecSchema, type GameSpec } from '../game/spec';
@@ -15,7 +16,7 @@ import { distance } from '../geometry/point';
 import type { SkillModel } from '../skill/model';
 import { METRES_PER } from '../units/length';
 import { KINDS, type Kind, type Purpose } from './kinds';
-import { layOutGame, MANY, secondsOf, type Made, type Order, type OrderPlayer } from './lay-out';
+import { layOutGame, type Made, type Order, type OrderPlayer } from './lay-out';
 import type { Place } from './places';
 
 /** A game that was made to order, and what it is expected to come to. */
@@ -114,7 +115,7 @@ function forecastOf({ players, units, coach }: Order, kind: Kind, drafted: GameS
     why: game.about,
     teaches: kind.teaches,
     lacks: made.lacks === null ? null : sayCell(model.cells[made.lacks]!),
-    seconds: secondsOf(game, players.length),
+    seconds: secondsFor(game, players.length),
     walkM: walkOf(made.places),
     outlooks: alone.map((played) => outlookOf(game, played)),
     goalChance: goal?.chance ?? null,

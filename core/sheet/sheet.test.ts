@@ -4,7 +4,7 @@ import { game, station, yd } from '../testing/make';
 import { green, standing } from '../testing/make-green';
 import { METRES_PER } from '../units/length';
 import { calibrationM, inPaces, inSticks, paceFrom, sayPaces } from '../measures/hands';
-import { setUpSheet } from './sheet';
+import { bringToAll, setUpSheet } from './sheet';
 
 const nobody = { paceM: null, clubM: null, putterM: null, flagstickM: null };
 const inch = METRES_PER.in;
@@ -145,4 +145,19 @@ test('a phase with a station of its own stands on the sheet with its name and it
   expect(stations[2]!.lie).toBe('fairway · 6 yd to the green');
   expect(howItGoes[0]).toBe('First: Warm up. Swing thought: brush the grass. Nothing is scored.');
   expect(bring).toContain('3 tees to mark the stations');
+});
+
+test('to several games: the most balls and tees, the longest tape, and everything else once', () => {
+  const rings = (feet: number) => ({
+    scheme: 'ring_points' as const,
+    holedPoints: 5,
+    rings: [{ key: 'r1', radiusM: feet * 0.3048, points: 3 }],
+  });
+  const near = game({ title: 'Near', scoring: rings(3) });
+  const far = game({ title: 'Far', scoring: rings(20), stations: ['a', 'b', 'c'].map((key) => station(key)) });
+  const all = bringToAll([near, far, near], 8, 'imperial');
+  expect(all.filter((line) => line.startsWith('a tape'))).toEqual(['a tape of 26 ft or longer']);
+  expect(all).toContain('3 tees to mark the stations');
+  expect(all[0]).toBe('8 balls');
+  expect(new Set(all).size).toBe(all.length);
 });

@@ -219,7 +219,11 @@ export function bringToAll(games: readonly GameSpec[], balls: number, system: Un
   const most = (of: (game: GameSpec) => number) => Math.max(0, ...games.map(of));
   const tees = most((game) => allStations(game).length);
   const counts = /^\d+ (balls?|tees? to mark the stations)$/;
-  const others = games.flatMap((game) => setUpSheet(game, null, nobody, system).bring.filter((line) => !counts.test(line)));
+  const all = games.flatMap((game) => setUpSheet(game, null, nobody, system).bring.filter((line) => !counts.test(line)));
+  // Of several tapes the longest does.
+  const reach = (line: string) => Number(/^a tape of (\d+)/.exec(line)?.[1] ?? 0);
+  const longest = all.includes('a tape') ? Infinity : Math.max(0, ...all.map(reach));
+  const others = all.filter((line) => reach(line) === 0 || reach(line) === longest);
   const carried = Math.max(
     balls,
     most((game) => budgetOf(game).balls),

@@ -7,6 +7,7 @@ import { candidatesOf } from '../forecast/candidates';
 import { Designer } from '../games/designer/designer';
 import { asOrderQuery, readOrderAsked, type OrderAsked } from './asked';
 import { OrderPage } from './order-page';
+import { PlanPage } from './plan-page';
 
 type Desk = Awaited<ReturnType<typeof requireCoach>>;
 
@@ -15,6 +16,13 @@ async function readOrder({ data }: Desk, asked: OrderAsked) {
   const [players, green] = await Promise.all([data.listPlayers(), asked.green ? data.getGreen(asked.green) : null]);
   const chosen = asked.for.flatMap((id) => players.find(({ player }) => player.playerId === id)?.player ?? []);
   return { players, chosen, green: green ? { greenId: green.greenId, plan: green.plan } : null };
+}
+
+/** What is planned, and what can be made. */
+export async function PlanRoom({ slug }: { slug: string }) {
+  const { data } = await requireCoach(slug);
+  const [hours, today, players] = await Promise.all([data.listHours(), data.dayInAcademy(), data.listPlayers()]);
+  return <PlanPage slug={slug} hours={hours} today={today} anybody={players.length > 0} />;
 }
 
 /** @param params of the address: what is asked for */

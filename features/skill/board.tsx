@@ -64,6 +64,9 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
               <p className="no-print">
                 <Link href={`/a/${slug}/plan/game?for=${player.playerId}`} className="btn btn-primary">
                   Make a game of it
+                </Link>{' '}
+                <Link href={`/a/${slug}/plan/hour/new?for=${player.playerId}`} className="btn btn-outline-dark">
+                  Plan an hour
                 </Link>
               </p>
             )}

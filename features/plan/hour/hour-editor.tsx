@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { budgetOf } from '@/core/game/budget';
+import { secondsFor } from '@/core/game/budget';
 import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
 import { hourSchema, LONGEST, PART_KINDS, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
@@ -121,7 +121,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     );
   const general = Object.entries(wrong).find(([path]) => !/^parts\.\d|^title|^minutes/.test(path))?.[1];
   const green = greens.find(({ id }) => id === hour.greenId);
-  const late = hour.parts.filter(({ game, minutes }) => game && budgetOf(game.spec, who.length).totalS > 60 * (minutes + 1));
+  const late = hour.parts.filter(({ game, minutes }) => game && secondsFor(game.spec, who.length) > 60 * (minutes + 1));
   const balls = Math.max(0, ...hour.parts.map(({ setOf }) => setOf ?? 0));
   const specs = hour.parts.flatMap(({ game }) => game?.spec ?? []);
   return (

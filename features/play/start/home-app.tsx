@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Home } from '@/core/exchange/home';
 import { counted } from '@/core/units/format';
 import { now } from '../../form/ids';
-import { playAddress } from '../../session/address';
+import { hourAddress, playAddress } from '../../session/address';
 import { DESK, homesHere } from '../device/store';
 import { useHome, useSessionsHere, type HomeView } from '../device/use-home';
 import { useStored } from '../device/use-stored';
@@ -117,6 +117,7 @@ function HomePage({ home, view, token }: PageProps) {
             </li>
           ))}
         </ul>
+        <Planned home={home} />
         {kit && token === undefined && <StartGame kit={kit} onStart={start} />}
         {token === undefined && <KeepHere home={home} view={view} />}
         {over.length > 0 && <h2>{player ? 'Results' : 'Lately'}</h2>}
@@ -142,6 +143,41 @@ function HomePage({ home, view, token }: PageProps) {
     </div>
   );
 }
+
+/** Planned hours that may still be done, those of today first. */
+function Planned({ home: { hours, academy, kit } }: { home: Home }) {
+  if (hours.length === 0) return null;
+  const today = kit?.today.day ?? '';
+  const nameOf = (id: string) => kit?.players.find(({ playerId }) => playerId === id)?.name;
+  const inOrder = hours.toSorted((a, b) => Number(b.hour.day === today) - Number(a.hour.day === today));
+  return (
+    <>
+      <h2>Planned</h2>
+      <ul>
+        {inOrder.map(({ hourId, hour, playerIds, run }) => (
+          <li key={hourId}>
+            <a className={run && run.endedAt === null ? styles.open : styles.planned} href={hourAddress(academy.slug, hourId)}>
+              <b>{hour.title}</b>
+              <span>
+                {[
+                  hour.day === null ? null : hour.day === today ? 'today' : sayPlanned(hour.day),
+                  `${hour.minutes} min`,
+                  playerIds.length > 1 ? counted(playerIds.length, 'player') : nameOf(playerIds[0] ?? ''),
+                  run && (run.endedAt === null ? 'under way' : 'done'),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </span>
+            </a>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+const sayPlanned = (day: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));
 
 /** Plays a game of one's own once more, alone. */
 function Again({ title, onAgain }: { title: string; onAgain: () => Promise<boolean> }) {

@@ -1,5 +1,8 @@
-import { redirect } from 'next/navigation';
+import type { Metadata } from 'next';
+import { PlanRoom } from '@/features/plan/rooms';
+
+export const metadata: Metadata = { title: 'Plan' };
 
 export default async function Page({ params }: PageProps<'/a/[academy]/plan'>) {
-  redirect(`/a/${(await params).academy}/plan/game`);
+  return <PlanRoom slug={(await params).academy} />;
 }

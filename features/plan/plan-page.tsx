@@ -1,0 +1,102 @@
+import Link from 'next/link';
+import type { HourRow } from '@/server/data';
+import { clockOf } from '@/core/hour/run';
+import { counted, listed } from '@/core/units/format';
+import { SAY_KIND } from '../session/say-part';
+import { hourAddress } from '../session/address';
+import styles from './plan.module.scss';
+
+type Props = {
+  slug: string;
+  hours: readonly HourRow[];
+  /** The day there. */
+  today: string;
+  /** Whether there is anybody to plan for. */
+  anybody: boolean;
+};
+
+/** Of more names than these the players are counted. */
+const NAMED = 3;
+
+/** The room Plan: what can be made, and what is planned. */
+export function PlanPage({ slug, hours, today, anybody }: Props) {
+  const base = `/a/${slug}`;
+  if (!anybody)
+    return (
+      <div className="p-3 p-md-4">
+        <h1>Plan</h1>
+        <p className="empty">
+          Plans are made for somebody: <Link href={`${base}/players/new`}>add a player</Link> first.
+        </p>
+      </div>
+    );
+  const isDone = ({ run }: HourRow) => run !== null && run.endedAt !== null;
+  const open = hours.filter((one) => !isDone(one) && (one.hour.day === null || one.hour.day >= today));
+  const groups = [
+    ['Under way', open.filter(({ run }) => run !== null)],
+    ['Today', open.filter(({ run, hour }) => run === null && hour.day === today)],
+    ['To come', open.filter(({ run, hour }) => run === null && hour.day !== null && hour.day > today).toReversed()],
+    ['Whenever', open.filter(({ run, hour }) => run === null && hour.day === null)],
+    ['Over', hours.filter((one) => !open.includes(one))],
+  ] as const;
+  return (
+    <div className="p-3 p-md-4">
+      <h1>Plan</h1>
+      <div className={styles.ways}>
+        <Link href={`${base}/plan/hour/new`} className={styles.way}>
+          <b>An hour</b>
+          <span>Parts and minutes for a player or a group, each filled with what is worth most.</span>
+        </Link>
+        <Link href={`${base}/plan/game`} className={styles.way}>
+          <b>A game to order</b>
+          <span>Say for whom, how long and what for, and choose from three games.</span>
+        </Link>
+      </div>
+      {hours.length === 0 && <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>}
+      {groups.map(
+        ([name, rows]) =>
+          rows.length > 0 && (
+            <section key={name}>
+              <h2 className="mt-4 mb-1">{name}</h2>
+              <ul className="rows">
+                {rows.map((row) => (
+                  <HourLine key={row.hourId} slug={slug} row={row} />
+                ))}
+              </ul>
+            </section>
+          ),
+      )}
+    </div>
+  );
+}
+
+/** An hour in a line: what, for whom, when, its parts to scale, and how it was done. */
+function HourLine({ slug, row: { hourId, hour, players, run } }: { slug: string; row: HourRow }) {
+  const who = players.length > NAMED ? counted(players.length, 'player') : listed(players.map(({ name }) => name));
+  return (
+    <li className={styles.hour}>
+      <Link href={`/a/${slug}/plan/hour/${hourId}`} className={styles.hourName}>
+        <b>{hour.title}</b>
+        <span className="small-print">{[who, hour.day && sayDay(hour.day)].filter(Boolean).join(' · ')}</span>
+      </Link>
+      <span className={styles.bar} aria-hidden="true">
+        {hour.parts.map((part) => (
+          <span key={part.key} style={{ flexGrow: part.minutes }} title={`${SAY_KIND[part.kind]}, ${part.minutes} min`} />
+        ))}
+      </span>
+      <span className="fig text-nowrap">{hour.minutes} min</span>
+      {run ? (
+        <span className="small-print text-nowrap">
+          {run.endedAt === null ? 'under way' : `done in ${Math.round(clockOf(run, hour, 0).goneS / 60)} min`}
+        </span>
+      ) : (
+        <a href={hourAddress(slug, hourId)} className="btn btn-sm btn-outline-dark">
+          Start
+        </a>
+      )}
+    </li>
+  );
+}
+
+const sayDay = (day: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));
