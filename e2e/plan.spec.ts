@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { ask } from './database';
 import { expect, test } from './test';
 
 const HOME = '/a/lantern-hollow';
@@ -71,7 +72,20 @@ test('two compete with a head start for the weaker, and begin with it', async ({
   const given = Number((await start.textContent())!.slice(1));
   await points.getByRole('button', { name: 'Play it' }).click();
   await page.getByRole('button', { name: 'Ready' }).click();
-  await expect(page.getByText(`with ${given} ahead`)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Holed|^In |^\d/ })
+    .first()
+    .click();
+  await expect(page.getByText('all sent')).toBeVisible();
+  const sessionId = new URL(page.url()).hash.slice(1);
+  const rows = await ask<{ name: string; allowance: number }>(
+    'select p.name, s.allowance from session_player s join player p using (academy_id, player_id) where session_id = $1 order by position',
+    sessionId,
+  );
+  expect(rows).toEqual([
+    { name: 'Kofi', allowance: 0 },
+    { name: 'Zélie', allowance: given },
+  ]);
 });
 
 test('on a green its stations are used, and what it lacks is said', async ({ page }) => {
