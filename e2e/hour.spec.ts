@@ -159,6 +159,17 @@ test('a 40-minute hour is run to its end without a network: a game in it, a part
   ).toBeVisible();
 });
 
+test('test, practise, test again: the first part is the game of the last', async ({ page }) => {
+  const hourId = await plan(page, 'Inga', 45, 'Test, practise, test again');
+  const [row] = await ask<{ hour: { parts: { kind: string; luck: number | null; game: { gameId: string } | null }[] } }>(
+    'select hour from hour where hour_id = $1',
+    hourId,
+  );
+  const [test, last] = [row!.hour.parts[0]!, row!.hour.parts.at(-1)!];
+  expect([test.kind, last.kind, test.game!.gameId === last.game!.gameId]).toEqual(['test', 'game', true]);
+  expect(test.luck).toBeGreaterThan(0);
+});
+
 test('it prints as a sheet: parts, what to bring, no buttons', async ({ page }) => {
   await page.goto(`${HOME}/plan/hour/new`);
   await page.emulateMedia({ media: 'print' });

@@ -16,6 +16,7 @@ import type { UnitSystem } from '@/core/units/length';
 import { faults, type Refused } from '../../form/result';
 import { FormAlert } from '../../form/form-alert';
 import { newId } from '../../form/ids';
+import { plain } from '../../form/plain';
 import { PrintButton } from '../../form/print-button';
 import { useLeaveWarning } from '../../form/use-leave-warning';
 import { NOT_SENT } from '../../form/use-save';
@@ -82,7 +83,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     const asked = of.parts.map((part) => ({ ...part, pinned: only === undefined ? part.pinned : part.key !== only }));
     setBusy(asked.filter(({ pinned }) => !pinned).map(({ key }) => key));
     const wish = { school: of.school, parts: asked, greenId: of.greenId, seed };
-    const answer = await fillAction(slug, [...people], wish).catch(() => null);
+    const answer = await fillAction(slug, [...people], plain(wish)).catch(() => null);
     setBusy([]);
     if (!answer?.ok) return setWrong({ '': answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
     setWrong({});
@@ -102,7 +103,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     const read = hourSchema.safeParse(hour);
     if (!read.success) return setWrong(faults(read.error).fields);
     setSaving(true);
-    const answer = await saveHourAction(slug, hourId, read.data, [...who], savedAt).catch(() => null);
+    const answer = await saveHourAction(slug, hourId, plain(read.data), [...who], savedAt).catch(() => null);
     setSaving(false);
     if (!answer) return setWrong({ '': NOT_SENT });
     if (!answer.ok) return setWrong((answer as Refused).fields);
