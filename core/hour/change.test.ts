@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { game, idOf } from '../testing/make';
 import { bySchool, inMinutes, newHour, withPart, withTest } from './change';
 import { hourSchema, PART_KINDS } from './hour';
 import { PRESETS } from './school';
@@ -44,6 +45,12 @@ test('whatever is changed, it stays an hour that can be saved', () => {
 
 test('the test follows the game', () => {
   const hour = newHour('x', PRESETS.find(({ key }) => key === 'test')!.school, 40);
-  const parts = withTest(hour.parts.map((part) => (part.kind === 'game' ? { ...part, title: 'Lantern Six' } : part)));
-  expect(parts[0]!.title).toBe('Lantern Six');
+  const played = { gameId: idOf(7), spec: game() };
+  const parts = withTest(hour.parts.map((part) => (part.kind === 'game' ? { ...part, title: 'Lantern Six', game: played } : part)));
+  expect(parts[0]).toMatchObject({ title: 'Lantern Six', game: played });
+  // What is known of its luck stays as long as the game does.
+  const known = parts.map((part) => ({ ...part, luck: 2 }));
+  expect(withTest(known)[0]!.luck).toBe(2);
+  const other = known.map((part) => (part.kind === 'game' ? { ...part, game: { gameId: idOf(8), spec: game() } } : part));
+  expect(withTest(other)[0]!.luck).toBeNull();
 });

@@ -1,6 +1,7 @@
 import type { Hour, Part, PartKind } from './hour';
 import { partSchema } from './hour';
-import { fittedInto, partsOf } from './minutes';
+import { fittedInto } from './minutes';
+import { partsOf } from './parts-of';
 import type { School } from './school';
 import { freshKey } from '../game/spec';
 

@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { documentKind, type Step } from '../document';
 import { storedGames } from '../game/stored-games';
 import { day, filledLine, key, line } from '../stored';
 import { schoolSchema } from './school';
+import { HOUR_VERSION } from './stored-hours';
 
 /** What a part of an hour is: technique is not scored, a game is; the test is the same game as the last one. */
 export const PART_KINDS = ['technique', 'test', 'landing', 'lies', 'putting', 'other', 'game'] as const;
@@ -43,10 +43,6 @@ export const partSchema = z.object({
 });
 export type Part = z.infer<typeof partSchema>;
 
-/** The version of a planned hour that this program writes. */
-const STEPS: readonly Step[] = [];
-export const HOUR_VERSION = STEPS.length + 1;
-
 export const hourSchema = z
   .object({
     format: z.literal('inch-hour'),
@@ -71,6 +67,3 @@ export const hourSchema = z
   });
 /** A planned session of practice, part by part. Who it is for stands beside it. */
 export type Hour = z.infer<typeof hourSchema>;
-
-/** Hours that were stored. */
-export const storedHours = documentKind<Hour>(STEPS);

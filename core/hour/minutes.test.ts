@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { fittedInto, partsOf, withBoundary, withMinutes, without } from './minutes';
+import { fittedInto, withBoundary, withMinutes, without } from './minutes';
+import { partsOf } from './parts-of';
 import { PRESETS, repetitionShare, REPETITIONS, schoolSchema, type School } from './school';
 
 const sum = (parts: readonly { minutes: number }[]) => parts.reduce((total, { minutes }) => total + minutes, 0);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { idOf } from '../testing/make';
-import { beginRun, clockOf, leaveOut, nextPart, playedIn, runSchema, runningAt, stopRun, type Run } from './run';
+import { beginRun, clockOf, leaveOut, nextPart, playedIn, runningAt, stopRun } from './run';
+import { runSchema, type Run } from './run-schema';
 import { partSchema } from './hour';
 
 const hour = { parts: [10, 10, 20].map((minutes, i) => partSchema.parse({ key: `p${i}`, kind: 'lies', title: 'x', minutes })) };

@@ -1,43 +1,7 @@
-import * as z from 'zod';
-import { documentKind, type Step } from '../document';
-import { key, moment, whole } from '../stored';
 import type { Hour } from './hour';
 import { fittedInto } from './minutes';
-
-/** What became of a part: one that was left before its time was over is done; stopped is what ended the hour. */
-export const PART_STATES = ['waiting', 'running', 'done', 'skipped', 'stopped'] as const;
-
-const STEPS: readonly Step[] = [];
-export const RUN_VERSION = STEPS.length + 1;
-
-const runPartSchema = z.object({
-  key,
-  state: z.enum(PART_STATES),
-  /** As it was fitted in when it began, or as it is now. */
-  minutes: whole(1),
-  startedAt: moment.nullable().default(null),
-  endedAt: moment.nullable().default(null),
-  /** The session that was played in it. */
-  sessionId: z.uuid().nullable().default(null),
-});
-export type RunPart = z.infer<typeof runPartSchema>;
-
-export const runSchema = z.object({
-  format: z.literal('inch-run'),
-  version: z.literal(RUN_VERSION),
-  runId: z.uuid(),
-  hourId: z.uuid(),
-  startedAt: moment,
-  endedAt: moment.nullable().default(null),
-  /** Counts up with each change: of one run the newest is kept. */
-  change: whole(0),
-  parts: z.array(runPartSchema).min(1).max(12),
-});
-/** An hour as it was done: which part when, what was played in it, what was skipped. Times are the device's. */
-export type Run = z.infer<typeof runSchema>;
-export const storedRuns = documentKind<Run>(STEPS);
-/** A run as a device of any version sends it. */
-export const sentRunSchema = z.preprocess(storedRuns.read, runSchema);
+import type { Run, RunPart } from './run-schema';
+import { RUN_VERSION } from './stored-runs';
 
 const MINUTE_MS = 60_000;
 

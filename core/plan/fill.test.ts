@@ -10,7 +10,7 @@ import { game, idOf, left, shot, station, yd } from '../testing/make';
 import { canPlay } from './can-play';
 import { fillHour, fillPart, type FillOrder } from './fill';
 import { partSchema, type Part, type PartKind } from '../hour/hour';
-import { partsOf } from '../hour/minutes';
+import { partsOf } from '../hour/parts-of';
 import { PRESETS } from '../hour/school';
 
 const model = modelOf(shippedReference);

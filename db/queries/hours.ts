@@ -1,6 +1,6 @@
 import type { Hour } from '@/core/hour/hour';
 import { schoolSchema, type School } from '@/core/hour/school';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';

@@ -5,7 +5,7 @@ import { storedStarts, type SessionStart } from '@/core/exchange/session-start';
 import { aboutOf, noted, storedNotes, type SessionNote } from '@/core/exchange/session-note';
 import { projectShots } from '@/core/shot/project';
 import { storedGames } from '@/core/game/stored-games';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from '../../form/ids';

@@ -1,5 +1,5 @@
 import type { SessionNote } from '@/core/exchange/session-note';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import { postEvents, postStart, putRun, putSessionNote, type Outcome } from './server';
 import {
   keepRun,

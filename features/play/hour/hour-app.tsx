@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { homeForHour } from '@/core/exchange/hour-run';
+import { homeForHour } from '@/core/exchange/home-for-hour';
 import { hourAddress } from '../../session/address';
 import { getHome } from '../device/server';
 import { DESK, homesHere, hoursHere, keepHour, readHome } from '../device/store';

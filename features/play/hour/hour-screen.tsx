@@ -3,7 +3,8 @@
 import { useEffect, useState } from 'react';
 import { budgetOf } from '@/core/game/budget';
 import type { Hour, Part } from '@/core/hour/hour';
-import { beginRun, clockOf, leaveOut, nextPart, playedIn, runningAt, stopRun, type Run } from '@/core/hour/run';
+import { beginRun, clockOf, leaveOut, nextPart, playedIn, runningAt, stopRun } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import { counted } from '@/core/units/format';
 import { newId, now } from '../../form/ids';
 import { playAddress, startAddress } from '../../session/address';

@@ -1,5 +1,5 @@
 import type { Hour } from '@/core/hour/hour';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import styles from './hour.module.scss';
 
 /** The hour as a tape: yellow as far as it has gone, a long mark wherever a part ends. */

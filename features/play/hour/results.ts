@@ -3,7 +3,7 @@ import { outcomeOf } from '@/core/play/outcome';
 import type { GameSpec } from '@/core/game/spec';
 import { schemeOf } from '@/core/game/scoring';
 import { sayScore } from '@/core/game/words/say-score';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import { readSession } from '../device/store';
 import { useStored } from '../device/use-stored';
 import { tableOf } from '../record';

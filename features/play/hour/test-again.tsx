@@ -3,7 +3,7 @@ import { schemeOf } from '@/core/game/scoring';
 import { scoreFigure } from '@/core/game/words/say-score';
 import { differenceOf } from '@/core/hour/difference';
 import type { Hour } from '@/core/hour/hour';
-import type { Run } from '@/core/hour/run';
+import type { Run } from '@/core/hour/run-schema';
 import type { UnitSystem } from '@/core/units/length';
 import type { Result } from './results';
 import styles from './hour.module.scss';
