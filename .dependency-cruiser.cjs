@@ -26,6 +26,7 @@ const CORE = {
   'made-up': ['golf', 'math', 'skill', 'units'],
   board: ['geometry', 'golf', 'math', 'shot', 'skill', 'units'],
   forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
+  squad: ['geometry', 'golf', 'green', 'units'],
   plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   demo: ['game', 'geometry', 'golf', 'green', 'made-up', 'math', 'people', 'play', 'shot', 'skill', 'units'],

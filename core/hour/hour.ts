@@ -19,7 +19,6 @@ export const partGameSchema = z.object({
   /** As it was stored, however stricter the designer has become since. */
   spec: z.unknown().refine(storedGames.understands, 'This game was made with a newer version of the program.').transform(storedGames.read),
 });
-export type PartGame = z.infer<typeof partGameSchema>;
 
 export const partSchema = z.object({
   key,
