@@ -151,5 +151,5 @@ function withConflicts(rounds: number[][], inTheWay: InTheWay): Rotation {
           const held = found.get(key) ?? { a, b, rounds: 0 };
           found.set(key, { ...held, rounds: held.rounds + 1 });
         }
-  return { rounds, conflicts: [...found.values()] };
+  return { rounds, conflicts: [...found.values()].toSorted((one, other) => one.a - other.a || one.b - other.b) };
 }

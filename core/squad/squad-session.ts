@@ -1,4 +1,4 @@
-import { counted, listed } from '../units/format';
+import { counted } from '../units/format';
 import { rotate, type InTheWay } from './rounds';
 
 /** How players are put together: those who are weak at the same, those of a level, or each group mixed so that some can help the others. */
@@ -57,8 +57,8 @@ export function squadSession(wish: SquadWish): SquadSession {
   if (groups < wanted)
     reasons.push(`With ${wanted} groups some would stand in another’s line of play: with ${counted(groups, 'group')} nobody does.`);
   if (rotation.conflicts.length > 0) {
-    const pairs = rotation.conflicts.map(({ a, b }) => `${stations[a]!.name} and ${stations[b]!.name}`);
-    reasons.push(`${listed(pairs)} are in each other’s line and can’t be kept apart here: take turns there, or move one.`);
+    const pairs = rotation.conflicts.map(({ a, b }) => `${stations[a]!.name} with ${stations[b]!.name}`);
+    reasons.push(`In each other’s line, and not to be kept apart here: ${pairs.join('; ')}. Take turns there, or move one.`);
   }
   const most = roundsIn(minutes, roundMinutes, changeMinutes);
   if (most < rotation.rounds.length)

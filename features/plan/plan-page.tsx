@@ -47,6 +47,10 @@ export function PlanPage({ slug, hours, today, anybody }: Props) {
           <b>An hour</b>
           <span>Parts and minutes for a player or a group, each filled with what is worth most.</span>
         </Link>
+        <Link href={`${base}/plan/squad`} className={styles.way}>
+          <b>A squad in rounds</b>
+          <span>Groups over stations with one bell, nobody in another’s line; a sheet, and a screen for the wall.</span>
+        </Link>
         <Link href={`${base}/plan/game`} className={styles.way}>
           <b>A game to order</b>
           <span>Say for whom, how long and what for, and choose from three games.</span>

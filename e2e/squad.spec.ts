@@ -1,0 +1,79 @@
+import type { Page } from '@playwright/test';
+import { addPlayer, signUp } from './steps';
+import { expect, test } from './test';
+
+/** A squad in rounds: who is where when, on paper and on the wall. */
+
+const HOME = '/a/lantern-hollow';
+
+/** The table of rounds: for each round the stations of the groups. */
+const table = (page: Page) =>
+  page
+    .getByRole('table')
+    .getByRole('row')
+    .evaluateAll((rows) => rows.slice(1).map((row) => [...row.querySelectorAll('td')].slice(0, -1).map((cell) => cell.textContent)));
+
+test('the demo squad on the practice green: nobody twice at a station, no station twice in a round, and what can’t be is said', async ({
+  page,
+}) => {
+  await page.goto(`${HOME}/plan`);
+  await page.getByRole('link', { name: /^A squad in rounds/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: '8 players in rounds' })).toBeVisible();
+  await page.getByLabel('On').selectOption('Low green');
+  await expect(page.getByRole('heading', { level: 1, name: '8 players in rounds on Low green' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Low green with its stations' })).toBeVisible();
+  const rounds = await table(page);
+  expect(rounds).toHaveLength(6);
+  for (const round of rounds) expect(new Set(round).size).toBe(round.length);
+  rounds[0]!.forEach((_, group) => expect(new Set(rounds.map((round) => round[group])).size).toBe(rounds.length));
+  // Somebody stays at home, and there is less time.
+  await page.getByRole('button', { name: 'Kofi', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: '7 players in rounds on Low green' })).toBeVisible();
+  await page.getByLabel('Minutes in all').fill('30');
+  await page.getByLabel('Minutes in all').press('Enter');
+  await expect(page.getByText('In 30 minutes there is time for 3 of 6 rounds: everybody gets to 3 of the 6 stations.')).toBeVisible();
+  expect(await table(page)).toHaveLength(3);
+  await expect(page.getByRole('columnheader', { name: /Kofi/ })).toHaveCount(0);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Kofi', exact: true })).toBeHidden();
+  await expect(page.getByRole('table')).toBeVisible();
+});
+
+test('on the wall: the minutes that are left, who goes where, and it goes on after it was loaded again', async ({ page }) => {
+  await page.goto(`${HOME}/plan/squad?minutes=40&round=5`);
+  await page.getByRole('link', { name: 'Show on the wall' }).click();
+  await expect(page.getByText('Round 1 of 6')).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveText('5:00');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByRole('timer')).toHaveText(/^4:5\d$/);
+  await page.reload();
+  await expect(page.getByRole('timer')).toHaveText(/^4:\d\d$/);
+  await expect(page.getByRole('listitem').filter({ hasText: 'with the coach' })).toHaveCount(1);
+  // Six minutes later it is time to change, a minute after that the next round is on.
+  const began = Number(new URL(page.url()).hash.slice(1));
+  await page.evaluate((at) => (window.location.hash = String(at)), began - 5.5 * 60_000);
+  await expect(page.getByText('Stop, collect, change')).toBeVisible();
+  await page.evaluate((at) => (window.location.hash = String(at)), began - 7.5 * 60_000);
+  await expect(page.getByText('Round 2 of 6')).toBeVisible();
+  await page.evaluate((at) => (window.location.hash = String(at)), began - 90 * 60_000);
+  await expect(page.getByText('Finished')).toBeVisible();
+});
+
+test.describe('an academy that begins', () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+  test('without players there is nobody to plan for; with two there are rounds', async ({ page }) => {
+    const home = await signUp(page, 'Rounds');
+    await page.goto(`${home}/plan`);
+    await expect(page.getByText('Plans are made for somebody')).toBeVisible();
+    await page.goto(`${home}/plan/squad`);
+    await expect(page.getByText('It takes two players at least.')).toBeVisible();
+    await addPlayer(page, home, 'Otto', '12');
+    await addPlayer(page, home, 'Eva', '20');
+    await page.goto(`${home}/plan/squad?stations=3`);
+    expect(await table(page)).toHaveLength(3);
+    await page.goto(`${home}/plan/game`);
+    await expect(page.getByRole('article')).toHaveCount(3);
+    await page.goto(`${home}/plan/hour/new`);
+    await expect(page.getByRole('article')).toHaveCount(5);
+  });
+});

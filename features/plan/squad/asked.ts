@@ -1,0 +1,43 @@
+import * as z from 'zod';
+import { GROUPINGS, MOST_PLAYERS, MOST_STATIONS, type Grouping } from '@/core/squad/squad-session';
+
+export const SAY_GROUPING: Readonly<Record<Grouping, string>> = {
+  help: 'mixed: some can help the others',
+  level: 'by level',
+  weakness: 'by what is weakest',
+};
+
+const whole = (least: number, most: number, usual: number) => z.coerce.number().int().min(least).max(most).catch(usual);
+
+/** What a squad's session is asked for, as it stands in its address; what makes no sense is passed over. */
+const squadAskedSchema = z.object({
+  /** Who is not there. */
+  without: z
+    .preprocess((value) => (value === undefined ? [] : [value].flat()), z.array(z.uuid()).max(1000))
+    .catch([])
+    .transform((ids) => [...new Set(ids)]),
+  green: z.uuid().optional().catch(undefined),
+  /** Without a green: how many stations. */
+  stations: whole(1, MOST_STATIONS, 6),
+  groups: whole(1, MOST_STATIONS, 0),
+  by: z.enum(GROUPINGS).catch('help'),
+  minutes: whole(10, 240, 60),
+  round: whole(2, 60, 7),
+  change: whole(0, 15, 2),
+  balls: whole(1, 30, 5),
+});
+export type SquadAsked = z.infer<typeof squadAskedSchema>;
+
+export const readSquadAsked = (params: Record<string, unknown>): SquadAsked => squadAskedSchema.parse(params);
+
+const USUAL = readSquadAsked({});
+
+/** The address part of such a wish; what is usual is left out. */
+export function asSquadQuery(asked: SquadAsked): string {
+  const query = new URLSearchParams(asked.without.map((id) => ['without', id]));
+  for (const name of ['green', 'stations', 'groups', 'by', 'minutes', 'round', 'change', 'balls'] as const)
+    if (asked[name] !== undefined && asked[name] !== USUAL[name]) query.set(name, String(asked[name]));
+  return query.size === 0 ? '' : `?${query}`;
+}
+
+export { MOST_PLAYERS, MOST_STATIONS };

@@ -1,0 +1,72 @@
+import { notFound, redirect } from 'next/navigation';
+import { sayShots } from '@/core/board/say-cell';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { gameStations } from '@/core/green/game';
+import { inTheWayOn } from '@/core/squad/on-green';
+import { squadSession, type Squaddie } from '@/core/squad/squad-session';
+import { requireCoach } from '@/server/actor';
+import { asSquadQuery, MOST_PLAYERS, MOST_STATIONS, readSquadAsked, type SquadAsked } from './asked';
+import { groupName, SquadPage } from './squad-page';
+import { Wall } from './wall';
+
+/** A squad's session as its address asks for it, with everything that is said about it. */
+async function squadOf(slug: string, params: Record<string, unknown>) {
+  const { data, academy, model } = await requireCoach(slug);
+  const asked = readSquadAsked(params);
+  const [rows, greens, briefs, row] = await Promise.all([
+    data.listPlayers(),
+    data.listGreens(),
+    data.heldBriefs(),
+    asked.green ? data.getGreen(asked.green) : null,
+  ]);
+  const green = row ? { greenId: row.greenId, plan: { ...row.plan, stations: row.plan.stations.slice(0, MOST_STATIONS) } } : null;
+  const cells = new Map(model.cells.map((cell) => [cell.key, cell]));
+  const all = rows.map(({ player }): Squaddie => {
+    const brief = briefs.get(player.playerId)?.brief;
+    const weakest = brief?.weakest ? cells.get(brief.weakest.key) : undefined;
+    const { playerId, name, level } = player;
+    return { playerId, name, level, lost: brief?.lost.mean ?? null, weakest: weakest ? sayShots(weakest) : null };
+  });
+  const here = all.filter(({ playerId }) => !asked.without.includes(playerId)).slice(0, MOST_PLAYERS);
+  const stations = green
+    ? gameStations(green.plan, academy.units, 1).map((station, i) => ({
+        name: `Station ${i + 1}`,
+        what: `${sayStation(station, academy.units)}, ${sayStationLie(station)}`,
+      }))
+    : Array.from({ length: asked.stations }, (_, i) => ({ name: `Station ${i + 1}`, what: '' }));
+  const session =
+    here.length < 2 || stations.length === 0
+      ? null
+      : squadSession({
+          players: here,
+          stations: stations.map(({ name }) => ({ name, balls: asked.balls })),
+          inTheWay: green ? inTheWayOn(green.plan) : stations.map(() => stations.map(() => false)),
+          groups: asked.groups === 0 ? null : asked.groups,
+          by: asked.by,
+          minutes: asked.minutes,
+          roundMinutes: asked.round,
+          changeMinutes: asked.change,
+        });
+  return { asked: { ...asked, green: green?.greenId } satisfies SquadAsked, all, greens, green, stations, session, units: academy.units };
+}
+
+export async function SquadRoundsRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const { asked, all, greens, green, stations, session, units } = await squadOf(slug, params);
+  return (
+    <SquadPage
+      {...{ slug, asked, green, stations, session, units }}
+      players={all.map(({ playerId, name }) => ({ id: playerId, name }))}
+      greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
+    />
+  );
+}
+
+export async function WallRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const { asked, stations, session } = await squadOf(slug, params);
+  const back = `/a/${slug}/plan/squad${asSquadQuery(asked)}`;
+  if (!session) redirect(back);
+  if (session.rounds.length === 0) notFound();
+  const groups = session.groups.map((people, group) => ({ name: groupName(group), people: people.map(({ name }) => name).join(', ') }));
+  const names = stations.map(({ name, what }) => [name.replace('Station ', ''), what].filter(Boolean).join(' · '));
+  return <Wall session={{ rounds: session.rounds, groups }} stations={names} back={back} />;
+}
