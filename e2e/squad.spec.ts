@@ -19,7 +19,7 @@ test('the demo squad on the practice green: nobody twice at a station, no statio
   await page.goto(`${HOME}/plan`);
   await page.getByRole('link', { name: /^A squad in rounds/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: '8 players in rounds' })).toBeVisible();
-  await page.getByLabel('On').selectOption('Low green');
+  await page.getByLabel('On', { exact: true }).selectOption('Low green');
   await expect(page.getByRole('heading', { level: 1, name: '8 players in rounds on Low green' })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Low green with its stations' })).toBeVisible();
   const rounds = await table(page);
@@ -62,7 +62,7 @@ test('on the wall: the minutes that are left, who goes where, and it goes on aft
 test.describe('an academy that begins', () => {
   test.use({ storageState: { cookies: [], origins: [] } });
   test('without players there is nobody to plan for; with two there are rounds', async ({ page }) => {
-    const home = await signUp(page, 'Rounds');
+    const home = await signUp(page, { academy: 'Rounds' });
     await page.goto(`${home}/plan`);
     await expect(page.getByText('Plans are made for somebody')).toBeVisible();
     await page.goto(`${home}/plan/squad`);

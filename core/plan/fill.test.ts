@@ -9,6 +9,7 @@ import { modelOf } from '../skill/model';
 import { game, idOf, left, shot, station, yd } from '../testing/make';
 import { canPlay } from './can-play';
 import { fillHour, fillPart, type FillOrder } from './fill';
+import { filledWith } from './filled';
 import { partSchema, type Part, type PartKind } from '../hour/hour';
 import { partsOf } from '../hour/parts-of';
 import { PRESETS } from '../hour/school';
@@ -111,6 +112,10 @@ test('a whole hour is filled: no game twice, pinned parts stay, and the same ord
 test('the test is the game that comes last', () => {
   const filled = fillHour(order(), hourOf('test', 50), model);
   expect(filled.test!.game).toEqual(filled.game!.game);
+  let id = 100;
+  const parts = filledWith(hourOf('test', 50), filled, () => idOf(id++));
+  expect(parts[0]!.game).toEqual(parts.at(-1)!.game);
+  expect(parts[0]!.luck).toBe(filled.test!.luck);
   // A score scatters by luck, and by less than what there is to score.
   expect(filled.test!.luck).toBeGreaterThan(0.3);
   expect(filled.test!.luck).toBeLessThan(15);

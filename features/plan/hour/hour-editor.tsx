@@ -9,7 +9,7 @@ import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
 import { hourSchema, LONGEST, PART_KINDS, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
 import { withBoundary, withMinutes, without } from '@/core/hour/minutes';
-import { filledPart, type Candidate } from '@/core/plan/filled';
+import { filledWith, type Candidate } from '@/core/plan/filled';
 import { bringToAll } from '@/core/sheet/sheet';
 import { listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
@@ -87,7 +87,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     setBusy([]);
     if (!answer?.ok) return setWrong({ '': answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
     setWrong({});
-    setHour((now) => ({ ...now, parts: withTest(now.parts.map((part) => filledPart(part, answer.filled[part.key], newId))) }));
+    setHour((now) => ({ ...now, parts: filledWith(now.parts, answer.filled, newId) }));
     setDirty(true);
   };
   const rearrange = (next: Hour, people = who) => {

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { notFound, redirect } from 'next/navigation';
 import { LIBRARY } from '@/core/game/library';
-import { newHour, withTest } from '@/core/hour/change';
+import { newHour } from '@/core/hour/change';
 import { PRESETS } from '@/core/hour/school';
 import { canPlay } from '@/core/plan/can-play';
-import { filledPart } from '@/core/plan/filled';
+import { filledWith } from '@/core/plan/filled';
 import { counted, listed } from '@/core/units/format';
 import { requireCoach } from '@/server/actor';
 import { filledParts } from '@/server/known/proposals';
@@ -66,7 +66,7 @@ export async function NewHourRoom({ slug, params }: { slug: string; params: Reco
   const people = who.flatMap((id) => rows.find(({ player }) => player.playerId === id)?.player ?? []);
   const green = greenId ? await desk.data.getGreen(greenId) : null;
   const filled = await filledParts(desk, people, { school, parts: empty.parts, green: green?.plan ?? null, seed: 1 });
-  const initial = { ...empty, parts: withTest(empty.parts.map((part) => filledPart(part, filled[part.key], randomUUID))) };
+  const initial = { ...empty, parts: filledWith(empty.parts, filled, randomUUID) };
   return <HourEditor {...shared} games={games} hourId={randomUUID()} initial={initial} who={who} savedAt={null} />;
 }
 
