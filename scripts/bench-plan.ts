@@ -5,8 +5,12 @@ import { evidenceOf, ringRecord, trueStrokes } from '@/core/made-up/players';
 import { seededRandom } from '@/core/math/random';
 import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
+import { PURPOSES } from '@/core/plan/kinds';
 import { OpenStrokes, type Batch } from '@/core/plan/open';
+import { propose, proposedFor } from '@/core/plan/propose';
 import { cellKey } from '@/core/skill/cells';
+import { believe, diagnose } from '@/core/skill/diagnose';
+import { gather } from '@/core/skill/evidence';
 import { fit } from '@/core/skill/fit';
 import { addTo, type BallGroup } from '@/core/skill/groups';
 import { modelOf } from '@/core/skill/model';
@@ -18,13 +22,15 @@ import { GENERATORS, levelNeeds, makePlayer, type Generator } from './made-up';
 /**
  * What sixty balls of shots that are chosen for a player tell, against sixty of the demo's fixed games and sixty spread evenly, on made-up
  * players of both generators: `npm run bench:plan -- --players 100 --start 120 --seed 1`. By how much the variances of the strokes lost in a
- * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three.
+ * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three. With `--time`: how long
+ * proposals take.
  */
 const { values } = parseArgs({
   options: {
     players: { type: 'string', default: '100' },
     seed: { type: 'string', default: '1' },
     start: { type: 'string', default: '120' },
+    time: { type: 'boolean', default: false },
   },
 });
 const [players, seed, start] = [Number(values.players), Number(values.seed), Number(values.start)];
@@ -122,4 +128,26 @@ function gameOf(way: Way, known: KnownPlayer, allowed: readonly number[], game: 
   return Array.from({ length: each }, (_, ball) => ({ cell: DEMO_CELLS[(from + ball) % DEMO_CELLS.length]!, balls: 1 }));
 }
 
-for (const generator of GENERATORS) bench(generator);
+/** How long three proposals take, for one player and for many. */
+function time(many: number): void {
+  const UNMEASURED = { paceM: null, clubM: null, putterM: null };
+  const who = Array.from({ length: many }, (_, i) => {
+    const { practising, random } = makePlayer(1, all, seed * 7919 + i);
+    const { level } = practising;
+    const { groups } = evidenceOf(practising, all, reference, start, random);
+    const evidence = { ...gather([]), groups };
+    const belief = believe(evidence, model, level);
+    const judged = diagnose(model, belief, evidence, { level, mix: model.mix(level) });
+    return { playerId: String(i), name: `Player ${i}`, level, belief, judged, ...UNMEASURED };
+  });
+  for (const purpose of PURPOSES) {
+    if (purpose === 'compete' && many < 2) continue;
+    const from = performance.now();
+    const order = { players: who, purpose, minutes: 20, green: null, units: 'imperial', coach: UNMEASURED, seed: 1 } as const;
+    for (let which = 0; which < proposedFor(purpose); which++) propose(order, which, model);
+    console.log(`three proposals to ${purpose.replaceAll('_', ' ')}, ${many} players: ${((performance.now() - from) / 1000).toFixed(2)} s`);
+  }
+}
+
+if (values.time) for (const many of [1, 8, 24]) time(many);
+else for (const generator of GENERATORS) bench(generator);

@@ -4,6 +4,7 @@ import { plainEntrant } from '@/core/game/entrant';
 import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
+import { demoHours } from '@/core/demo/hours';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { shippedReference } from '@/core/golf/reference';
 import type { Member } from '@/db/actor';
@@ -11,6 +12,7 @@ import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { saveGame } from '@/db/queries/games';
 import { saveGreen } from '@/db/queries/greens';
+import { saveHour, takeRun } from '@/db/queries/hours';
 import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
@@ -59,6 +61,13 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
       );
     }
     await rebuildShots(tx, actor);
+    const idOf = (title: string) => games.find(({ spec }) => spec.title === title)!.gameId;
+    for (const { player, hour, run } of demoHours(now, now.toISOString().slice(0, 10), idOf)) {
+      const hourId = randomUUID() as string;
+      const who = playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === player)]!;
+      await saveHour(tx, actor, hourId, hour, [who], null);
+      if (run) await takeRun(tx, actor, run({ runId: randomUUID(), hourId }));
+    }
   });
 }
 

@@ -16,6 +16,8 @@ export type SuggestedAllowances = {
 };
 
 const HALF = 0.5;
+/** Of more players the pairs are too many to be made more even one by one: each is even with the strongest. */
+const REFINED = 8;
 
 /**
  * Head starts with which everybody beats the strongest about every second time, in halves of what the score counts (of a
@@ -47,7 +49,8 @@ export function allowancesFor(
   const starts = found.map(({ allowance }) => allowance);
   const chanceOf = (a: number, b: number) => beats(leads[a]!, leads[b]!, (starts[a]! - starts[b]!) * unit);
   // Pairs of those with head starts may be less even: half a step up or down for one, two or all of them, as long as the least even pair gets more even.
-  const moves = players.length > 2 ? movesOf(players.map((_, seat) => seat).filter((seat) => seat !== scratch)) : [];
+  const moves =
+    players.length > 2 && players.length <= REFINED ? movesOf(players.map((_, seat) => seat).filter((seat) => seat !== scratch)) : [];
   for (let better = moves.length > 0; better;) {
     better = false;
     for (const move of moves) {

@@ -1,9 +1,6 @@
 import Link from 'next/link';
 import type { HourRow } from '@/server/data';
-import { clockOf } from '@/core/hour/run';
-import { counted, listed } from '@/core/units/format';
-import { SAY_KIND } from '../session/say-part';
-import { hourAddress } from '../session/address';
+import { HourLine } from '../session/hour-line';
 import styles from './plan.module.scss';
 
 type Props = {
@@ -14,9 +11,6 @@ type Props = {
   /** Whether there is anybody to plan for. */
   anybody: boolean;
 };
-
-/** Of more names than these the players are counted. */
-const NAMED = 3;
 
 /** The room Plan: what can be made, and what is planned. */
 export function PlanPage({ slug, hours, today, anybody }: Props) {
@@ -73,34 +67,3 @@ export function PlanPage({ slug, hours, today, anybody }: Props) {
     </div>
   );
 }
-
-/** An hour in a line: what, for whom, when, its parts to scale, and how it was done. */
-function HourLine({ slug, row: { hourId, hour, players, run } }: { slug: string; row: HourRow }) {
-  const who = players.length > NAMED ? counted(players.length, 'player') : listed(players.map(({ name }) => name));
-  return (
-    <li className={styles.hour}>
-      <Link href={`/a/${slug}/plan/hour/${hourId}`} className={styles.hourName}>
-        <b>{hour.title}</b>
-        <span className="small-print">{[who, hour.day && sayDay(hour.day)].filter(Boolean).join(' · ')}</span>
-      </Link>
-      <span className={styles.bar} aria-hidden="true">
-        {hour.parts.map((part) => (
-          <span key={part.key} style={{ flexGrow: part.minutes }} title={`${SAY_KIND[part.kind]}, ${part.minutes} min`} />
-        ))}
-      </span>
-      <span className="fig text-nowrap">{hour.minutes} min</span>
-      {run ? (
-        <span className="small-print text-nowrap">
-          {run.endedAt === null ? 'under way' : `done in ${Math.round(clockOf(run, hour, 0).goneS / 60)} min`}
-        </span>
-      ) : (
-        <a href={hourAddress(slug, hourId)} className="btn btn-sm btn-outline-dark">
-          Start
-        </a>
-      )}
-    </li>
-  );
-}
-
-const sayDay = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));

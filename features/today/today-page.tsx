@@ -4,9 +4,10 @@ import Link from 'next/link';
 import type { CSSProperties } from 'react';
 import { ballsOf } from '@/core/game/phases';
 import { sayGoal } from '@/core/game/words/goal-words';
-import type { Academy, Answer, FinishedLine, SessionLine } from '@/server/data';
+import type { Academy, Answer, FinishedLine, HourRow, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
 import { sayMoment } from '@/core/units/say-moment';
+import { HourLine } from '../session/hour-line';
 import { SessionLines } from '../session/session-lines';
 import { startAddress } from '../session/address';
 import type { Candidate } from '../forecast/use-beliefs';
@@ -30,6 +31,8 @@ type Props = {
   unfinished: SessionLine[];
   recent: FinishedLine[];
   conditions: Conditions;
+  /** Hours that are planned for today, or under way. */
+  hours: readonly HourRow[];
   /** Whether what is not known of some players is being worked out. */
   pending: boolean;
 };
@@ -40,7 +43,7 @@ const OFTEN = 3;
 const SHOWN = { players: 12, games: 5, news: 4 } as const;
 
 /** The first page: what to do next, what waits, what was. */
-export function TodayPage({ academy, now, players, visits, firstLook, games, unfinished, recent, conditions, pending }: Props) {
+export function TodayPage({ academy, now, players, visits, firstLook, games, unfinished, recent, conditions, hours, pending }: Props) {
   const { slug, timeZone, strokesAs: strokes } = academy;
   const base = `/a/${slug}`;
   const said = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone, ...options }).format(now);
@@ -69,6 +72,16 @@ export function TodayPage({ academy, now, players, visits, firstLook, games, unf
             )}
           </span>
         </h1>
+        {hours.length > 0 && (
+          <>
+            <h2 className="mt-2 mb-1">Planned</h2>
+            <ul className="rows">
+              {hours.map((row) => (
+                <HourLine key={row.hourId} slug={slug} row={row} />
+              ))}
+            </ul>
+          </>
+        )}
         {fresh.length > 0 && (
           <FirstLook
             slug={slug}

@@ -9,13 +9,15 @@ export async function TodayRoom({ slug }: { slug: string }) {
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
   const now = new Date();
-  const [players, games, unfinished, recent, conditions, visits] = await Promise.all([
+  const [players, games, unfinished, recent, conditions, visits, hours, today] = await Promise.all([
     data.listPlayers(),
     data.listGames(),
     data.unfinishedSessions(20, { withBalls: true }),
     data.finishedSessions(8),
     data.conditionsToday(),
     data.visitsOnThisWeekday(WEEKS),
+    data.listHours({ current: true }),
+    data.dayInAcademy(),
   ]);
   const briefs = await briefsOf(desk, players);
   const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
@@ -30,6 +32,7 @@ export async function TodayRoom({ slug }: { slug: string }) {
       unfinished={unfinished}
       recent={recent}
       conditions={conditions}
+      hours={hours.filter(({ hour, run }) => (run ? run.endedAt === null : hour.day === today))}
       pending={briefs.pending}
     />
   );

@@ -33,6 +33,7 @@ const nothing: Props = {
   unfinished: [],
   recent: [],
   conditions: {},
+  hours: [],
   pending: false,
 };
 const fresh = (id: string, name: string): Player => ({

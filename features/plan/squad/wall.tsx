@@ -46,6 +46,7 @@ export function Wall({ session, stations, back }: Props) {
   useEffect(() => {
     if (phase !== 'before' && sound) ring(sound);
   }, [phase, sound]);
+  const withCoach = (group: number) => !over && current.coach === group;
   const start = () => {
     // A browser lets a page sound only after somebody pressed something.
     setSound(new AudioContext());
@@ -75,11 +76,11 @@ export function Wall({ session, stations, back }: Props) {
       </header>
       <ol className={styles.wallGroups} style={{ '--groups': groups.length } as React.CSSProperties}>
         {groups.map(({ name, people }, group) => (
-          <li key={name} className={current.coach === group ? styles.withCoach : undefined}>
+          <li key={name} className={withCoach(group) ? styles.withCoach : undefined}>
             <b>{name}</b>
             <span>{people}</span>
             <strong>{over ? '–' : stations[current.at[group]!]}</strong>
-            {current.coach === group && <small>with the coach</small>}
+            {withCoach(group) && <small>with the coach</small>}
           </li>
         ))}
       </ol>
