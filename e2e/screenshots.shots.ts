@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { pressKey, startPlay, startTogether, targetScale, typeFeet } from './steps';
+import { pressKey, startPlay, startTogether, targetScale } from './steps';
 
 /** The pictures of docs/screenshots, from the demo data: `npm run screenshots`. */
 const folder = 'docs/screenshots';
@@ -106,34 +106,43 @@ test('play', async ({ page }) => {
   await shoot(page, 'summary');
 });
 
-test('where games are started at the green', async ({ page }) => {
+test('plans', async ({ page }) => {
+  await page.goto(`${base}/greens`);
+  const low = (await page
+    .getByRole('link', { name: /Low green/ })
+    .first()
+    .getAttribute('href'))!
+    .split('/')
+    .at(-1)!;
+  await page.goto(`${base}/plan/game?minutes=30`);
+  await page.getByLabel('For whom').selectOption('Ottilie');
+  await expect(page.getByRole('heading', { level: 1, name: 'A game for Ottilie' })).toBeVisible();
+  await expect(page.getByRole('article')).toHaveCount(3);
+  await shoot(page, 'order');
+  const ottilie = new URL(page.url()).searchParams.get('for')!;
+  await page.goto(`${base}/plan/hour/new?for=${ottilie}`);
+  await expect(page.getByRole('article')).toHaveCount(5);
+  await shoot(page, 'hour');
+  await page.goto(`${base}/plan/squad?green=${low}`);
+  await expect(page.getByRole('table')).toBeVisible();
+  await shoot(page, 'rounds');
+  await page.goto(`${base}/plan`);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/play');
-  await expect(page.getByRole('heading', { name: 'Start a game' })).toBeVisible();
-  await shoot(page, 'start');
+  const hour = await page.getByRole('link', { name: /^Pitches, then the Six/ }).getAttribute('href');
+  await page.goto(`/play#hour~lantern-hollow%2F${hour!.split('/').at(-1)!}`);
+  await expect(page.getByText(/^Part 2 of 4/)).toBeVisible();
+  await shoot(page, 'hour-clock');
 });
 
-test('a duel', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${base}/games/library/nearest-the-lamp`);
-  await startTogether(page, 'Kofi', 'Inga');
-  await typeFeet(page, '4', '6', 'h', '2', '9', '3', '5');
-  await shoot(page, 'play-duel');
-});
-
-test('a squad on other screens', async ({ page, browser }) => {
+test('a player’s own phone', async ({ page, browser }) => {
   await page.goto(`${base}/games`);
   await page.getByRole('link', { name: /Half Moon/ }).click();
   await page.getByLabel('several').click();
   await startTogether(page, 'Bashir', 'Inga', 'Kofi', 'Ottilie', 'Ruaridh');
-  const sessionId = new URL(page.url()).hash.slice(1);
   for (const [n, key] of ['12 ft', '6 ft', 'out', '20 ft', '12 ft', '6 ft', '6 ft', '20 ft', 'out', '12 ft', '20 ft', 'Holed'].entries()) {
     await page.getByRole('button', { name: new RegExp(`^${key}, `) }).click();
     await page.waitForTimeout(420 + n);
   }
-  await page.goto(`${base}/sessions/${sessionId}/board`);
-  await expect(page.getByLabel('Score of Bashir')).not.toHaveText('0');
-  await shoot(page, 'board');
   await page.goto(`${base}/players`);
   await page.getByRole('link', { name: /^Inga/ }).click();
   await page.getByRole('link', { name: 'Sessions' }).click();

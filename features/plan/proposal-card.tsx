@@ -41,7 +41,7 @@ export function ProposalCard({ slug, proposal, gameId, players, green, units, de
     ...(game.goal === null || goalChance === null
       ? []
       : ([[`Goal, ${Math.round(100 * goalChance)} times in 100`, sayScore(game.goal, unit, units)]] as [string, string][])),
-    ['What a ball tells', `${Math.round(100 * tells)}% of a measured one`],
+    ['You learn, per ball', `${Math.round(100 * tells)}% of a measured one`],
     ...(walkM === null ? [] : ([['Walk round the stations', `${Math.round(fromMetres(walkM, far))} ${far}`]] as [string, string][])),
   ];
   const allowances = headStarts

@@ -24,13 +24,11 @@ export function HourLine({ slug, row: { hourId, hour, players, run } }: { slug: 
         ))}
       </span>
       <span className="fig text-nowrap">{hour.minutes} min</span>
-      {run ? (
-        <span className="small-print text-nowrap">
-          {run.endedAt === null ? 'under way' : `done in ${Math.round(clockOf(run, hour, 0).goneS / 60)} min`}
-        </span>
+      {run && run.endedAt !== null ? (
+        <span className="small-print text-nowrap">done in {Math.round(clockOf(run, hour, 0).goneS / 60)} min</span>
       ) : (
-        <a href={hourAddress(slug, hourId)} className="btn btn-sm btn-outline-dark">
-          Start
+        <a href={hourAddress(slug, hourId)} className={`btn btn-sm ${run ? 'btn-primary' : 'btn-outline-dark'}`}>
+          {run ? 'Go on' : 'Start'}
         </a>
       )}
     </li>

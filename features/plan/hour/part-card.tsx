@@ -86,8 +86,8 @@ export function PartCard({ part, units, games, faults, busy, onMinutes, onChange
           </p>
           <Form.Control
             maxLength={80}
-            aria-label="The one thought"
-            placeholder="One thought, such as: brush the grass"
+            aria-label="Swing thought"
+            placeholder="Swing thought: brush the grass"
             value={cue}
             onChange={(event) => onChange({ cue: event.target.value })}
           />
