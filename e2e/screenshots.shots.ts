@@ -87,9 +87,6 @@ test('play', async ({ page }) => {
     await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   }
   await shoot(page, 'play');
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await shoot(page, 'play-dusk');
-  await page.emulateMedia({ colorScheme: 'light' });
   await page.mouse.click(x - 2.6 * perFt, y + 3.4 * perFt);
   await page.getByRole('button', { name: /^Record/ }).click();
   await page.getByRole('button', { name: 'Type distance' }).click();

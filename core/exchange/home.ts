@@ -2,8 +2,7 @@ import * as z from 'zod';
 import { documentKind, type Step } from '../document';
 import { UNIT_SYSTEMS } from '../units/length';
 import { whole } from '../stored';
-import { storedHours } from '../hour/stored-hours';
-import { storedRuns } from '../hour/stored-runs';
+import { storedHours, storedRuns } from '../hour/stored-hours';
 import { kitSchema } from './kit';
 
 /** A planned hour, for whom it is, and how it was done last; null: it was not. */

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { storedGames } from '../game/stored-games';
 import { day, filledLine, key, line } from '../stored';
 import { schoolSchema } from './school';
-import { HOUR_VERSION } from './stored-hours';
+import { HOUR_VERSION } from './steps';
 
 /** What a part of an hour is: technique is not scored, a game is; the test is the same game as the last one. */
 export const PART_KINDS = ['technique', 'test', 'landing', 'lies', 'putting', 'other', 'game'] as const;

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { key, moment, whole } from '../stored';
-import { RUN_VERSION, storedRuns } from './stored-runs';
+import { RUN_VERSION } from './steps';
 
 /** What became of a part: one that was left before its time was over is done; stopped is what ended the hour. */
 export const PART_STATES = ['waiting', 'running', 'done', 'skipped', 'stopped'] as const;
@@ -30,5 +30,3 @@ export const runSchema = z.object({
 });
 /** An hour as it was done: which part when, what was played in it, what was skipped. Times are the device's. */
 export type Run = z.infer<typeof runSchema>;
-/** A run as a device of any version sends it. */
-export const sentRunSchema = z.preprocess(storedRuns.read, runSchema);

@@ -1,7 +1,7 @@
 import type { Hour } from './hour';
 import { fittedInto } from './minutes';
 import type { Run, RunPart } from './run-schema';
-import { RUN_VERSION } from './stored-runs';
+import { RUN_VERSION } from './steps';
 
 const MINUTE_MS = 60_000;
 

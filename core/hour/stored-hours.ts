@@ -1,9 +1,9 @@
-import { documentKind, type Step } from '../document';
+import { documentKind } from '../document';
 import type { Hour } from './hour';
+import type { Run } from './run-schema';
+import { HOUR_STEPS, RUN_STEPS } from './steps';
 
-/** How the shape of hours changed, step by step. */
-const STEPS: readonly Step[] = [];
-/** The version of a planned hour that this program writes. */
-export const HOUR_VERSION = STEPS.length + 1;
 /** Hours that were stored. */
-export const storedHours = documentKind<Hour>(STEPS);
+export const storedHours = documentKind<Hour>(HOUR_STEPS);
+/** Runs that were stored. */
+export const storedRuns = documentKind<Run>(RUN_STEPS);

@@ -1,6 +1,5 @@
-import { storedHours } from '@/core/hour/stored-hours';
+import { storedHours, storedRuns } from '@/core/hour/stored-hours';
 import { storedSchools } from '@/core/hour/school';
-import { storedRuns } from '@/core/hour/stored-runs';
 import { date, foreignKey, index, integer, pgTable, primaryKey, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, document } from './columns';
 import { game } from './games';
