@@ -9,9 +9,11 @@ import { newPlayer } from '../core/people/player';
 import { EVENT_VERSION } from '../core/shot/read-event';
 import type { ShotEvent } from '../core/shot/shot';
 import { green } from '../core/testing/make-green';
+import { hourOf } from '../core/testing/make-hour';
 import { openDb } from '../db/client';
 import { saveGame } from '../db/queries/games';
 import { saveGreen } from '../db/queries/greens';
+import { saveHour } from '../db/queries/hours';
 import { keepLink, keepReaderKey } from '../db/queries/links';
 import { savePlayer } from '../db/queries/players';
 import { saveNote, startSession } from '../db/queries/sessions';
@@ -32,12 +34,14 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId] = Array.from({ length: 6 }, () => randomUUID() as string);
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId] = Array.from({ length: 7 }, () => randomUUID() as string);
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
     await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
     const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
     await saveGame(db, actor, gameId!, spec);
     await saveGreen(db, actor, greenId!, green({ title: `${name} Green` }));
+    const hour = hourOf({ title: `${name} Hour` }, { gameId: gameId!, spec });
+    await saveHour(db, actor, hourId!, hour, [playerId!], null);
     const seats = [playerId!, mateId!];
     await startSession(
       db,
@@ -75,8 +79,16 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const [link, reader] = [secret(), secret()];
     await keepLink(db, actor, mateId!, { linkId: linkId!, tokenHash: link.tokenHash, expiresAt });
     await keepReaderKey(db, actor, sessionId!, { keyId: randomUUID(), tokenHash: reader.tokenHash, expiresAt });
-    const ids = { playerId: playerId!, mateId: mateId!, gameId: gameId!, greenId: greenId!, sessionId: sessionId!, linkId: linkId! };
-    return { name, slug, email, academyId, ...ids, spec, balls, linkToken: link.token, readerKey: reader.token };
+    const ids = {
+      playerId: playerId!,
+      mateId: mateId!,
+      gameId: gameId!,
+      greenId: greenId!,
+      sessionId: sessionId!,
+      linkId: linkId!,
+      hourId: hourId!,
+    };
+    return { name, slug, email, academyId, ...ids, spec, hour, balls, linkToken: link.token, readerKey: reader.token };
   } finally {
     await pool.end();
   }

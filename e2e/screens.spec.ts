@@ -46,6 +46,12 @@ const ROOMS = async () => {
     '/greens/new',
     `/greens/${green_id}`,
     `/greens/${green_id}/plan`,
+    '/plan',
+    `/plan/game?for=${player_id}&green=${green_id}`,
+    `/plan/game?for=${player_id}&what=compete`,
+    `/plan/hour/new?for=${player_id}`,
+    `/plan/squad?green=${green_id}`,
+    '/plan/squad/wall',
     '/players',
     '/players/new',
     '/players/links',
@@ -98,6 +104,25 @@ for (const size of SIZES.filter((one) => !looksAlike(one))) {
     expect(complained).toEqual([]);
   });
 }
+
+for (const [size, colorScheme] of [...SIZES.slice(0, 2).map((one) => [one, 'light'] as const), [SIZES[0]!, 'dark'] as const])
+  test(`an hour at the green at ${size.width}x${size.height}, ${colorScheme}: readable, its keys in sight`, async ({ page }) => {
+    const complained = complaints(page);
+    await page.emulateMedia({ colorScheme });
+    await page.setViewportSize(size);
+    const hours = await ask<{ hour_id: string; title: string }>(
+      `select hour_id, hour ->> 'title' as title from hour h join auth_organization o on o.id = h.academy_id where o.slug = 'lantern-hollow'`,
+    );
+    const at = (title: string) => `/play#hour~lantern-hollow%2F${hours.find((one) => one.title === title)!.hour_id}`;
+    await page.goto(at('Lag putts before the league'));
+    await expect(page.getByRole('button', { name: 'Start the clock' })).toBeVisible();
+    await examine(page, 'an hour before it begins', { inTheSun: true });
+    await page.goto('/');
+    await page.goto(at('Pitches, then the Six'));
+    await expect(page.getByText(/^Part 2 of 4/)).toBeVisible();
+    await examine(page, 'an hour under way', { inTheSun: true, inSight: true });
+    expect(complained).toEqual([]);
+  });
 
 for (const [size, colorScheme] of [...SIZES.map((one) => [one, 'light'] as const), [SIZES[0]!, 'dark'] as const])
   test(`play at ${size.width}x${size.height}, ${colorScheme}: readable, and everything in sight`, async ({ page }) => {

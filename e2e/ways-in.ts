@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import { DEMO_GREENS } from '../core/demo/greens';
+import { beginRun } from '../core/hour/run';
 import { newPlayer } from '../core/people/player';
 import type { OwnAcademy } from './own-academy';
 
@@ -27,6 +28,13 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/greens/[green]/page.tsx': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}`,
   'a/[academy]/greens/[green]/plan/page.tsx': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}/plan`,
   'a/[academy]/greens/[green]/file/route.ts': ({ slug, greenId }) => `/a/${slug}/greens/${greenId}/file`,
+  'a/[academy]/plan/page.tsx': ({ slug }) => `/a/${slug}/plan`,
+  'a/[academy]/plan/game/page.tsx': ({ slug, playerId }) => `/a/${slug}/plan/game?for=${playerId}`,
+  'a/[academy]/plan/game/design/page.tsx': ({ slug, playerId }) => `/a/${slug}/plan/game/design?for=${playerId}&proposal=0`,
+  'a/[academy]/plan/hour/new/page.tsx': ({ slug, playerId }) => `/a/${slug}/plan/hour/new?for=${playerId}`,
+  'a/[academy]/plan/hour/[hour]/page.tsx': ({ slug, hourId }) => `/a/${slug}/plan/hour/${hourId}`,
+  'a/[academy]/plan/squad/page.tsx': ({ slug, greenId }) => `/a/${slug}/plan/squad?green=${greenId}`,
+  'a/[academy]/plan/squad/wall/page.tsx': ({ slug }) => `/a/${slug}/plan/squad/wall?stations=3`,
   'a/[academy]/players/page.tsx': ({ slug }) => `/a/${slug}/players`,
   'a/[academy]/players/new/page.tsx': ({ slug }) => `/a/${slug}/players/new`,
   'a/[academy]/players/links/page.tsx': ({ slug }) => `/a/${slug}/players/links`,
@@ -69,6 +77,17 @@ const said = (event: (of: OwnAcademy) => object): Route => ({
 /** Routes of the programming interface, by their file; the sign-in service has a test of its own. */
 export const ROUTES: Readonly<Record<string, Route[]>> = {
   'api/v1/home/route.ts': [{ method: 'GET', path: ({ slug }) => `/api/v1/home?academy=${slug}`, by: 'coach or link' }],
+  'api/v1/hours/[hour]/run/route.ts': [
+    {
+      method: 'PUT',
+      path: ({ hourId }) => `/api/v1/hours/${hourId}/run`,
+      body: ({ slug, hourId, hour }) => ({
+        academy: slug,
+        run: beginRun(hour, { runId: randomUUID(), hourId }, new Date().toISOString()),
+      }),
+      by: 'coach or link',
+    },
+  ],
   'api/v1/sessions/route.ts': [
     {
       method: 'POST',
@@ -158,6 +177,10 @@ const now = () => new Date();
 export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = {
   saveGameAction: ({ gameId, spec }) => [gameId, { ...spec, title: 'Changed' }, null, null],
   importGameAction: ({ spec }) => [randomUUID(), JSON.stringify({ ...spec, title: 'Changed' })],
+  fillAction: ({ playerId, hour: { school, parts } }) => [[playerId], { school, parts, greenId: null, seed: 1 }],
+  saveHourAction: ({ hourId, hour, playerId }) => [hourId, { ...hour, title: 'Changed' }, [playerId], now()],
+  archiveHourAction: ({ hourId }) => [hourId, true],
+  saveSchoolAction: ({ hour: { school } }) => [randomUUID(), { ...school, name: 'Changed' }],
   archiveAction: ({ gameId }) => [gameId, true],
   kitAction: ({ gameId, playerId }) => [{ gameId }, [playerId]],
   savePaceAction: ({ playerId }) => [playerId, 0.8],

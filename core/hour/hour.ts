@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { gameSpecSchema } from '../game/spec';
 import { storedGames } from '../game/stored-games';
 import { day, filledLine, key, line } from '../stored';
 import { schoolSchema } from './school';
@@ -16,8 +17,7 @@ const ballsInSet = z.int({ error: 'Enter a whole number.' }).min(1, 'At least 1.
 /** A game of a part: as it will be played, under its id in the academy. */
 export const partGameSchema = z.object({
   gameId: z.uuid(),
-  /** As it was stored, however stricter the designer has become since. */
-  spec: z.unknown().refine(storedGames.understands, 'This game was made with a newer version of the program.').transform(storedGames.read),
+  spec: z.preprocess(storedGames.read, gameSpecSchema),
 });
 
 export const partSchema = z.object({
@@ -38,7 +38,7 @@ export const partSchema = z.object({
   /** Whether it stays when the rest is filled anew. */
   pinned: z.boolean().default(false),
   /** Of a test: by how much its score differs by luck alone, as a standard deviation in what it counts; null: not known. */
-  luck: z.number().gt(0).nullable().default(null),
+  luck: z.number().gt(0).max(10_000).nullable().default(null),
 });
 export type Part = z.infer<typeof partSchema>;
 
