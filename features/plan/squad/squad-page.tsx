@@ -71,7 +71,7 @@ function Arranged({ session, stations, green, units }: Pick<Props, 'stations' | 
           {reason}
         </p>
       ))}
-      <div className={styles.scroll}>
+      <div className={styles.scroll} role="region" aria-label="Rounds" tabIndex={0}>
         <table className={styles.rounds}>
           <caption>
             {counted(rounds.length, 'round')}, {ends} minutes. One bell for all.
