@@ -3,6 +3,9 @@ import { join } from 'node:path';
 import { documentKind } from '../document';
 import { bundleSchema, storedBundles, type Bundle } from '../exchange/bundle';
 import { homeSchema, storedHomes } from '../exchange/home';
+import { hourSchema } from '../hour/hour';
+import { runSchema } from '../hour/run-schema';
+import { storedHours, storedRuns } from '../hour/stored-hours';
 import { sentStartSchema } from '../exchange/session-start';
 import { sentNoteSchema, type SessionNote } from '../exchange/session-note';
 import type { Entrant } from '../game/entrant';
@@ -34,7 +37,8 @@ const games = [1, 2, 3, 4].flatMap((version) => read<Played[]>(`games-${version}
 const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-${version}.json`));
 
 const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
-const homes = [1].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
+const planned = [1].map((version) => read<{ hours: object[]; runs: object[] }>(`hours-${version}.json`));
+const homes = [1, 2].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
 
 test('every way of scoring, every kind of event and every part of a green is among them', () => {
   expect(new Set(games.map(({ spec }) => spec.scoring.scheme))).toEqual(new Set(SCHEME_KINDS));
@@ -130,6 +134,13 @@ test('when the shape of events changes, what was stored and what old phones send
   // The program before it takes what the later one makes.
   expect(readEvents([own]).events).toEqual([own]);
   expect(storedEvent(own)).toEqual(own);
+});
+
+test('hours that were planned then, and how they were done, are read as they were', () => {
+  for (const { hours, runs } of planned) {
+    expect(hours.map((hour) => hourSchema.parse(storedHours.read(hour)))).toEqual(hours);
+    expect(runs.map((run) => runSchema.parse(storedRuns.read(run)))).toEqual(runs);
+  }
 });
 
 test('the start page that a phone keeps, and a session that it began, are what they were', () => {

@@ -16,6 +16,8 @@ import { gameVersion } from '../schema';
 import { document } from '../schema/columns';
 import { settleDue } from '../settle-due';
 import { academies } from '../testing/academy';
+import { hourOf } from '@/core/testing/make-hour';
+import { saveHour } from './hours';
 import { rebuildShots } from './projection';
 import { getSession } from './sessions';
 
@@ -128,6 +130,8 @@ test('a database that a newer program used is known by what only that program ca
           .set({ spec: { ...game(), version: 99 as 3 } })
           .where(and(eq(gameVersion.academyId, actor.academyId), eq(gameVersion.gameId, gameId)));
         expect(await newerDocuments(tx)).toEqual(['games']);
+        await saveHour(tx, actor, idOf(9_099_001), { ...hourOf(), version: 99 as 1 }, [], null);
+        expect(await newerDocuments(tx)).toEqual(['games', 'plans']);
         tx.rollback();
       })
       .catch((error: Error) => expect(error.message).toBe('Rollback'));
