@@ -159,6 +159,45 @@ test('a 40-minute hour is run to its end without a network: a game in it, a part
   ).toBeVisible();
 });
 
+test('by a personal link a player finds the hour on their own phone, plays its game, and the desk knows', async ({ page, browser }) => {
+  const hourId = await plan(page, 'Zélie', 30);
+  await page.goto(`${HOME}/players`);
+  await page.getByRole('link', { name: /^Zélie/ }).click();
+  await page.getByRole('link', { name: 'Sessions' }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByLabel('Address of the link').inputValue();
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, storageState: { cookies: [], origins: [] } });
+  await phone.goto(link);
+  await phone.getByRole('link', { name: /^50 minutes for Zélie/ }).click();
+  await phone.getByRole('button', { name: 'Start the clock' }).click();
+  while (!(await phone.getByText(/· The game/).isVisible())) {
+    await phone.getByRole('button', { name: 'Next part' }).click();
+    await phone.waitForTimeout(150);
+  }
+  await phone.getByRole('button', { name: 'Play', exact: true }).click();
+  await phone.getByRole('button', { name: 'Ready' }).click();
+  await phone
+    .getByRole('button', { name: /^(Holed|Yes|In |Inside)/ })
+    .first()
+    .click();
+  await expect(phone.getByText('all sent')).toBeVisible();
+  const [row] = await ask<{ balls: number }>(
+    `select s.balls from hour_run r join session s on s.academy_id = r.academy_id
+     and s.session_id::text in (select p ->> 'sessionId' from jsonb_array_elements(r.run -> 'parts') p) where r.hour_id = $1`,
+    hourId,
+  );
+  expect(row!.balls).toBe(1);
+  await phone.close();
+  // Put away, it is in no list; brought back, it is.
+  await page.goto(`${HOME}/plan/hour/${hourId}`);
+  await page.getByRole('button', { name: 'Put this hour away' }).click();
+  await expect(page).toHaveURL(/\/plan$/);
+  await expect(page.getByRole('link', { name: /^50 minutes for Zélie/ })).toBeHidden();
+  await page.getByText(/^\d+ hours? put away$/).click();
+  await page.getByRole('listitem').filter({ hasText: '50 minutes for Zélie' }).getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByRole('link', { name: /^50 minutes for Zélie/ })).toBeVisible();
+});
+
 test('test, practise, test again: the first part is the game of the last', async ({ page }) => {
   const hourId = await plan(page, 'Inga', 45, 'Test, practise, test again');
   const [row] = await ask<{ hour: { parts: { kind: string; luck: number | null; game: { gameId: string } | null }[] } }>(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { idOf } from '../testing/make';
-import { beginRun, clockOf, leaveOut, nextPart, playedIn, runningAt, stopRun } from './run';
+import { beginRun, clockOf, isGoing, leaveOut, nextPart, partsOfRun, playedIn, runningAt, stopRun } from './run';
 import { runSchema, type Run } from './run-schema';
 import { partSchema } from './hour';
 
@@ -69,4 +69,19 @@ test('however an hour is run, it is a run that can be stored, at most one part g
       }
     }),
   );
+});
+
+test('an hour that nobody ended is over after half a day', () => {
+  expect([isGoing(begun, START + 3_600_000), isGoing(begun, START + 13 * 3_600_000), isGoing(null, START)]).toEqual([true, false, false]);
+  expect(isGoing(stopRun(begun, at(5)), START + 360_000)).toBe(false);
+});
+
+test('a part that was taken out of the hour while it goes on is still there, without what was in it', () => {
+  const changed = { parts: hour.parts.filter(({ key }) => key !== 'p1') };
+  const parts = partsOfRun(changed, begun);
+  expect(parts.map(({ key, title, minutes: long }) => [key, title, long])).toEqual([
+    ['p0', 'x', 10],
+    ['p1', 'A part that was taken out', 10],
+    ['p2', 'x', 20],
+  ]);
 });

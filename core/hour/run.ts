@@ -24,6 +24,35 @@ export function beginRun({ parts }: Pick<Hour, 'parts'>, ids: { runId: string; h
 /** The part that goes on, or -1. */
 export const runningAt = (run: Run) => run.parts.findIndex(({ state }) => state === 'running');
 
+/** Nobody practises longer in one go: what was begun before that and never ended is over, whoever forgot to say so. */
+const LONGEST_MS = 12 * 60 * MINUTE_MS;
+
+/** Whether an hour is under way. @param now milliseconds since 1970 */
+export const isGoing = (run: Pick<Run, 'endedAt' | 'startedAt'> | null, now: number): boolean =>
+  run !== null && run.endedAt === null && now - Date.parse(run.startedAt) < LONGEST_MS;
+
+/** The parts of a run as the hour has them; one that was taken out of the hour since it began still has its minutes. */
+export function partsOfRun({ parts }: Pick<Hour, 'parts'>, run: Pick<Run, 'parts'>): Hour['parts'] {
+  return run.parts.map(
+    ({ key, minutes }) =>
+      parts.find((part) => part.key === key) ?? {
+        ...{
+          key,
+          minutes,
+          kind: 'other',
+          title: 'A part that was taken out',
+          cue: '',
+          sets: null,
+          setOf: null,
+          game: null,
+          why: '',
+          pinned: false,
+          luck: null,
+        },
+      },
+  );
+}
+
 /** Minutes of the whole hour, as it was planned. */
 const planned = (hour: Pick<Hour, 'parts'>) => hour.parts.reduce((sum, { minutes }) => sum + minutes, 0);
 

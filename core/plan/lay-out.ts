@@ -12,7 +12,6 @@ import type { SkillModel } from '../skill/model';
 import { capital, counted, listed } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { chooseShots } from './choose';
-import { isTapIn } from './first-look';
 import type { Kind, Purpose } from './kinds';
 import { placesAnywhere, placesOn, type Place } from './places';
 import { asIfDrawn, judgedTogether, type Judged } from './together';
@@ -35,6 +34,7 @@ export type Order = {
 
 /** How many places have room in so many minutes: fewer balls from more places say more, but every place is a walk. */
 const roomFor = (minutes: number) => (minutes <= 12 ? 4 : minutes <= 30 ? 6 : minutes <= 60 ? 8 : 12);
+
 /** A game with places and balls, whose zones nobody has sized yet. */
 export type Made = {
   game: GameSpec;
@@ -47,8 +47,10 @@ export type Made = {
 export function layOutGame(order: Order, kind: Kind, model: SkillModel): Made | null {
   const { players, minutes, green, units, seed } = order;
   const judged = asIfDrawn(judgedTogether(players.map((player) => player.judged)), seed);
-  const offered = (green ? placesOn(green, model.cells, units) : placesAnywhere(model.cells, units)).filter(kind.takes ?? (() => true));
-  const lacks = green ? lackingFirst(kind, judged, offered) : null;
+  const takes = kind.takes ?? (() => true);
+  const anywhere = placesAnywhere(model.cells, units).filter(takes);
+  const offered = green ? placesOn(green, model.cells, units).filter(takes) : anywhere;
+  const lacks = green ? lackingFirst(kind, judged, anywhere, offered) : null;
   let least: Made | null = null;
   for (let room = Math.min(roomFor(minutes), kind.mostPlaces ?? Infinity); room >= kind.fewestPlaces; room--) {
     const places = inOrder(kind, choosePlaces(order, kind, judged, offered, room));
@@ -77,9 +79,8 @@ function choosePlaces({ players, green }: Order, kind: Kind, judged: Judged, off
   return places;
 }
 
-function lackingFirst({ choose }: Kind, judged: Judged, offered: readonly Place[]): number | null {
-  const anywhere = judged.findings.flatMap((finding, i) => (isTapIn(finding) ? [] : [i]));
-  const [first] = chooseShots(judged, { by: choose, places: 1, balls: 2, allowed: anywhere });
+function lackingFirst({ choose }: Kind, judged: Judged, anywhere: readonly Place[], offered: readonly Place[]): number | null {
+  const [first] = chooseShots(judged, { by: choose, places: 1, balls: 2, allowed: anywhere.map(({ cell }) => cell) });
   return first && offered.every(({ cell }) => cell !== first.cell) ? first.cell : null;
 }
 
@@ -90,7 +91,7 @@ function inConflict(green: GreenPlan, place: Place, others: readonly Place[]): b
   return conflictsOf(parties, place.station.place!).some(({ level }) => level === 'red');
 }
 
-/** From the easiest on, by a short walk, or the putts last and the far before the near: as the balls are collected on the way. */
+/** From the easiest on; else by a short walk, and where nobody says on which green, the far before the near. */
 function inOrder(kind: Kind, places: readonly Place[]): Place[] {
   const far = ({ station }: Place) => station.distanceM;
   if (kind.climbs) return places.toSorted((a, b) => far(a) - far(b));

@@ -97,6 +97,8 @@ test('on a green its own stations are played, each once, by a short walk; where 
 
 test('what would come first is said where the green has no place for it', () => {
   expect(all({ green: top! })[0]!.lacks).toBe('10–20 yd chips from the fairway');
+  // Where chips are landed, no putt is missed; on any green nothing is.
+  for (const { kind, lacks } of all({ green: low! })) if (kind === 'landing') expect(lacks).not.toMatch(/putt/);
   expect(all({})[0]!.lacks).toBeNull();
 });
 

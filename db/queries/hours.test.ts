@@ -84,6 +84,9 @@ describe('planned hours', () => {
     expect(await listHours(db, byLink(at, another), { playerId: at.playerId })).toEqual([]);
     await archiveHour(db, at.actor, ids(at).hourId, true);
     expect((await kitOf(db, at.actor)).games.some((one) => one.gameId === gameId)).toBe(false);
+    expect([(await listHours(db, at.actor)).length, (await listHours(db, at.actor, { archived: true })).length]).toEqual([0, 1]);
+    await archiveHour(db, at.actor, ids(at).hourId, false);
+    expect((await listHours(db, at.actor)).length).toBe(1);
   });
 
   test('of several players a link sees no other name', async () => {

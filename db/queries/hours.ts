@@ -1,7 +1,7 @@
 import type { Hour } from '@/core/hour/hour';
 import { schoolSchema, type School } from '@/core/hour/school';
 import type { Run } from '@/core/hour/run-schema';
-import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, hour, hourGame, hourPlayer, hourRun, player, school } from '../schema';
@@ -22,10 +22,14 @@ export type HourRow = {
 const MOST_LISTED = 200;
 
 /**
- * Planned hours in use, by their day, those without one first; then the last saved first.
+ * Planned hours in use (`archived`: those that were put away instead), by their day, those without one first; then the last saved first.
  * @param of of one player (by a personal link of that player, who sees nobody else's name); `current`: only those that may still be done, of yesterday (somewhere it is still that day) and later
  */
-export async function listHours(db: Db, actor: Actor, of: { playerId?: string; current?: boolean } = {}): Promise<HourRow[]> {
+export async function listHours(
+  db: Db,
+  actor: Actor,
+  of: { playerId?: string; current?: boolean; archived?: boolean } = {},
+): Promise<HourRow[]> {
   const { academyId } = actor;
   const playerId = actor.kind === 'player' ? actor.playerId : of.playerId;
   const from = of.current ? await dayInAcademy(db, actor) : null;
@@ -39,7 +43,7 @@ export async function listHours(db: Db, actor: Actor, of: { playerId?: string; c
     .where(
       and(
         eq(hour.academyId, academyId),
-        isNull(hour.archivedAt),
+        of.archived ? isNotNull(hour.archivedAt) : isNull(hour.archivedAt),
         playerId === undefined ? undefined : inArray(hour.hourId, theirs),
         from === null ? undefined : or(isNull(hour.day), sql`${hour.day} >= ${from}::date - 1`),
       ),

@@ -1,19 +1,25 @@
 import Link from 'next/link';
 import type { HourRow } from '@/server/data';
+import { isGoing } from '@/core/hour/run';
+import { counted } from '@/core/units/format';
 import { HourLine } from '../session/hour-line';
+import { BringBack } from './hour/bring-back';
 import styles from './plan.module.scss';
 
 type Props = {
   slug: string;
   hours: readonly HourRow[];
-  /** The day there. */
+  /** Those that were put away. */
+  away: readonly HourRow[];
+  /** The day there, and now. */
   today: string;
+  now: Date;
   /** Whether there is anybody to plan for. */
   anybody: boolean;
 };
 
 /** The room Plan: what can be made, and what is planned. */
-export function PlanPage({ slug, hours, today, anybody }: Props) {
+export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
   const base = `/a/${slug}`;
   if (!anybody)
     return (
@@ -24,14 +30,15 @@ export function PlanPage({ slug, hours, today, anybody }: Props) {
         </p>
       </div>
     );
-  const isDone = ({ run }: HourRow) => run !== null && run.endedAt !== null;
-  const open = hours.filter((one) => !isDone(one) && (one.hour.day === null || one.hour.day >= today));
+  const isUnderWay = ({ run }: HourRow) => isGoing(run, now.getTime());
+  const isOpen = (one: HourRow) => isUnderWay(one) || (one.run === null && (one.hour.day === null || one.hour.day >= today));
+  const open = hours.filter(isOpen);
   const groups = [
-    ['Under way', open.filter(({ run }) => run !== null)],
-    ['Today', open.filter(({ run, hour }) => run === null && hour.day === today)],
-    ['To come', open.filter(({ run, hour }) => run === null && hour.day !== null && hour.day > today).toReversed()],
-    ['Whenever', open.filter(({ run, hour }) => run === null && hour.day === null)],
-    ['Over', hours.filter((one) => !open.includes(one))],
+    ['Under way', open.filter(isUnderWay)],
+    ['Today', open.filter((one) => !isUnderWay(one) && one.hour.day === today)],
+    ['To come', open.filter((one) => !isUnderWay(one) && one.hour.day !== null && one.hour.day > today).toReversed()],
+    ['Whenever', open.filter((one) => !isUnderWay(one) && one.hour.day === null)],
+    ['Over', hours.filter((one) => !isOpen(one))],
   ] as const;
   return (
     <div className="p-3 p-md-4">
@@ -58,11 +65,24 @@ export function PlanPage({ slug, hours, today, anybody }: Props) {
               <h2 className="mt-4 mb-1">{name}</h2>
               <ul className="rows">
                 {rows.map((row) => (
-                  <HourLine key={row.hourId} slug={slug} row={row} />
+                  <HourLine key={row.hourId} {...{ slug, row, today, now }} />
                 ))}
               </ul>
             </section>
           ),
+      )}
+      {away.length > 0 && (
+        <details className="mt-4">
+          <summary>{counted(away.length, 'hour')} put away</summary>
+          <ul className="rows">
+            {away.map(({ hourId, hour }) => (
+              <li key={hourId}>
+                <Link href={`${base}/plan/hour/${hourId}`}>{hour.title}</Link>
+                <BringBack slug={slug} hourId={hourId} />
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
     </div>
   );

@@ -21,8 +21,13 @@ async function readOrder({ data }: Desk, asked: OrderAsked) {
 /** What is planned, and what can be made. */
 export async function PlanRoom({ slug }: { slug: string }) {
   const { data } = await requireCoach(slug);
-  const [hours, today, players] = await Promise.all([data.listHours(), data.dayInAcademy(), data.listPlayers()]);
-  return <PlanPage slug={slug} hours={hours} today={today} anybody={players.length > 0} />;
+  const [hours, away, today, players] = await Promise.all([
+    data.listHours(),
+    data.listHours({ archived: true }),
+    data.dayInAcademy(),
+    data.listPlayers(),
+  ]);
+  return <PlanPage {...{ slug, hours, away, today }} now={new Date()} anybody={players.length > 0} />;
 }
 
 /** @param params of the address: what is asked for */

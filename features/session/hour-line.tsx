@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { clockOf } from '@/core/hour/run';
+import { clockOf, isGoing } from '@/core/hour/run';
 import { counted, listed } from '@/core/units/format';
 import type { HourRow } from '@/server/data';
 import { hourAddress } from './address';
@@ -9,9 +9,19 @@ import { SAY_KIND } from './say-part';
 /** Of more names than these the players are counted. */
 const NAMED = 3;
 
+type Props = {
+  slug: string;
+  row: HourRow;
+  /** The day there, and now. */
+  today: string;
+  now: Date;
+};
+
 /** An hour in a line: what, for whom, when, its parts to scale, and how it was done. */
-export function HourLine({ slug, row: { hourId, hour, players, run } }: { slug: string; row: HourRow }) {
+export function HourLine({ slug, row: { hourId, hour, players, run }, today, now }: Props) {
   const who = players.length > NAMED ? counted(players.length, 'player') : listed(players.map(({ name }) => name));
+  const going = isGoing(run, now.getTime());
+  const past = hour.day !== null && hour.day < today;
   return (
     <li className={styles.hour}>
       <Link href={`/a/${slug}/plan/hour/${hourId}`} className={styles.hourName}>
@@ -24,15 +34,19 @@ export function HourLine({ slug, row: { hourId, hour, players, run } }: { slug: 
         ))}
       </span>
       <span className="fig text-nowrap">{hour.minutes} min</span>
-      {run && run.endedAt !== null ? (
-        <span className="small-print text-nowrap">done in {Math.round(clockOf(run, hour, 0).goneS / 60)} min</span>
-      ) : (
-        <a href={hourAddress(slug, hourId)} className={`btn btn-sm ${run ? 'btn-primary' : 'btn-outline-dark'}`}>
-          {run ? 'Go on' : 'Start'}
+      {going || (run === null && !past) ? (
+        <a href={hourAddress(slug, hourId)} className={`btn btn-sm ${going ? 'btn-primary' : 'btn-outline-dark'}`}>
+          {going ? 'Go on' : 'Start'}
         </a>
+      ) : (
+        <span className="small-print text-nowrap">{run ? sayDone(run, hour) : 'not done'}</span>
       )}
     </li>
   );
+}
+
+function sayDone(run: NonNullable<HourRow['run']>, hour: HourRow['hour']): string {
+  return run.endedAt === null ? 'not finished' : `done in ${Math.round(clockOf(run, hour, 0).goneS / 60)} min`;
 }
 
 const sayDay = (day: string) =>

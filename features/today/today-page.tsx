@@ -33,6 +33,8 @@ type Props = {
   conditions: Conditions;
   /** Hours that are planned for today, or under way. */
   hours: readonly HourRow[];
+  /** The day there. */
+  today: string;
   /** Whether what is not known of some players is being worked out. */
   pending: boolean;
 };
@@ -43,7 +45,20 @@ const OFTEN = 3;
 const SHOWN = { players: 12, games: 5, news: 4 } as const;
 
 /** The first page: what to do next, what waits, what was. */
-export function TodayPage({ academy, now, players, visits, firstLook, games, unfinished, recent, conditions, hours, pending }: Props) {
+export function TodayPage({
+  academy,
+  now,
+  players,
+  visits,
+  firstLook,
+  games,
+  unfinished,
+  recent,
+  conditions,
+  hours,
+  today,
+  pending,
+}: Props) {
   const { slug, timeZone, strokesAs: strokes } = academy;
   const base = `/a/${slug}`;
   const said = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone, ...options }).format(now);
@@ -77,7 +92,7 @@ export function TodayPage({ academy, now, players, visits, firstLook, games, unf
             <h2 className="mt-2 mb-1">Planned</h2>
             <ul className="rows">
               {hours.map((row) => (
-                <HourLine key={row.hourId} slug={slug} row={row} />
+                <HourLine key={row.hourId} {...{ slug, row, today, now }} />
               ))}
             </ul>
           </>

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { isGoing } from '@/core/hour/run';
 import { requireCoach } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
 import { candidatesOf } from '../forecast/candidates';
@@ -32,7 +33,8 @@ export async function TodayRoom({ slug }: { slug: string }) {
       unfinished={unfinished}
       recent={recent}
       conditions={conditions}
-      hours={hours.filter(({ hour, run }) => (run ? run.endedAt === null : hour.day === today))}
+      hours={hours.filter(({ hour, run }) => (run ? isGoing(run, now.getTime()) : hour.day === today))}
+      today={today}
       pending={briefs.pending}
     />
   );

@@ -34,6 +34,7 @@ const nothing: Props = {
   recent: [],
   conditions: {},
   hours: [],
+  today: '2026-05-01',
   pending: false,
 };
 const fresh = (id: string, name: string): Player => ({

@@ -5,9 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { secondsFor } from '@/core/game/budget';
-import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
-import { hourSchema, LONGEST, PART_KINDS, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
+import { hourSchema, LONGEST, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
 import { withBoundary, withMinutes, without } from '@/core/hour/minutes';
 import { filledWith, type Candidate } from '@/core/plan/filled';
 import { bringToAll } from '@/core/sheet/sheet';
@@ -23,10 +22,10 @@ import { NOT_SENT } from '../../form/use-save';
 import { useReady } from '../../form/use-ready';
 import { hourAddress } from '../../session/address';
 import { archiveHourAction, fillAction, saveHourAction } from './actions';
+import { HourBar } from './hour-bar';
 import styles from './hour.module.scss';
 import { MinutesTape } from './minutes-tape';
 import { PartCard } from './part-card';
-import { SAY_KIND } from '../../session/say-part';
 import { SchoolPanel, type OwnSchool } from './school-panel';
 
 type Named = { id: string; name: string };
@@ -46,9 +45,6 @@ type Props = {
   units: UnitSystem;
 };
 
-/** Kinds of parts that can be added: there is one game, and its test. */
-const ADDABLE = PART_KINDS.filter((kind) => kind !== 'game' && kind !== 'test');
-const MOST_PARTS = 12;
 /** So many steps can be taken back. */
 const MOST_UNDO = 50;
 
@@ -115,7 +111,6 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
   };
 
   const chosen = who.flatMap((id) => players.find((player) => player.id === id) ?? []);
-  const others = players.filter(({ id }) => !who.includes(id));
   const faultsOf = (at: number) =>
     Object.fromEntries(
       Object.entries(wrong).flatMap(([path, text]) => (path.startsWith(`parts.${at}.`) ? [[path.slice(`parts.${at}.`.length), text]] : [])),
@@ -164,86 +159,14 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
         {hour.day && `, ${hour.day}`}
       </p>
       <FormAlert message={general} />
-      <div className={`${styles.order} no-print`} role="group" aria-label="The hour">
-        {chosen.map(({ id, name }) => (
-          <Button key={id} variant="outline-dark" disabled={chosen.length === 1} onClick={() => setPeople(who.filter((one) => one !== id))}>
-            {name}
-            {chosen.length > 1 && (
-              <>
-                {' '}
-                <span aria-hidden="true">×</span>
-                <span className="visually-hidden">: leave out</span>
-              </>
-            )}
-          </Button>
-        ))}
-        {others.length > 0 && who.length < MOST_PLAYERS && (
-          <Form.Select
-            aria-label="Another player"
-            value=""
-            onChange={({ target: { value } }) =>
-              setPeople(value === 'all' ? players.slice(0, MOST_PLAYERS).map(({ id }) => id) : [...who, value])
-            }
-          >
-            <option value="">+ player</option>
-            {others.length > 1 && <option value="all">everybody</option>}
-            {others.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
-        )}
-        <Form.Control
-          key={hour.minutes}
-          type="number"
-          aria-label="Minutes in all"
-          className={styles.inAll}
-          min={SHORTEST}
-          max={LONGEST}
-          defaultValue={hour.minutes}
-          onBlur={(event) => setMinutes(Number(event.target.value))}
-          onKeyDown={(event) => event.key === 'Enter' && setMinutes(Number(event.currentTarget.value))}
-        />
-        <span>minutes on</span>
-        <Form.Select
-          aria-label="Green"
-          value={hour.greenId ?? ''}
-          onChange={(event) => rearrange({ ...hour, greenId: event.target.value || null })}
-        >
-          <option value="">any green</option>
-          {greens.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
-        <Form.Control
-          type="date"
-          aria-label="Day"
-          className={styles.day}
-          value={hour.day ?? ''}
-          onChange={(event) => change({ ...hour, day: event.target.value || null })}
-        />
-        <Form.Select
-          aria-label="Add a part"
-          value=""
-          disabled={hour.parts.length >= Math.min(MOST_PARTS, hour.minutes)}
-          onChange={(event) => {
-            const next = withPart(hour, event.target.value as PartKind);
-            const fresh = next.parts.find(({ key }) => hour.parts.every((part) => part.key !== key))!;
-            change(next);
-            if (fresh.kind !== 'other') void fill(next, who, fresh.key);
-          }}
-        >
-          <option value="">+ part</option>
-          {ADDABLE.map((kind) => (
-            <option key={kind} value={kind}>
-              {SAY_KIND[kind]}
-            </option>
-          ))}
-        </Form.Select>
-      </div>
+      <HourBar
+        {...{ hour, who, players, greens }}
+        onPeople={setPeople}
+        onMinutes={setMinutes}
+        onGreen={(greenId) => rearrange({ ...hour, greenId })}
+        onDay={(day) => change({ ...hour, day })}
+        onPart={addPart}
+      />
       <MinutesTape parts={hour.parts} onMove={(at, minute) => change({ ...hour, parts: withBoundary(hour.parts, at, minute) })} />
       <div
         className={styles.parts}
@@ -319,6 +242,12 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     setPast(past.slice(0, -1));
     setHour(last);
     setDirty(true);
+  }
+  function addPart(kind: PartKind) {
+    const next = withPart(hour, kind);
+    const fresh = next.parts.find(({ key }) => hour.parts.every((part) => part.key !== key))!;
+    change(next);
+    if (kind !== 'other') void fill(next, who, fresh.key);
   }
   function setMinutes(minutes: number) {
     if (!Number.isInteger(minutes) || minutes === hour.minutes) return;

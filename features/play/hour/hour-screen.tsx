@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { budgetOf } from '@/core/game/budget';
 import type { Hour, Part } from '@/core/hour/hour';
-import { beginRun, clockOf, leaveOut, nextPart, playedIn, runningAt, stopRun } from '@/core/hour/run';
+import { beginRun, clockOf, leaveOut, nextPart, partsOfRun, playedIn, runningAt, stopRun } from '@/core/hour/run';
 import type { Run } from '@/core/hour/run-schema';
 import { counted } from '@/core/units/format';
 import { newId, now } from '../../form/ids';
@@ -23,7 +23,9 @@ import { TestAgain } from './test-again';
 export function HourScreen({ kept }: { kept: StoredHour }) {
   const { home, hourId, token, run } = kept;
   const planned = home.hours[0]!;
-  const { hour, playerIds } = planned;
+  const { playerIds } = planned;
+  // The desk may have changed the hour since it began.
+  const hour = run ? { ...planned.hour, parts: partsOfRun(planned.hour, run) } : planned.hour;
   const units = home.player?.units ?? home.kit?.players[0]?.units ?? 'imperial';
   const results = useResults(run);
   const going = run !== null && run.endedAt === null;
@@ -58,7 +60,10 @@ export function HourScreen({ kept }: { kept: StoredHour }) {
           }}
         />
       ) : (
-        <Before {...{ hour, run, results, units, names }} onBegin={() => void tell(beginRun(hour, { runId: newId(), hourId }, at()))} />
+        <Before
+          {...{ hour, run, results, units, names }}
+          onBegin={() => void tell(beginRun(planned.hour, { runId: newId(), hourId }, at()))}
+        />
       )}
     </div>
   );

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Home } from '@/core/exchange/home';
+import { isGoing } from '@/core/hour/run';
 import { counted } from '@/core/units/format';
 import { now } from '../../form/ids';
 import { hourAddress, playAddress } from '../../session/address';
@@ -156,14 +157,14 @@ function Planned({ home: { hours, academy, kit } }: { home: Home }) {
       <ul>
         {inOrder.map(({ hourId, hour, playerIds, run }) => (
           <li key={hourId}>
-            <a className={run && run.endedAt === null ? styles.open : styles.planned} href={hourAddress(academy.slug, hourId)}>
+            <a className={isGoing(run, now()) ? styles.open : styles.planned} href={hourAddress(academy.slug, hourId)}>
               <b>{hour.title}</b>
               <span>
                 {[
                   hour.day === null ? null : hour.day === today ? 'today' : sayPlanned(hour.day),
                   `${hour.minutes} min`,
                   playerIds.length > 1 ? counted(playerIds.length, 'player') : nameOf(playerIds[0] ?? ''),
-                  run && (run.endedAt === null ? 'under way' : 'done'),
+                  run && (isGoing(run, now()) ? 'under way' : run.endedAt === null ? 'not finished' : 'done'),
                 ]
                   .filter(Boolean)
                   .join(' · ')}
