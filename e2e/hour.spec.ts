@@ -84,7 +84,7 @@ test('parts add up however they are changed: typed, dragged, by key; another gam
 test('a coach’s own way of dividing the time is kept, and taken away', async ({ page }) => {
   await page.goto(`${HOME}/plan/hour/new`);
   await page.getByText('Change it').click();
-  await page.getByLabel('The same shot again and again').selectOption('more each week');
+  await page.getByLabel('Blocked practice').selectOption('more each week');
   await page.getByLabel('Weeks so far').fill('4');
   await page.getByLabel('Name').fill('Winter rebuild');
   await page.getByRole('button', { name: 'Keep as your own' }).click();
@@ -94,8 +94,8 @@ test('a coach’s own way of dividing the time is kept, and taken away', async (
   await page.getByLabel('How the time is divided').selectOption('Winter rebuild');
   await expect.poll(async () => (await minutes(page))[0]).toBeGreaterThan(20);
   await page.getByText('Change it').click();
-  await page.getByRole('button', { name: 'Take away' }).click();
-  await expect(page.getByText('Taken away.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByText('Removed.')).toBeVisible();
 });
 
 test('a 40-minute hour is run to its end without a network: a game in it, a part left early, a part skipped; later the desk knows', async ({

@@ -37,13 +37,7 @@ const preset = (key: string, name: string, reason: string, cost: string, more: P
 });
 
 export const PRESETS: readonly Preset[] = [
-  preset(
-    'settle',
-    'Settle, then mix',
-    'A few of the same to settle, then every ball is different.',
-    'A fifth of the time is repetition.',
-    {},
-  ),
+  preset('settle', 'Settle, then mix', 'A short block to settle, then every ball is different.', 'A fifth of the time is blocked.', {}),
   preset(
     'mixed',
     'Mixed from the start',
@@ -53,9 +47,15 @@ export const PRESETS: readonly Preset[] = [
       repetition: 'none',
     },
   ),
-  preset('rebuild', 'Rebuilding a technique', 'A new movement needs repetition, more of it each week.', 'Scores stand still meanwhile.', {
-    repetition: 'growing',
-  }),
+  preset(
+    'rebuild',
+    'Rebuilding a technique',
+    'A new movement needs blocked practice, more of it each week.',
+    'Scores stand still meanwhile.',
+    {
+      repetition: 'growing',
+    },
+  ),
   preset('easy', 'Confidence first', 'Begin with shots that come off, then move on.', 'Less time on what costs strokes.', {
     begins: 'easy',
   }),

@@ -36,9 +36,9 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
   const groups = [
     ['Under way', open.filter(isUnderWay)],
     ['Today', open.filter((one) => !isUnderWay(one) && one.hour.day === today)],
-    ['To come', open.filter((one) => !isUnderWay(one) && one.hour.day !== null && one.hour.day > today).toReversed()],
-    ['Whenever', open.filter((one) => !isUnderWay(one) && one.hour.day === null)],
-    ['Over', hours.filter((one) => !isOpen(one))],
+    ['Coming up', open.filter((one) => !isUnderWay(one) && one.hour.day !== null && one.hour.day > today).toReversed()],
+    ['Any day', open.filter((one) => !isUnderWay(one) && one.hour.day === null)],
+    ['Done and past', hours.filter((one) => !isOpen(one))],
   ] as const;
   return (
     <div className="p-3 p-md-4">
@@ -46,15 +46,15 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
       <div className={styles.ways}>
         <Link href={`${base}/plan/hour/new`} className={styles.way}>
           <b>An hour</b>
-          <span>Parts and minutes for a player or a group, each filled with what is worth most.</span>
+          <span>Parts and minutes for a player or a group, filled with what helps most.</span>
         </Link>
         <Link href={`${base}/plan/squad`} className={styles.way}>
           <b>A squad in rounds</b>
-          <span>Groups over stations with one bell, nobody in another’s line; a sheet, and a screen for the wall.</span>
+          <span>Groups change stations at one bell, nobody in another’s line. With a sheet, and a screen for the wall.</span>
         </Link>
         <Link href={`${base}/plan/game`} className={styles.way}>
-          <b>A game to order</b>
-          <span>Say for whom, how long and what for, and choose from three games.</span>
+          <b>A game made to order</b>
+          <span>Say who it is for, how long and what for. Choose from three games.</span>
         </Link>
       </div>
       {hours.length === 0 && <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>}

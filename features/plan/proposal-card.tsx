@@ -85,7 +85,7 @@ export function ProposalCard({ slug, proposal, gameId, players, green, units, de
       </p>
       {lacks && green && (
         <p className="small-print mb-0">
-          {green.plan.title} has no place for {lacks}, which would come first.{' '}
+          {green.plan.title} has no station for {lacks}, the first choice.{' '}
           <Link href={`/a/${slug}/greens/${green.greenId}`}>Add a station</Link>
         </p>
       )}

@@ -49,7 +49,7 @@ export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
     if (!answer?.ok) return setSaid(answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT);
     const others = own.filter((one) => one.schoolId !== schoolId);
     setOwn(away ? others : [...others, { schoolId, school: read.data }]);
-    setSaid(away ? 'Taken away.' : 'Kept.');
+    setSaid(away ? 'Removed.' : 'Kept.');
   };
   return (
     <section className={`${styles.school} no-print`}>
@@ -83,7 +83,7 @@ export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
       <details>
         <summary>Change it</summary>
         <div className={styles.schoolFields}>
-          {choose('repetition', 'The same shot again and again')}
+          {choose('repetition', 'Blocked practice')}
           {school.repetition === 'growing' && (
             <Form.Group controlId="school-weeks">
               <Form.Label>Weeks so far</Form.Label>
@@ -98,8 +98,8 @@ export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
             </Form.Group>
           )}
           {choose('begins', 'Begin with')}
-          {choose('attempts', 'A missed ball')}
-          {choose('aims', 'First of all')}
+          {choose('attempts', 'Tries')}
+          {choose('aims', 'Work first on')}
           <Form.Check
             type="checkbox"
             id="school-again"
@@ -122,7 +122,7 @@ export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
             </Button>
             {mine && (
               <Button size="sm" variant="outline-dark" onClick={() => void keep(true)}>
-                Take away
+                Remove
               </Button>
             )}
             <span role="status" className="small-print">

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { GROUPINGS, MOST_PLAYERS, MOST_STATIONS, type Grouping } from '@/core/squad/squad-session';
 
 export const SAY_GROUPING: Readonly<Record<Grouping, string>> = {
-  help: 'mixed: some can help the others',
+  help: 'mixed strengths',
   level: 'by level',
   weakness: 'by what is weakest',
 };
