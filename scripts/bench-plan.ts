@@ -6,6 +6,7 @@ import { seededRandom } from '@/core/math/random';
 import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
+import { ByNeed } from '@/core/plan/need';
 import { OpenStrokes, type Batch } from '@/core/plan/open';
 import { propose, proposedFor } from '@/core/plan/propose';
 import { cellKey } from '@/core/skill/cells';
@@ -22,8 +23,8 @@ import { GENERATORS, levelNeeds, makePlayer, type Generator } from './made-up';
 /**
  * What sixty balls of shots that are chosen for a player tell, against sixty of the demo's fixed games and sixty spread evenly, on made-up
  * players of both generators: `npm run bench:plan -- --players 100 --start 120 --seed 1`. By how much the variances of the strokes lost in a
- * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three. With `--time`: how long
- * proposals take.
+ * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three. With `--need`: after
+ * how many balls the three weakest are found by need and evenly. With `--time`: how long proposals take.
  */
 const { values } = parseArgs({
   options: {
@@ -31,6 +32,7 @@ const { values } = parseArgs({
     seed: { type: 'string', default: '1' },
     start: { type: 'string', default: '120' },
     time: { type: 'boolean', default: false },
+    need: { type: 'boolean', default: false },
   },
 });
 const [players, seed, start] = [Number(values.players), Number(values.seed), Number(values.start)];
@@ -128,6 +130,75 @@ function gameOf(way: Way, known: KnownPlayer, allowed: readonly number[], game: 
   return Array.from({ length: each }, (_, ball) => ({ cell: DEMO_CELLS[(from + ball) % DEMO_CELLS.length]!, balls: 1 }));
 }
 
+/** A session of practice by need, and after how many balls it is looked who is named. */
+const [SESSION, LOOK, MOST] = [60, 20, 480];
+/** So much of the three weakest is right, on average, where practice is called settled. */
+const RIGHT = 0.6;
+
+/**
+ * After how many balls three fifths of the three shots that cost most in a round are among the three named, on average: spread evenly,
+ * and each set of five from where it is needed. What is known is worked out anew after each session of sixty balls, as a phone would hear it.
+ */
+function need(generator: Generator): void {
+  const looks = MOST / LOOK;
+  const right = new Map((['evenly', 'by need'] as const).map((way) => [way, new Float64Array(looks)]));
+  for (let p = 0; p < players; p++)
+    for (const [way, shares] of right) {
+      const { practising, ordinary, random } = makePlayer(generator, all, seed * 100_003 + p);
+      const { level } = practising;
+      const [prior, judge] = [model.prior(level), model.judge(level, level)];
+      const cells = someOf(all, random);
+      const index = cells.map(({ key }) => prior.index.get(key)!).filter((cell) => !isTapIn(all[cell]!));
+      const uses = all.map(({ shotType, surface, distanceM }, i) =>
+        index.includes(i) ? reference.uses(level, shotType, surface, distanceM) : 0,
+      );
+      const truth = trueStrokes(
+        ordinary,
+        index.map((cell) => all[cell]!),
+        TRUE_BALLS,
+      ).map((strokes, i) => uses[index[i]!]! * (strokes - levelNeeds(generator, all[index[i]!]!, level)));
+      const three = index.toSorted((a, b) => truth[index.indexOf(b)]! - truth[index.indexOf(a)]!).slice(0, 3);
+      const kept = new Map<string, BallGroup>();
+      const know = (): KnownPlayer => {
+        const lost = judge.lost(drawsOf(fit([...kept.values()], prior), DRAWS, seededRandom(1)));
+        const ranked = all.map((_, i) => uses[i]! > 0);
+        const ranks = ranksOf(lost, uses, ranked);
+        const finding = (i: number) => ({
+          shotType: all[i]!.shotType,
+          ranked: ranked[i]!,
+          uses: uses[i]!,
+          perBall: judge.perBall(i),
+          perRound: ranks[i]!,
+        });
+        return { lost, findings: all.map((_, i) => ({ ...finding(i), expectedStrokes: model.expects(i, level) })) };
+      };
+      let byNeed: ByNeed | null = null;
+      let last: number | null = null;
+      for (let balls = 0; balls < MOST; balls += SET) {
+        if (balls % SESSION === 0) {
+          practising.newDay();
+          byNeed = new ByNeed(know());
+        }
+        const cell: number = way === 'by need' ? byNeed!.next(index, SET, last) : index[(balls / SET) % index.length]!;
+        byNeed!.hit(cell, SET);
+        last = cell;
+        for (let ball = 0; ball < SET; ball++) addTo(kept, ringRecord(all[cell]!, practising.hit(all[cell]!), reference), 1);
+        if ((balls + SET) % LOOK > 0) continue;
+        const { findings } = know();
+        const named = index.toSorted((a, b) => findings[b]!.perRound.weakest3 - findings[a]!.perRound.weakest3).slice(0, 3);
+        shares[(balls + SET) / LOOK - 1]! += named.filter((one) => three.includes(one)).length / 3 / players;
+      }
+    }
+  console.log(`\ngenerator ${generator}, seed ${seed}: ${players} players; of the three weakest so many are named after`);
+  const shown = [2, 5, 8, 11, 17, 23];
+  for (const [way, shares] of right) {
+    const enough = shares.findIndex((share) => share >= RIGHT);
+    const line = shown.map((i) => `${(i + 1) * LOOK}: ${Math.round(100 * shares[i]!)}%`).join('  ');
+    console.log(`${way.padEnd(10)} ${line}   ${RIGHT} right after ${enough < 0 ? `more than ${MOST}` : (enough + 1) * LOOK} balls`);
+  }
+}
+const SET = 5;
+
 /** How long three proposals take, for one player and for many. */
 function time(many: number): void {
   const UNMEASURED = { paceM: null, clubM: null, putterM: null };
@@ -150,4 +221,4 @@ function time(many: number): void {
 }
 
 if (values.time) for (const many of [1, 8, 24]) time(many);
-else for (const generator of GENERATORS) bench(generator);
+else for (const generator of GENERATORS) (values.need ? need : bench)(generator);
