@@ -91,12 +91,12 @@ test('two compete with a head start for the weaker, and begin with it', async ({
 test('on a green its stations are used, and what it lacks is said', async ({ page }) => {
   await page.goto(`${HOME}/plan/game`);
   await page.getByLabel('For whom').selectOption('Kofi');
-  await page.getByLabel('Green').selectOption('Top green');
+  await page.getByLabel('Green', { exact: true }).selectOption('Top green');
   await expect(cards(page)).toHaveCount(3);
   await expect(cards(page).first().getByRole('img', { name: 'Top green with the stations of this game' })).toBeVisible();
   await expect(cards(page).first().getByText('Walk round the stations')).toBeVisible();
   // It has no putts, and nobody's weakest shots are all beside it.
-  await page.getByLabel('Green').selectOption('Low green');
+  await page.getByLabel('Green', { exact: true }).selectOption('Low green');
   await expect(page.getByText(/^Low green has no station for .*, the first choice\./).first()).toBeVisible();
 });
 
