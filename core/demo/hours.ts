@@ -1,3 +1,4 @@
+import { secondsFor } from '../game/budget';
 import type { GameSpec } from '../game/spec';
 import { hourSchema, type Hour, type Part } from '../hour/hour';
 import { beginRun, nextPart } from '../hour/run';
@@ -19,7 +20,7 @@ export type DemoHour = { player: string; hour: Hour; run: ((ids: { runId: string
 export function demoHours(now: Date, today: string, gameId: (title: string) => string): DemoHour[] {
   const played = (title: string) => {
     const spec = DEMO_GAMES.find((game: GameSpec) => game.title === title)!;
-    return { title, game: { gameId: gameId(title), spec } };
+    return { title, minutes: Math.ceil(secondsFor(spec, 1) / 60), game: { gameId: gameId(title), spec } };
   };
   const hour = (title: string, day: string | null, parts: readonly (Pick<Part, 'kind' | 'minutes' | 'title'> & Partial<Part>)[]) =>
     hourSchema.parse({
@@ -40,16 +41,16 @@ export function demoHours(now: Date, today: string, gameId: (title: string) => s
       sets: 3,
       setOf: 6,
       cue: 'brush the grass',
-      why: 'Weakest.',
+      why: 'Weakest: 20–30 yd pitches from light rough.',
     },
-    { kind: 'lies', minutes: 16, ...played('Thick and Thin'), why: 'Weakest: 20–30 yd pitches from light rough.' },
-    { kind: 'putting', minutes: 9, ...played('Six to Ten'), why: 'To find out: 6–10 ft putts.' },
-    { kind: 'game', minutes: 15, ...played('Half Moon'), why: 'Last, and everything counts.' },
+    { kind: 'lies', ...played('Thick and Thin'), why: 'Weakest: 20–30 yd pitches from light rough.' },
+    { kind: 'putting', ...played('Six to Ten'), why: 'To find out: 6–10 ft putts.' },
+    { kind: 'game', ...played('Half Moon'), why: 'Last, and everything counts.' },
   ]);
   const long = hour('Lag putts before the league', today, [
-    { kind: 'putting', minutes: 15, ...played('Six to Ten'), why: 'Weakest: 20–40 ft putts.' },
+    { kind: 'putting', ...played('Six to Ten'), why: 'Weakest: 20–40 ft putts.' },
     { kind: 'other', minutes: 5, title: 'Stretch and drink' },
-    { kind: 'game', minutes: 20, ...played('Half Moon') },
+    { kind: 'game', ...played('Half Moon') },
   ]);
   const done = { ...pitches, title: 'Chips and a game', day: null };
   const start = 7 * DAY_MS;

@@ -11,6 +11,8 @@ export type PartKind = (typeof PART_KINDS)[number];
 
 /** An hour may be as short as this, or as long, in minutes. */
 export const [SHORTEST, LONGEST] = [5, 180];
+/** It has at most so many parts. */
+export const MOST_PARTS = 12;
 
 const ballsInSet = z.int({ error: 'Enter a whole number.' }).min(1, 'At least 1.').max(60, 'At most 60.');
 
@@ -55,7 +57,7 @@ export const hourSchema = z
     day: day.nullable().default(null),
     school: schoolSchema,
     greenId: z.uuid().nullable().default(null),
-    parts: z.array(partSchema).min(1, 'An hour has at least one part.').max(12, 'At most 12 parts.'),
+    parts: z.array(partSchema).min(1, 'An hour has at least one part.').max(MOST_PARTS, `At most ${MOST_PARTS} parts.`),
   })
   .superRefine(({ minutes, parts }, ctx) => {
     const sum = parts.reduce((total, part) => total + part.minutes, 0);

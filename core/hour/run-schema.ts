@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { key, moment, whole } from '../stored';
+import { MOST_PARTS } from './hour';
 import { RUN_VERSION } from './steps';
 
 /** What became of a part: one that was left before its time was over is done; stopped is what ended the hour. */
@@ -26,7 +27,7 @@ export const runSchema = z.object({
   endedAt: moment.nullable().default(null),
   /** Counts up with each change: of one run the newest is kept. */
   change: whole(0),
-  parts: z.array(runPartSchema).min(1).max(12),
+  parts: z.array(runPartSchema).min(1).max(MOST_PARTS),
 });
 /** An hour as it was done: which part when, what was played in it, what was skipped. Times are the device's. */
 export type Run = z.infer<typeof runSchema>;

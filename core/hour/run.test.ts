@@ -81,7 +81,7 @@ test('a part that was taken out of the hour while it goes on is still there, wit
   const parts = partsOfRun(changed, begun);
   expect(parts.map(({ key, title, minutes: long }) => [key, title, long])).toEqual([
     ['p0', 'x', 10],
-    ['p1', 'A part that was taken out', 10],
+    ['p1', 'Removed from the plan', 10],
     ['p2', 'x', 20],
   ]);
 });

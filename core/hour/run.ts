@@ -40,7 +40,7 @@ export function partsOfRun({ parts }: Pick<Hour, 'parts'>, run: Pick<Run, 'parts
           key,
           minutes,
           kind: 'other',
-          title: 'A part that was taken out',
+          title: 'Removed from the plan',
           cue: '',
           sets: null,
           setOf: null,

@@ -41,8 +41,8 @@ export const PRESETS: readonly Preset[] = [
   preset(
     'mixed',
     'Mixed from the start',
-    'Every ball is a new problem, as on the course. It lasts longest.',
-    'It feels worse while you practise.',
+    'Every ball is a new shot, as on the course. What you learn lasts.',
+    'You score worse in practice.',
     {
       repetition: 'none',
     },

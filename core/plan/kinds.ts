@@ -126,7 +126,7 @@ const closeCall: Kind = {
   ...quick,
   key: 'close_call',
   title: (from) => `which is weaker, ${from}`,
-  teaches: 'Two weak shots side by side: which to practise first.',
+  teaches: 'Compares two weak shots: which to practise first.',
   choose: 'close_call',
   mostPlaces: 2,
   fewestPlaces: 2,
@@ -160,7 +160,7 @@ const TRIES = 4;
 const climb: Kind = {
   key: 'climb',
   title: (from) => `near to far ${from}`,
-  teaches: 'Each good ball earns a longer one, each miss a shorter.',
+  teaches: 'A good ball moves you back, a miss moves you closer.',
   choose: 'common',
   takes: isOffGreen,
   mostPlaces: 6,

@@ -9,7 +9,7 @@ export type Rotation = {
 export type InTheWay = readonly (readonly boolean[])[];
 
 /** A search gives up after so many steps; what was found without one stands. */
-const MOST_STEPS = 40_000;
+const MOST_STEPS = 1_500;
 
 /**
  * Groups over stations in rounds: every group has every station `times` times, no two groups the same one at once, and no two stations are in
@@ -63,9 +63,12 @@ function cover(allowed: readonly (readonly number[])[], stations: number, groups
   const need = new Array<number>(stations).fill(groups * times);
   const used: number[][] = [];
   let steps = 0;
+  // What is still needed says all: in which order it came about does not matter.
+  const inVain = new Set<string>();
   const search = (left: number): boolean => {
     if (left === 0) return true;
-    if (++steps > MOST_STEPS) return false;
+    const state = need.join();
+    if (inVain.has(state) || ++steps > MOST_STEPS) return false;
     // A station that is needed in every round that is left is in the next one; none is needed more often than that.
     if (need.some((n) => n > left)) return false;
     const forced = need.flatMap((n, i) => (n === left ? [i] : []));
@@ -81,6 +84,7 @@ function cover(allowed: readonly (readonly number[])[], stations: number, groups
       used.pop();
       for (const i of set) need[i]!++;
     }
+    inVain.add(state);
     return false;
   };
   return search(rounds) ? used : null;

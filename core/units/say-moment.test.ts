@@ -1,3 +1,4 @@
+import { sayPlainDay } from './plain-day';
 import { sayDay, sayMoment } from './say-moment';
 
 const now = new Date('2026-05-20T00:30:00Z');
@@ -18,4 +19,9 @@ test('longer ago is said in days, then as a date, with the year where it is anot
 
 test('a moment has weekday, day and time', () => {
   expect(sayMoment(new Date('2026-05-19T17:05:00Z'), 'Europe/Dublin')).toBe('Tue 19 May, 18:05');
+});
+
+test('a plain day is the same day wherever it is read', () => {
+  expect(sayPlainDay('2026-11-22')).toBe('Sun 22 Nov');
+  expect(sayPlainDay('2027-01-01')).toBe('Fri 1 Jan');
 });

@@ -1,5 +1,6 @@
 import { isPutt } from '@/core/golf/shot-types';
 import Link from 'next/link';
+import { CARE_IN_SHORT } from '@/core/game/words/care';
 import { factsOf } from '@/core/green/facts';
 import { NO_WARNING } from '@/core/green/parties';
 import { fallOf, gradientOf } from '@/core/green/slope';
@@ -79,7 +80,9 @@ export function PlanPage({ slug, green, academy }: Props) {
           </table>
         </div>
       )}
-      <p className="small-print">One direction of play, or take turns. Nobody in front of or beside a swinging player. {NO_WARNING}</p>
+      <p className="small-print">
+        {CARE_IN_SHORT} {NO_WARNING}
+      </p>
     </div>
   );
 }

@@ -1,76 +1,26 @@
 'use client';
 
-import { usePathname, useRouter } from 'next/navigation';
-import { useOptimistic, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { MOST_PLAYERS } from '@/core/exchange/session-start';
 import { PURPOSES, type Purpose } from '@/core/plan/kinds';
 import { asOrderQuery, MINUTES, SAY_PURPOSE, type OrderAsked } from './asked';
 import styles from './plan.module.scss';
+import { useAsked } from './use-asked';
+import { WhoChoice, type Named } from './who-choice';
 
-type Named = { id: string; name: string };
 type Props = { asked: OrderAsked; players: readonly Named[]; greens: readonly Named[] };
 
 /** For whom a game is made, as a sentence that is kept in the address: so it can be sent, kept and gone back to. */
 export function OrderBar({ asked: answered, players, greens }: Props) {
-  const router = useRouter();
-  const path = usePathname();
-  const [pending, begin] = useTransition();
-  // What is chosen counts at once: a second choice may come before the first is answered.
-  const [asked, choose] = useOptimistic(answered);
-  const go = (change: Partial<OrderAsked>) =>
-    begin(() => {
-      const next = { ...asked, seed: 1, ...change };
-      choose(next);
-      router.replace(path + asOrderQuery(next), { scroll: false });
-    });
-  const chosen = asked.for.flatMap((id) => players.find((player) => player.id === id) ?? []);
-  const others = players.filter(({ id }) => !asked.for.includes(id));
-  const several = chosen.length > 1;
+  const { asked, pending, go } = useAsked(answered, asOrderQuery);
+  // Another wish begins with the likeliest games again.
+  const wish = (change: Partial<OrderAsked>) => go({ seed: 1, ...change });
+  const several = asked.for.length > 1;
   const withMinutes = [...new Set([...MINUTES, asked.minutes])].toSorted((a, b) => a - b);
   return (
     <div className={`${styles.order} no-print`} role="group" aria-label="The order" aria-busy={pending}>
-      {chosen.map(({ id, name }, i) =>
-        several ? (
-          <Button
-            key={id}
-            variant="outline-dark"
-            className={styles.chip}
-            onClick={() => go({ for: asked.for.filter((one) => one !== id) })}
-          >
-            {name} <span aria-hidden="true">×</span>
-            <span className="visually-hidden">: leave out</span>
-          </Button>
-        ) : (
-          <Form.Select key={i} aria-label="For whom" value={id} onChange={(event) => go({ for: [event.target.value] })}>
-            {players.map((player) => (
-              <option key={player.id} value={player.id}>
-                {player.name}
-              </option>
-            ))}
-          </Form.Select>
-        ),
-      )}
-      {others.length > 0 && (
-        <Form.Select
-          aria-label="Another player"
-          className={styles.another}
-          value=""
-          onChange={({ target: { value } }) =>
-            go({ for: value === 'all' ? players.slice(0, MOST_PLAYERS).map(({ id }) => id) : [...asked.for, value].slice(0, MOST_PLAYERS) })
-          }
-        >
-          <option value="">+ player</option>
-          {others.length > 1 && <option value="all">{players.length <= MOST_PLAYERS ? 'everybody' : `the first ${MOST_PLAYERS}`}</option>}
-          {others.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
-      )}
+      <WhoChoice players={players} who={asked.for} onChange={(who) => wish({ for: [...who] })} />
       <span>{several ? 'have' : 'has'}</span>
-      <Form.Select aria-label="Minutes" value={asked.minutes} onChange={(event) => go({ minutes: Number(event.target.value) })}>
+      <Form.Select aria-label="Minutes" value={asked.minutes} onChange={(event) => wish({ minutes: Number(event.target.value) })}>
         {withMinutes.map((minutes) => (
           <option key={minutes} value={minutes}>
             {minutes} minutes
@@ -78,7 +28,7 @@ export function OrderBar({ asked: answered, players, greens }: Props) {
         ))}
       </Form.Select>
       <span>on</span>
-      <Form.Select aria-label="Green" value={asked.green ?? ''} onChange={(event) => go({ green: event.target.value || undefined })}>
+      <Form.Select aria-label="Green" value={asked.green ?? ''} onChange={(event) => wish({ green: event.target.value || undefined })}>
         <option value="">any green</option>
         {greens.map(({ id, name }) => (
           <option key={id} value={id}>
@@ -87,7 +37,7 @@ export function OrderBar({ asked: answered, players, greens }: Props) {
         ))}
       </Form.Select>
       <span>{several ? 'and want to' : 'and wants to'}</span>
-      <Form.Select aria-label="What for" value={asked.what} onChange={(event) => go({ what: event.target.value as Purpose })}>
+      <Form.Select aria-label="What for" value={asked.what} onChange={(event) => wish({ what: event.target.value as Purpose })}>
         {PURPOSES.map((purpose) => (
           <option key={purpose} value={purpose}>
             {SAY_PURPOSE[purpose]}

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { Suspense } from 'react';
+import { CARE_IN_SHORT } from '@/core/game/words/care';
+import { NO_WARNING } from '@/core/green/parties';
 import type { GreenPlan } from '@/core/green/plan';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import { proposedFor } from '@/core/plan/propose';
@@ -59,7 +61,7 @@ export function OrderPage({ slug, asked, players, chosen, greens, green, units, 
       )}
       {chosen.length > 1 && (
         <p className="small-print mt-3 mb-0">
-          One direction of play, or take turns. Nobody in front of or beside a swinging player. Call “stop” before collecting.
+          {CARE_IN_SHORT} {green && NO_WARNING}
         </p>
       )}
     </div>

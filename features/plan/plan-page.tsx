@@ -46,11 +46,11 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
       <div className={styles.ways}>
         <Link href={`${base}/plan/hour/new`} className={styles.way}>
           <b>An hour</b>
-          <span>Parts and minutes for a player or a group, filled with what helps most.</span>
+          <span>Split your time into parts. Each is filled with what helps most.</span>
         </Link>
         <Link href={`${base}/plan/squad`} className={styles.way}>
           <b>A squad in rounds</b>
-          <span>Groups change stations at one bell, nobody in another’s line. With a sheet, and a screen for the wall.</span>
+          <span>Groups change stations at a bell. Print the sheet, or show it on the wall.</span>
         </Link>
         <Link href={`${base}/plan/game`} className={styles.way}>
           <b>A game made to order</b>

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { clockOf, isGoing } from '@/core/hour/run';
+import { sayPlainDay } from '@/core/units/plain-day';
 import { counted, listed } from '@/core/units/format';
 import type { HourRow } from '@/server/data';
 import { hourAddress } from './address';
@@ -26,7 +27,7 @@ export function HourLine({ slug, row: { hourId, hour, players, run }, today, now
     <li className={styles.hour}>
       <Link href={`/a/${slug}/plan/hour/${hourId}`} className={styles.hourName}>
         <b>{hour.title}</b>
-        <span className="small-print">{[who, hour.day && sayDay(hour.day)].filter(Boolean).join(' · ')}</span>
+        <span className="small-print">{[who, hour.day && sayPlainDay(hour.day)].filter(Boolean).join(' · ')}</span>
       </Link>
       <span className={styles.bar} aria-hidden="true">
         {hour.parts.map((part) => (
@@ -48,6 +49,3 @@ export function HourLine({ slug, row: { hourId, hour, players, run }, today, now
 function sayDone(run: NonNullable<HourRow['run']>, hour: HourRow['hour']): string {
   return run.endedAt === null ? 'not finished' : `done in ${Math.round(clockOf(run, hour, 0).goneS / 60)} min`;
 }
-
-const sayDay = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));

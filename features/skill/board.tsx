@@ -61,10 +61,10 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
               <b>{said.most}</b> {said.next} {said.best}
             </p>
             {balls >= FEW_BALLS && (
-              <p className="no-print">
+              <p className="no-print d-flex flex-wrap gap-2">
                 <Link href={`/a/${slug}/plan/game?for=${player.playerId}`} className="btn btn-primary">
                   Make a game of it
-                </Link>{' '}
+                </Link>
                 <Link href={`/a/${slug}/plan/hour/new?for=${player.playerId}`} className="btn btn-outline-dark">
                   Plan an hour
                 </Link>

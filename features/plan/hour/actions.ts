@@ -2,16 +2,16 @@
 
 import * as z from 'zod';
 import { MOST_PLAYERS } from '@/core/exchange/session-start';
-import { hourSchema, partSchema } from '@/core/hour/hour';
+import { hourSchema, MOST_PARTS, partSchema } from '@/core/hour/hour';
 import { schoolSchema } from '@/core/hour/school';
 import { filledParts } from '@/server/known/proposals';
 import { askedAtDesk, atDesk, basedOn, DONE, id } from '../../form/at-desk';
 import { changedElsewhere, refused } from '../../form/result';
 
-const playersSchema = z.array(id).min(1, 'Choose who it is for.').max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players.`);
+const playersSchema = z.array(id).min(1, 'Choose who it’s for.').max(MOST_PLAYERS, `At most ${MOST_PLAYERS} players.`);
 const wishSchema = z.strictObject({
   school: schoolSchema,
-  parts: z.array(partSchema).max(12),
+  parts: z.array(partSchema).max(MOST_PARTS),
   greenId: id.nullable(),
   seed: z.int().min(1).max(999),
 });
@@ -21,7 +21,7 @@ export const fillAction = askedAtDesk([playersSchema, wishSchema], async (desk, 
   const { data } = desk;
   const [rows, green] = await Promise.all([data.listPlayers(), greenId ? data.getGreen(greenId) : null]);
   const players = playerIds.flatMap((one) => rows.find(({ player }) => player.playerId === one)?.player ?? []);
-  if (players.length === 0) return refused('Choose who it is for.');
+  if (players.length === 0) return refused('Choose who it’s for.');
   return { ...DONE, filled: await filledParts(desk, players, { school, parts, green: green?.plan ?? null, seed }) };
 });
 

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { secondsFor } from '@/core/game/budget';
+import { CARE_IN_SHORT } from '@/core/game/words/care';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
 import { hourSchema, LONGEST, SHORTEST, type Hour, type Part, type PartKind } from '@/core/hour/hour';
 import { withBoundary, withMinutes, without } from '@/core/hour/minutes';
@@ -117,7 +118,6 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
     );
   const general = Object.entries(wrong).find(([path]) => !/^parts\.\d|^title|^minutes/.test(path))?.[1];
   const green = greens.find(({ id }) => id === hour.greenId);
-  const late = hour.parts.filter(({ game, minutes }) => game && secondsFor(game.spec, who.length) > 60 * (minutes + 1));
   const balls = Math.max(0, ...hour.parts.map(({ setOf }) => setOf ?? 0));
   const specs = hour.parts.flatMap(({ game }) => game?.spec ?? []);
   return (
@@ -179,6 +179,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
             units={units}
             games={games.map(({ spec }, i) => ({ gameId: String(i), title: spec.title }))}
             faults={faultsOf(at)}
+            takesS={part.game && secondsFor(part.game.spec, who.length)}
             busy={busy.includes(part.key)}
             onMinutes={(minutes) => {
               if (Number.isFinite(minutes) && minutes !== part.minutes) change({ ...hour, parts: withMinutes(hour.parts, at, minutes) });
@@ -199,12 +200,6 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
           />
         ))}
       </div>
-      {late.length > 0 && (
-        <p className="mt-2 mb-0">
-          {listed(late.map(({ title }) => title))} {late.length === 1 ? 'takes' : 'take'} longer than the time here. Give it more minutes,
-          or take another.
-        </p>
-      )}
       <div className={styles.below}>
         <SchoolPanel slug={slug} school={hour.school} own={schools} onChange={(school) => rearrange(bySchool(hour, school))} />
         <section>
@@ -214,9 +209,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
               <li key={line}>{line}</li>
             ))}
           </ul>
-          <p className="small-print mb-0">
-            One direction of play, or take turns. Nobody in front of or beside a swinging player. Call “stop” before collecting.
-          </p>
+          <p className="small-print mb-0">{CARE_IN_SHORT}</p>
         </section>
       </div>
       {openedAt !== null && (

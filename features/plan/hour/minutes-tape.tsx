@@ -42,7 +42,7 @@ export function MinutesTape({ parts, onMove }: Props) {
           />
         ))}
       </svg>
-      {Array.from({ length: Math.floor((total - 1) / step) }, (_, i) => (i + 1) * step).map((minute) => (
+      {Array.from({ length: Math.max(0, Math.ceil(total / step) - 2) }, (_, i) => (i + 1) * step).map((minute) => (
         <span key={minute} className={styles.mark} style={{ left: `${(100 * minute) / total}%` }}>
           {minute}
         </span>

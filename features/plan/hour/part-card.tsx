@@ -2,6 +2,7 @@
 
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { sayMinutes } from '@/core/game/budget';
 import type { Part } from '@/core/hour/hour';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './hour.module.scss';
@@ -15,6 +16,8 @@ type Props = {
   games: readonly Choice[];
   /** What is wrong with its fields, by their names. */
   faults: Readonly<Record<string, string>>;
+  /** Seconds that its game takes; null where there is none. */
+  takesS: number | null;
   busy: boolean;
   onMinutes: (minutes: number) => void;
   onChange: (change: Partial<Part>) => void;
@@ -24,7 +27,7 @@ type Props = {
 };
 
 /** A part of an hour: how long, what is done, and why; everything in it can be changed, kept, or thrown again. */
-export function PartCard({ part, units, games, faults, busy, onMinutes, onChange, onAnother, onGame, onRemove }: Props) {
+export function PartCard({ part, units, games, faults, takesS, busy, onMinutes, onChange, onAnother, onGame, onRemove }: Props) {
   const id = useId();
   const { kind, minutes, title, why, cue, sets, setOf, pinned, game } = part;
   const unfilled = kind === 'other' || kind === 'technique';
@@ -94,6 +97,11 @@ export function PartCard({ part, units, games, faults, busy, onMinutes, onChange
         </>
       )}
       {game && <p className={styles.what}>{sayWhat(part, units)}</p>}
+      {takesS !== null && takesS > 60 * (minutes + 1) && (
+        <p role="status">
+          <b>Takes {sayMinutes(takesS)}.</b> Give it more time, or take another.
+        </p>
+      )}
       {why && <p className={styles.why}>{why}</p>}
       <div className={`${styles.tools} no-print`}>
         {kind !== 'other' && (

@@ -1,27 +1,17 @@
 'use client';
 
-import { usePathname, useRouter } from 'next/navigation';
-import { useOptimistic, useTransition } from 'react';
 import { Form } from 'react-bootstrap';
 import { GROUPINGS, type Grouping } from '@/core/squad/squad-session';
 import { asSquadQuery, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
+import { useAsked } from '../use-asked';
+import type { Named } from '../who-choice';
 import styles from './squad.module.scss';
 
-type Named = { id: string; name: string };
 type Props = { asked: SquadAsked; players: readonly Named[]; greens: readonly Named[] };
 
 /** How a squad's session is wished; kept in the address, so that it can be sent, printed and shown on the wall. */
 export function SquadBar({ asked: answered, players, greens }: Props) {
-  const router = useRouter();
-  const path = usePathname();
-  const [pending, begin] = useTransition();
-  const [asked, choose] = useOptimistic(answered);
-  const go = (change: Partial<SquadAsked>) =>
-    begin(() => {
-      const next = { ...asked, ...change };
-      choose(next);
-      router.replace(path + asSquadQuery(next), { scroll: false });
-    });
+  const { asked, pending, go } = useAsked(answered, asSquadQuery);
   const number = (name: 'minutes' | 'round' | 'change' | 'balls' | 'stations', label: string, least: number, most: number) => (
     <Form.Group controlId={name}>
       <Form.Label>{label}</Form.Label>

@@ -1,4 +1,6 @@
 import Link from 'next/link';
+import { CARE_IN_SHORT } from '@/core/game/words/care';
+import { NO_WARNING } from '@/core/green/parties';
 import type { GreenPlan } from '@/core/green/plan';
 import type { SquadSession } from '@/core/squad/squad-session';
 import { counted } from '@/core/units/format';
@@ -119,8 +121,7 @@ function Arranged({ session, stations, green, units }: Pick<Props, 'stations' | 
             ))}
           </ol>
           <p className="small-print mt-2 mb-0">
-            One direction of play at each station. Nobody in front of or beside a swinging player. At the bell: stop, collect together, then
-            change. Juniors supervised.
+            {CARE_IN_SHORT} At the bell, stop and collect together before you change. Juniors supervised. {green && NO_WARNING}
           </p>
         </section>
         {green && <PlanPicture plan={green.plan} system={units} label={`${green.plan.title} with its stations`} wide={460} high={310} />}

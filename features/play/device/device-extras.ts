@@ -27,7 +27,8 @@ const TICK_MS = 30;
 
 /** A short shake of the device says that a ball was recorded, where the device can. */
 export function shake(): void {
-  if ('vibrate' in navigator) navigator.vibrate(TICK_MS);
+  // A browser lets nothing shake before somebody touched the page.
+  if ('vibrate' in navigator && navigator.userActivation?.hasBeenActive !== false) navigator.vibrate(TICK_MS);
 }
 
 /** Two short shakes say that something was not taken. */

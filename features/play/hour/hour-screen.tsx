@@ -1,10 +1,14 @@
 'use client';
 
+import { lightFormat } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { budgetOf } from '@/core/game/budget';
+import { allStations } from '@/core/game/station';
+import { careLines } from '@/core/game/words/care';
 import type { Hour, Part } from '@/core/hour/hour';
 import { beginRun, clockOf, leaveOut, nextPart, partsOfRun, playedIn, runningAt, stopRun } from '@/core/hour/run';
 import type { Run } from '@/core/hour/run-schema';
+import { sayPlainDay } from '@/core/units/plain-day';
 import { counted } from '@/core/units/format';
 import { newId, now } from '../../form/ids';
 import { playAddress, startAddress } from '../../session/address';
@@ -94,7 +98,8 @@ function Before({ hour, run, results, units, names, onBegin }: BeforeProps) {
       </p>
       {run && (
         <p className={styles.done}>
-          Done {sayDay(run.startedAt)}: {gone} min{gone === hour.minutes ? ', as planned' : ` of ${hour.minutes} planned`}.
+          Done {sayPlainDay(lightFormat(new Date(run.startedAt), 'yyyy-MM-dd'))}: {gone} min
+          {gone === hour.minutes ? ', as planned' : ` of ${hour.minutes} planned`}.
         </p>
       )}
       {run && <TestAgain hour={hour} run={run} results={results} units={units} />}
@@ -119,10 +124,9 @@ function Before({ hour, run, results, units, names, onBegin }: BeforeProps) {
         <>
           <p className={styles.bring}>Bring {counted(mostBalls(hour), 'ball')}.</p>
           <ul className={styles.care}>
-            <li>One direction of play, or take turns.</li>
-            <li>Nobody in front of or beside a swinging player.</li>
-            <li>Call “stop” before collecting balls.</li>
-            <li>No play in lightning. Stop if your back or the heat says so.</li>
+            {careLines({ stations: hour.parts.flatMap(({ game }) => (game ? allStations(game.spec) : [])), leadIn: [] }).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
           </ul>
         </>
       )}
@@ -136,8 +140,6 @@ function Before({ hour, run, results, units, names, onBegin }: BeforeProps) {
 }
 
 const SAY_STATE = { waiting: '', running: '', done: 'done', skipped: 'left out', stopped: 'stopped' } as const;
-
-const sayDay = (at: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(at));
 
 type GoingProps = {
   hour: Hour;

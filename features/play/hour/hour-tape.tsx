@@ -22,30 +22,16 @@ export function HourTape({ hour, run, goneS = 0 }: { hour: Hour; run: Run | null
     >
       <rect width={360} height={22} fill="var(--line)" />
       <rect width={run ? x(goneS / 60) : 360} height={22} fill="var(--tape)" />
-      {Array.from({ length: Math.ceil(total) - 1 }, (_, i) => i + 1).map((minute) => (
-        <line
-          key={minute}
-          x1={x(minute)}
-          x2={x(minute)}
-          y1={22}
-          y2={17}
-          stroke="var(--tape-ink)"
-          strokeWidth={0.8}
-          vectorEffect="non-scaling-stroke"
-        />
+      {Array.from({ length: Math.ceil(total) - 1 }, (_, i) => (
+        <Tick key={i} x={x(i + 1)} from={17} width={0.8} />
       ))}
       {ends.slice(0, -1).map((minute, i) => (
-        <line
-          key={i}
-          x1={x(minute)}
-          x2={x(minute)}
-          y1={22}
-          y2={0}
-          stroke="var(--tape-ink)"
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
-        />
+        <Tick key={`end ${i}`} x={x(minute)} from={0} width={2} />
       ))}
     </svg>
   );
 }
+
+const Tick = ({ x, from, width }: { x: number; from: number; width: number }) => (
+  <line x1={x} x2={x} y1={22} y2={from} stroke="var(--tape-ink)" strokeWidth={width} vectorEffect="non-scaling-stroke" />
+);

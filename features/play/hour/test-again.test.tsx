@@ -29,11 +29,11 @@ function said(first: number, second: number, luck: number | null, over = true): 
 }
 
 test('the difference, with how sure it is beyond luck', () => {
-  // Φ(6/(√2·2)) = 0.983, Φ(3/(√2·2)) = 0.856, Φ(1/(√2·2)) = 0.638.
-  expect(said(14, 20, 2)).toBe('14 points, then 20 points: 6 better. Surely better than before (98%).');
-  expect(said(14, 17, 2)).toBe('14 points, then 17 points: 3 better. Likely better than before (86%).');
-  expect(said(14, 15, 2)).toBe('14 points, then 15 points: 1 better. That can be luck.');
-  expect(said(20, 14, 2)).toBe('20 points, then 14 points: 6 worse. Surely worse than before (98%).');
+  // A third of the difference in √2 lucks: Φ(16/(√2·2)/3) = 0.970, Φ(8/(√2·2)/3) = 0.827, Φ(3/(√2·2)/3) = 0.638.
+  expect(said(14, 30, 2)).toBe('14 points, then 30 points: 16 better. Surely better than before (97%).');
+  expect(said(14, 22, 2)).toBe('14 points, then 22 points: 8 better. Likely better than before (83%).');
+  expect(said(14, 17, 2)).toBe('14 points, then 17 points: 3 better. That could be luck.');
+  expect(said(30, 14, 2)).toBe('30 points, then 14 points: 16 worse. Surely worse than before (97%).');
 });
 
 test('where luck is not known, only the difference; nothing before both are played out', () => {

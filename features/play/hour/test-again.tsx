@@ -33,6 +33,6 @@ export function TestAgain({ hour, run, results, units }: Props) {
 /** How sure a difference is beyond luck. */
 function sayLuck(chance: number, better: boolean): string {
   const certainty = certaintyOf(chance);
-  if (certainty === 'too close to call') return 'That can be luck.';
+  if (certainty === 'too close to call') return 'That could be luck.';
   return `${certainty === 'sure' ? 'Surely' : 'Likely'} ${better ? 'better' : 'worse'} than before (${Math.round(100 * chance)}%).`;
 }

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Home } from '@/core/exchange/home';
 import { isGoing } from '@/core/hour/run';
+import { sayPlainDay } from '@/core/units/plain-day';
 import { counted } from '@/core/units/format';
 import { now } from '../../form/ids';
 import { hourAddress, playAddress } from '../../session/address';
@@ -157,11 +158,11 @@ function Planned({ home: { hours, academy, kit } }: { home: Home }) {
       <ul>
         {inOrder.map(({ hourId, hour, playerIds, run }) => (
           <li key={hourId}>
-            <a className={isGoing(run, now()) ? styles.open : styles.planned} href={hourAddress(academy.slug, hourId)}>
+            <a className={isGoing(run, now()) ? styles.open : `${styles.open} ${styles.planned}`} href={hourAddress(academy.slug, hourId)}>
               <b>{hour.title}</b>
               <span>
                 {[
-                  hour.day === null ? null : hour.day === today ? 'today' : sayPlanned(hour.day),
+                  hour.day === null ? null : hour.day === today ? 'today' : sayPlainDay(hour.day),
                   `${hour.minutes} min`,
                   playerIds.length > 1 ? counted(playerIds.length, 'player') : nameOf(playerIds[0] ?? ''),
                   run && (isGoing(run, now()) ? 'under way' : run.endedAt === null ? 'not finished' : 'done'),
@@ -176,9 +177,6 @@ function Planned({ home: { hours, academy, kit } }: { home: Home }) {
     </>
   );
 }
-
-const sayPlanned = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));
 
 /** Plays a game of one's own once more, alone. */
 function Again({ title, onAgain }: { title: string; onAgain: () => Promise<boolean> }) {
