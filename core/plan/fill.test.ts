@@ -96,6 +96,13 @@ test('a game that needs a second player, a club nobody has, or stations called l
     }
 });
 
+test('a game of the weakest shot with a club that the player does not have is passed over, however much it is worth', () => {
+  const stations = ['a', 'b', 'c'].map((key) => station(key, { distanceM: yd(15), balls: 8, club: '60°' }));
+  const own = { gameId: idOf(7), spec: game({ title: 'Only with the 60', stations }) };
+  const with60 = (clubs: string[]) => fillPart(order({ players: [player(clubs)], candidates: [own] }), part('game', 20), model)!.title;
+  expect([with60(['60°']), with60(['PW'])]).toEqual(['Only with the 60', expect.not.stringContaining('60')]);
+});
+
 test('a whole hour is filled: no game twice, pinned parts stay, and the same order fills it the same', () => {
   const parts = [
     ...hourOf('settle', 60).slice(0, -1),

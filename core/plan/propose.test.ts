@@ -1,4 +1,6 @@
 import { DEMO_GREENS } from '../demo/greens';
+import { ratesOf, stopsOf } from '../forecast/sizes';
+import { enter } from '../game/enter';
 import { conflictsOf } from '../green/conflicts';
 import { partiesOf } from '../green/parties';
 import { gameSpecSchema } from '../game/spec';
@@ -154,4 +156,16 @@ test('the same order, the same games; another seed, others, but what is sure sta
   const seeds = [1, 2, 3, 4].map(cells);
   expect(new Set(seeds.map((keys) => keys.toSorted().join())).size).toBeGreaterThan(1);
   expect(seeds.every((keys) => keys.includes('chip|fairway|10'))).toBe(true);
+});
+
+test('the widest ring catches three balls in four of the player it is made for, whatever the level', () => {
+  const radii = [eva, pia].map((who) => {
+    const { game } = all({ players: [who] })[0]!;
+    const own = { entrant: enter(who, game.sizes, UNMEASURED, 0), belief: who.belief };
+    const rates = ratesOf(game, own, stopsOf(game, own, model, { balls: 6000, seed: 5 }));
+    expect(rates.at(-1)!.rate).toBeGreaterThan(0.68);
+    expect(rates.at(-1)!.rate).toBeLessThan(0.82);
+    return (game.scoring as unknown as { rings: { radiusM: number }[] }).rings.at(-1)!.radiusM;
+  });
+  expect(radii[1]).toBeGreaterThan(radii[0]!);
 });
