@@ -20,6 +20,7 @@ const CORE = {
   green: ['game', 'geometry', 'golf', 'math', 'measures', 'units'],
   play: ['game', 'golf', 'math', 'shot', 'units'],
   hour: ['game', 'math'],
+  weeks: ['game', 'hour', 'math', 'units'],
   exchange: ['game', 'golf', 'hour', 'shot', 'units'],
   sheet: ['game', 'geometry', 'green', 'measures', 'units'],
   skill: ['golf', 'math', 'shot', 'units'],
@@ -27,7 +28,7 @@ const CORE = {
   board: ['geometry', 'golf', 'math', 'shot', 'skill', 'units'],
   forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
   squad: ['geometry', 'golf', 'green', 'units'],
-  plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units'],
+  plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units', 'weeks'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'play', 'shot', 'skill', 'units'],
 };

@@ -6,11 +6,16 @@ import { seededRandom } from '@/core/math/random';
 import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
+import { changeShown, couldBe } from '@/core/plan/shows';
+import { chanceLess } from '@/core/board/kinds';
+import { percentOf } from '@/core/board/certainty';
+import { dayWeight } from '@/core/board/over-time';
+import { isPutt } from '@/core/golf/shot-types';
 import { ByNeed } from '@/core/plan/need';
 import { OpenStrokes, type Batch } from '@/core/plan/open';
 import { propose, proposedFor } from '@/core/plan/propose';
 import { cellKey } from '@/core/skill/cells';
-import { believe, diagnose } from '@/core/skill/diagnose';
+import { believe, diagnose, strokesLost } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { fit } from '@/core/skill/fit';
 import { addTo, type BallGroup } from '@/core/skill/groups';
@@ -24,7 +29,8 @@ import { GENERATORS, levelNeeds, makePlayer, type Generator } from './made-up';
  * What sixty balls of shots that are chosen for a player tell, against sixty of the demo's fixed games and sixty spread evenly, on made-up
  * players of both generators: `npm run bench:plan -- --players 100 --start 120 --seed 1`. By how much the variances of the strokes lost in a
  * round shrink, together and a ball; and how often the truly weakest shot is named first, and among three. With `--need`: after
- * how many balls the three weakest are found by need and evenly. With `--time`: how long proposals take.
+ * how many balls the three weakest are found by need and evenly. With `--tests`: how often a change is called likely that a test is said to
+ * show, and how often where there is none. With `--time`: how long proposals take.
  */
 const { values } = parseArgs({
   options: {
@@ -33,6 +39,7 @@ const { values } = parseArgs({
     start: { type: 'string', default: '120' },
     time: { type: 'boolean', default: false },
     need: { type: 'boolean', default: false },
+    tests: { type: 'boolean', default: false },
   },
 });
 const [players, seed, start] = [Number(values.players), Number(values.seed), Number(values.start)];
@@ -199,6 +206,74 @@ function need(generator: Generator): void {
 }
 const SET = 5;
 
+/** Tests before and after: on so many days, so many balls. */
+const TESTS = [
+  [1, 20],
+  [2, 20],
+  [3, 20],
+  [3, 60],
+] as const;
+const LIKELY = 75;
+
+/**
+ * Balls of one shot before and after, in rings: how often a change of just the size that they are said to show is called likely, and how often
+ * where nothing changed. Nobody's balls but these are known of the player, and each day has a form of its own.
+ */
+function tests(generator: Generator): void {
+  console.log(`\ngenerator ${generator}, seed ${seed}: ${players} players; a change that the test is said to show`);
+  for (const putts of [false, true])
+    for (const [days, balls] of TESTS) {
+      let [said, seen, wrongly, size] = [0, 0, 0, 0];
+      for (let p = 0; p < players; p++) {
+        const s = seed * 100_003 + p;
+        let more = 0;
+        const { practising, random } = makePlayer(generator, all, s, {}, () => more);
+        const { level } = practising;
+        const cells = all.filter(
+          (cell) =>
+            isPutt(cell.shotType) === putts && !isTapIn(cell) && reference.uses(level, cell.shotType, cell.surface, cell.distanceM) > 0.2,
+        );
+        const cell = cells[Math.floor(random.uniform() * cells.length)]!;
+        const at = all.indexOf(cell);
+        const perBall = model.judge(level, level).perBall(at);
+        const change = changeShown({ days, balls, inAll: balls }, { perBall, couldBe: couldBe(model, level)[at]! });
+        if (change === null) continue;
+        said++;
+        size += change;
+        const worse = shiftFor(generator, s, cell, change);
+        const played = (worseBy: number) => {
+          more = worseBy;
+          const groups = new Map<string, BallGroup>();
+          for (let day = 0; day < days; day++) {
+            practising.newDay();
+            for (let ball = 0; ball < balls; ball++) addTo(groups, ringRecord(cell, practising.hit(cell), reference), dayWeight(balls, 1));
+          }
+          return strokesLost(model, believe({ groups: [...groups.values()] }, model, level), { finishes: new Map() }, { level })[at]!;
+        };
+        const after = played(0);
+        seen += Number(percentOf(chanceLess(after, Float64Array.from(played(worse)))) >= LIKELY);
+        wrongly += Number(percentOf(chanceLess(after, Float64Array.from(played(0)))) >= LIKELY);
+      }
+      const share = (count: number) => `${Math.round((100 * count) / Math.max(1, said))}%`;
+      console.log(
+        `${putts ? 'putts    ' : 'off green'} ${days} × ${String(balls).padEnd(3)} something shown for ${said}: ${(size / Math.max(1, said)).toFixed(2)} strokes a shot, called likely ${share(seen)}; without a change ${share(wrongly)}`,
+      );
+    }
+}
+
+/** How much worse, in the logarithm of what is left, costs so many strokes. */
+function shiftFor(generator: Generator, s: number, cell: (typeof all)[number], strokes: number): number {
+  const needs = (more: number) => trueStrokes(makePlayer(generator, all, s, { daySd: 0 }, () => more).practising, [cell], TRUE_BALLS)[0]!;
+  const now = needs(0);
+  let [low, high] = [0, 3];
+  for (let step = 0; step < 9; step++) {
+    const middle = (low + high) / 2;
+    if (needs(middle) - now < strokes) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
 /** How long three proposals take, for one player and for many. */
 function time(many: number): void {
   const UNMEASURED = { paceM: null, clubM: null, putterM: null };
@@ -221,4 +296,4 @@ function time(many: number): void {
 }
 
 if (values.time) for (const many of [1, 8, 24]) time(many);
-else for (const generator of GENERATORS) (values.need ? need : bench)(generator);
+else for (const generator of GENERATORS) (values.tests ? tests : values.need ? need : bench)(generator);

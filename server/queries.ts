@@ -15,6 +15,7 @@ import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { takeIn } from '@/db/queries/take-in';
+import * as weeks from '@/db/queries/weeks';
 
 export const QUERIES = {
   saveAcademy,
@@ -28,6 +29,7 @@ export const QUERIES = {
   ...readings,
   ...sessions,
   ...shots,
+  ...weeks,
   bestOfGames,
   kitOf,
   takeIn,

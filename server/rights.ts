@@ -48,12 +48,18 @@ export const MAY = {
   // Plans.
   listHours: PLAY,
   getHour: DESK,
+  hoursOf: DESK,
   saveHour: COACHES,
   archiveHour: COACHES,
   listSchools: DESK,
   saveSchool: COACHES,
   takeRun: PLAY,
   isPlannedFor: PLAY,
+  listWeeks: PLAY,
+  getWeeks: DESK,
+  weeksOfHour: DESK,
+  saveWeeks: COACHES,
+  archiveWeeks: COACHES,
 
   // Sessions, and what is recorded in them.
   startSession: PLAY,

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
+import type { BlockTest, BlockTestTask } from '@/core/plan/block-test';
 import type { FilledParts } from '@/core/plan/filled';
 import type { FillTask } from '@/core/plan/fill-task';
 import type { ProposalTask } from '@/core/plan/proposal-task';
@@ -55,7 +56,7 @@ function pool(): Piscina {
 }
 
 /** An answer, in a box of its own: it may be that there is none. */
-type Kept = { answer: SumAnswer | Proposal | FilledParts | null };
+type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | null };
 
 const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
 
@@ -77,7 +78,8 @@ const underWay = new Map<string, Promise<Kept['answer']>>();
 export function sum(task: SumTask, how?: { urgent?: boolean }): Promise<SumAnswer>;
 export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Proposal | null>;
 export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledParts>;
-export async function sum(task: SumTask | ProposalTask | FillTask, { urgent = false } = {}): Promise<Kept['answer']> {
+export function sum(task: BlockTestTask, how?: { urgent?: boolean }): Promise<BlockTest>;
+export async function sum(task: SumTask | ProposalTask | FillTask | BlockTestTask, { urgent = false } = {}): Promise<Kept['answer']> {
   // What is believed follows from the balls.
   const plain = JSON.stringify(task, (name, value: unknown) => (name === 'draws' ? undefined : value));
   const key = createHash('sha256').update(plain).digest('base64');

@@ -2,6 +2,7 @@ import { setPriority } from 'node:os';
 import { shippedReference } from '@/core/golf/reference';
 import { modelOf } from '@/core/skill/model';
 import { doSum, type SumTask } from '@/core/board/sums';
+import { doBlockTest, type BlockTestTask } from '@/core/plan/block-test';
 import { doFill, type FillTask } from '@/core/plan/fill-task';
 import { doProposal, type ProposalTask } from '@/core/plan/proposal-task';
 
@@ -10,7 +11,8 @@ setPriority(0, 10);
 
 const model = modelOf(shippedReference);
 
-export default function answer(task: SumTask | ProposalTask | FillTask) {
+export default function answer(task: SumTask | ProposalTask | FillTask | BlockTestTask) {
   if (task.kind === 'fill') return doFill(model, task);
+  if (task.kind === 'block_test') return doBlockTest(model, task);
   return task.kind === 'proposal' ? doProposal(model, task) : doSum(model, task);
 }

@@ -10,7 +10,7 @@ import { canPlay, type Entering } from './can-play';
 import { chooseShots } from './choose';
 import type { Part } from '../hour/hour';
 import type { Candidate, Filled, FilledParts } from './filled';
-import { kindOf, KINDS } from './kinds';
+import { kindOf, KINDS, type Kind } from './kinds';
 import { whyOf, type Order } from './lay-out';
 import { proposeKind } from './propose';
 import type { School } from '../hour/school';
@@ -24,6 +24,10 @@ export type FillOrder = Omit<Order, 'purpose' | 'minutes' | 'players'> & {
   candidates: readonly Candidate[];
   /** Titles of games that other parts have: none comes twice. */
   taken: readonly string[];
+  /** The shots that it is for, by their keys; none: whatever is worth most. */
+  shots?: readonly string[];
+  /** Whether the game is played as in a round: one ball from each place, holed out. */
+  rehearses?: boolean;
 };
 
 const NOTHING_SET = { cue: '', sets: null, setOf: null, luck: null } as const;
@@ -43,17 +47,20 @@ const CHOICES = 6;
 export function fillPart(order: FillOrder, { kind, minutes }: Pick<Part, 'kind' | 'minutes'>, model: SkillModel): Filled | null {
   const judged = judgedTogether(order.players.map((player) => player.judged));
   if (kind === 'other') return null;
-  if (kind === 'technique') return techniqueOf(asIfDrawn(judged, order.seed), minutes);
+  const aimed = aimedAt(order, judged);
+  if (kind === 'technique') return techniqueOf(asIfDrawn(judged, order.seed), minutes, aimed);
   const wanted = TAKES[kind];
-  const worth = order.school.begins === 'easy' && kind === 'lies' ? worthByUse(judged) : worthOfCells(judged);
-  const there = order.candidates
+  const byCell = order.school.begins === 'easy' && kind === 'lies' ? worthByUse(judged) : worthOfCells(judged);
+  // What it is for comes before the game; the game is about everything.
+  const worth = kind === 'game' || aimed.size === 0 ? byCell : byCell.map((value, i) => (aimed.has(i) ? 1 + value : BESIDE * value));
+  const there = (kind === 'game' && order.rehearses ? [] : order.candidates)
     .filter(({ spec }) => wanted(spec) && canPlay(spec, order.players) && !order.taken.includes(spec.title))
     .flatMap(({ gameId, spec }) => {
       const fitted = fits(spec, minutes, order.players.length);
       // A shorter version of a game is another one.
       return fitted ? [weighed({ gameId: fitted === spec ? gameId : null, spec: fitted }, gameId === null ? READY : OWN)] : [];
     });
-  const made = madeFor(order, kind, minutes, model).map((spec) => weighed({ gameId: null, spec }, 1));
+  const made = madeFor(order, kind, minutes, model, aimed).map((spec) => weighed({ gameId: null, spec }, 1));
   const best = [...there, ...made].toSorted((a, b) => b.worth - a.worth);
   const chosen = best[(order.seed - 1) % Math.max(1, Math.min(best.length, CHOICES))];
   if (!chosen) return { ...NOTHING_SET, title: NOTHING_FITS, why: '', game: null };
@@ -70,6 +77,13 @@ export function fillPart(order: FillOrder, { kind, minutes }: Pick<Part, 'kind' 
     return { game, cells, worth: perBall * filled * times };
   }
 }
+
+/** Beside the shots that an hour is for, others are worth this part of what they would be. */
+const BESIDE = 0.3;
+
+/** The shots that an hour is for, as indices of findings. */
+const aimedAt = ({ shots = [] }: FillOrder, { findings }: Judged): ReadonlySet<number> =>
+  new Set(findings.flatMap(({ key }, i) => (shots.includes(key) ? [i] : [])));
 
 const NOTHING_FITS = 'Nothing fits here: choose a game';
 
@@ -98,8 +112,8 @@ function fits(spec: GameSpec, minutes: number, players: number): GameSpec | null
   return short && secondsFor(short, players) <= 60 * minutes ? short : null;
 }
 
-/** What a part would be made of if it were made for these players. */
-function madeFor(order: FillOrder, kind: keyof typeof TAKES, minutes: number, model: SkillModel): GameSpec[] {
+/** What a part would be made of if it were made for these players; of the shots that the hour is for alone, where they make a game. */
+function madeFor(order: FillOrder, kind: keyof typeof TAKES, minutes: number, model: SkillModel, aimed: ReadonlySet<number>): GameSpec[] {
   const { school } = order;
   const kinds =
     kind === 'landing'
@@ -108,9 +122,14 @@ function madeFor(order: FillOrder, kind: keyof typeof TAKES, minutes: number, mo
         ? [kindOf('points_putts'), kindOf('run')]
         : kind === 'lies'
           ? [kindOf(school.begins === 'easy' ? 'easy' : 'points_off_green')]
-          : KINDS.take_strokes_off[0]!;
+          : order.rehearses
+            ? [kindOf('rehearsal')]
+            : KINDS.take_strokes_off[0]!;
+  const makes = (one: Kind) => proposeKind({ ...order, purpose: 'take_strokes_off', minutes }, one, model);
   return kinds.flatMap((one) => {
-    const made = proposeKind({ ...order, purpose: 'take_strokes_off', minutes }, one, model);
+    const { takes = () => true } = one;
+    const narrow = kind === 'game' || aimed.size === 0 ? null : makes({ ...one, takes: (place) => aimed.has(place.cell) && takes(place) });
+    const made = narrow ?? makes(one);
     if (!made) return [];
     const { game } = made;
     const again = school.attempts === 'until_works' && schemeOf(game.scoring).allows(game.scoring).again;
@@ -124,8 +143,10 @@ const worthByUse = ({ findings }: Judged) => findings.map(({ uses, ranked }) => 
 const [SET_OF, SECONDS_A_BALL, SECONDS_A_SET] = [6, 26, 40];
 
 /** Technique: the shot that costs most, so many sets of it. */
-function techniqueOf(judged: Judged, minutes: number): Filled | null {
-  const allowed = judged.findings.flatMap(({ shotType }, i) => (isPutt(shotType) ? [] : [i]));
+function techniqueOf(judged: Judged, minutes: number, aimed: ReadonlySet<number>): Filled | null {
+  const offGreen = judged.findings.flatMap(({ shotType }, i) => (isPutt(shotType) ? [] : [i]));
+  const both = offGreen.filter((i) => aimed.has(i));
+  const allowed = both.length > 0 ? both : offGreen;
   const [shot] = chooseShots(judged, { by: 'costliest', places: 1, balls: SET_OF, allowed });
   if (!shot) return null;
   const sets = Math.max(1, Math.floor((60 * minutes) / (SET_OF * SECONDS_A_BALL + SECONDS_A_SET)));

@@ -207,9 +207,23 @@ export const KINDS: Readonly<Record<Purpose, readonly (readonly Kind[])[]>> = {
   ],
 };
 
-const PARTS: readonly Kind[] = [landing, pointsPutts, run, easy, pointsOffGreen];
+/** The test of a block of weeks: many balls of few shots, each answered by a tap. */
+const test: Kind = {
+  ...quick,
+  key: 'test',
+  title: (from) => `test ${from}`,
+  teaches: 'The same game before and after shows what changed.',
+  choose: 'costliest',
+  balls: [3, 15],
+  order: 'random',
+};
+
+/** The last game before an event: one ball from each place, as in a round. */
+const rehearsal: Kind = { ...finish, key: 'rehearsal', choose: 'common', fewestPlaces: 2, balls: [1, 1] };
+
+const PARTS: readonly Kind[] = [landing, pointsPutts, run, easy, pointsOffGreen, test, rehearsal];
 /** Kinds of which parts of an hour are made. */
-type PartOfHour = 'landing' | 'points_putts' | 'run' | 'easy' | 'points_off_green';
+type PartOfHour = 'landing' | 'points_putts' | 'run' | 'easy' | 'points_off_green' | 'test' | 'rehearsal';
 
 /** A kind by its key. */
 export const kindOf = (key: PartOfHour): Kind => PARTS.find((kind) => kind.key === key)!;

@@ -55,11 +55,16 @@ export async function listHours(
 
 /** A planned hour; null if the academy has none of this id. */
 export async function getHour(db: Db, actor: Actor, hourId: string): Promise<HourRow | null> {
+  return (await hoursOf(db, actor, [hourId]))[0] ?? null;
+}
+
+/** The planned hours that have these ids, in no order; those that were put away too. */
+export async function hoursOf(db: Db, actor: Actor, hourIds: readonly string[]): Promise<HourRow[]> {
   const rows = await db
     .select({ hourId: hour.hourId, hour: hour.hour, savedAt: hour.savedAt })
     .from(hour)
-    .where(and(eq(hour.academyId, actor.academyId), eq(hour.hourId, hourId)));
-  return (await withPeople(db, actor, rows))[0] ?? null;
+    .where(and(eq(hour.academyId, actor.academyId), inArray(hour.hourId, [...hourIds])));
+  return withPeople(db, actor, rows);
 }
 
 /** By a personal link nobody's name but one's own. */

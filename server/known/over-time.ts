@@ -24,6 +24,9 @@ export type Change = { before: number; since: number; of: [number, number]; chan
 
 type Where = Pick<KnownAt, 'data' | 'model'>;
 
+/** From a moment on, up to another and without it. */
+export type Stretch = { from: Date; to: Date };
+
 /** From the first ball to the last, and the day that divides before from since. */
 export type Span = { first: Date; since: Date; last: Date };
 
@@ -80,13 +83,26 @@ export async function changeSince(desk: Where, player: PlayerRow, span: Span): P
   );
 }
 
+/** Whether some cells changed from one stretch of time to another, each told from the balls of both alone, in strokes lost a shot; null with balls of one only. */
+export async function changesBetween(
+  desk: Where,
+  player: PlayerRow,
+  times: readonly [Stretch, Stretch],
+  cells: readonly number[],
+): Promise<(Change | null)[]> {
+  const { model } = desk;
+  const [before, after] = (await lostIn(desk, player, [...times])) as [SumAnswer, SumAnswer];
+  const alike = model.cells.map(() => 1);
+  return cells.map((cell) => changeOf(model, before, after, [cell], alike));
+}
+
 const halvesOf = ({ first, since, last }: Span) => [
   { from: first, to: since },
   { from: since, to: new Date(last.getTime() + 1) },
 ];
 
 /** What was lost in each of some stretches of time. */
-async function lostIn({ data, model }: Where, player: PlayerRow, times: { from: Date; to: Date }[]): Promise<SumAnswer[]> {
+async function lostIn({ data, model }: Where, player: PlayerRow, times: Stretch[]): Promise<SumAnswer[]> {
   const told = await data.tallyStretches(player.playerId, times);
   return Promise.all(told.map((part) => sum({ kind: 'lost', version: model.version, level: player.level, ...part })));
 }

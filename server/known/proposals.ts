@@ -4,6 +4,8 @@ import { LIBRARY } from '@/core/game/library';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Part } from '@/core/hour/hour';
 import type { School } from '@/core/hour/school';
+import type { BlockTest, BlockTestTask } from '@/core/plan/block-test';
+import type { FillOrder } from '@/core/plan/fill';
 import type { FilledParts } from '@/core/plan/filled';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
@@ -28,11 +30,17 @@ async function plainOf(desk: KnownAt, player: PlayerRow) {
   return { playerId, name, level, ...lengthsOf(player), ...made, mix: [...mixOf(desk.model, player)] };
 }
 
+/** What an hour should be filled for. */
+export type Wished = { school: School; parts: readonly Part[]; green: GreenPlan | null; seed: number } & Pick<
+  FillOrder,
+  'shots' | 'rehearses'
+>;
+
 /** What parts of an hour are filled with, from ready games, the academy's own, and what is made for these players; by the keys of the parts. */
 export async function filledParts(
   desk: KnownAt,
   players: readonly PlayerRow[],
-  { school, parts, green, seed }: { school: School; parts: readonly Part[]; green: GreenPlan | null; seed: number },
+  { school, parts, green, seed, ...aim }: Wished,
 ): Promise<FilledParts> {
   const { data, academy, model } = desk;
   const [own, known] = await Promise.all([
@@ -45,8 +53,18 @@ export async function filledParts(
     ),
   ]);
   const candidates = [...own.map(({ gameId, spec }) => ({ gameId, spec })), ...LIBRARY.map(({ spec }) => ({ gameId: null, spec }))];
-  const order = { school, green, seed, candidates, units: academy.units, coach: measuresOf(academy) };
+  const order = { ...aim, school, green, seed, candidates, units: academy.units, coach: measuresOf(academy) };
   return sum({ kind: 'fill', version: model.version, order, players: known, parts }, { urgent: true });
+}
+
+/** What a block of weeks works on, and how that is tested, for these players. */
+export async function blockTest(
+  desk: KnownAt,
+  players: readonly PlayerRow[],
+  { minutes, green, days, shots }: { minutes: number; green: GreenPlan | null } & Pick<BlockTestTask, 'days' | 'shots'>,
+): Promise<BlockTest> {
+  const { kind: _, ...ordered } = await orderedFrom(desk, { players, purpose: 'find_out', minutes, green, seed: 1 });
+  return sum({ kind: 'block_test', ...ordered, days, shots }, { urgent: true });
 }
 
 /** One of the games proposed; null where none of its kind can be laid out. */

@@ -1,0 +1,59 @@
+import { daysFrom, plusDays, weekdayOf } from '../units/plain-day';
+import { blocksOf, lastDay } from './blocks';
+import type { Aim, Block, Frame, PlannedDay } from './weeks';
+
+/** So many days before an event practice gets shorter, to this part of its minutes, in fives; judged. */
+const [EASES_DAYS, EASES_TO, STEP_MIN, LEAST_MIN] = [7, 0.6, 5, 10];
+/** Between the tests every third day is for what was left out for long. */
+const EVERY = 3;
+
+/** The days on which there is practice. */
+function practiceDays(frame: Frame): Omit<PlannedDay, 'hourId' | 'aim'>[] {
+  const days = Math.max(0, daysFrom(frame.from, lastDay(frame)) + 1);
+  return Array.from({ length: days }, (_, i) => plusDays(frame.from, i)).flatMap((day) => {
+    const usual = frame.rhythm.find(({ weekday }) => weekday === weekdayOf(day));
+    return usual ? [{ day, at: usual.at, minutes: usual.minutes }] : [];
+  });
+}
+
+/** Whether a day is so near an event that practice gets shorter. */
+const easesOn = ({ event }: Pick<Frame, 'event'>, day: string) => event !== null && daysFrom(day, event.day) <= EASES_DAYS;
+
+/** Less than usual, in steps of five minutes. */
+export const eased = (minutes: number) => Math.min(minutes, Math.max(LEAST_MIN, STEP_MIN * Math.round((EASES_TO * minutes) / STEP_MIN)));
+
+/** On so many days at each end the test can be played, so that a day is left to practise between them where there are three. */
+export const testDaysIn = (days: number, wanted: number) => Math.max(1, Math.min(wanted, Math.floor((days - 1) / 2)));
+
+/** What the days of a block are for, in their order: the test, what is practised, the same test again. Of one day nothing can be told. */
+function aimsOf(days: number, testDays: number): Aim[] {
+  if (days < 2) return Array.from({ length: days }, () => 'practise');
+  const tests = testDaysIn(days, testDays);
+  return Array.from({ length: days }, (_, i): Aim => {
+    if (i < tests) return 'test';
+    if (i >= days - tests) return 'again';
+    return (i - tests) % EVERY === EVERY - 1 ? 'neglected' : 'practise';
+  });
+}
+
+/**
+ * Which day is for what: in each block of four weeks the test, practice, every third day what was left out, and the test again; in the last week
+ * before an event less, and on its last day as in a round.
+ * @param blocks as far as they are known: on how many days the test is played
+ * @param idOf the id of a day's hour
+ */
+export function layDays(frame: Frame, blocks: readonly Pick<Block, 'testDays'>[], idOf: (day: string) => string): PlannedDay[] {
+  const days = practiceDays(frame);
+  const last = days.at(-1)?.day;
+  return blocksOf(frame).flatMap(({ from, until }, b) => {
+    const inside = days.filter(({ day }) => day >= from && day <= until);
+    const usual = inside.filter(({ day }) => !easesOn(frame, day));
+    const aims = aimsOf(usual.length, blocks[b]?.testDays ?? blocks.at(-1)?.testDays ?? 1);
+    return inside.map((one): PlannedDay => {
+      const hourId = idOf(one.day);
+      const at = usual.indexOf(one);
+      if (at >= 0) return { ...one, hourId, aim: aims[at]! };
+      return { ...one, hourId, minutes: eased(one.minutes), aim: one.day === last ? 'rehearsal' : 'less' };
+    });
+  });
+}
