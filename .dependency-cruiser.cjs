@@ -30,7 +30,7 @@ const CORE = {
   squad: ['geometry', 'golf', 'green', 'units'],
   plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units', 'weeks'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
-  demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'play', 'shot', 'skill', 'units'],
+  demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };
 
 /** What each area of the screen may use of the others. `form` is what they share; `shell` is the frame round all of them. */

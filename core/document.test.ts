@@ -36,3 +36,21 @@ test('a kind of document reads what older programs stored, and says of newer one
   expect(balls.read({ ounces: 1 }).grams).toBe(28);
   expect([{ ounces: 1 }, { version: 3 }, { version: 4 }, null, 'text'].map(balls.understands)).toEqual([true, true, false, false, false]);
 });
+
+const weights = documentKind<{ grams: number }>(STEPS);
+const boxes = documentKind<{ balls: object[] }>([(older) => ({ balls: [], ...older })], {
+  kind: weights,
+  each: (box, of) => ({ ...box, balls: (box.balls as unknown[]).map(of) }),
+});
+
+test('what stands in a document is brought to its own present version', () => {
+  const box = { version: 2, balls: [{ ounces: 1 }, { version: 3, colour: 'red', grams: 9 }] };
+  expect(boxes.read(box)).toEqual({ version: 2, balls: [{ version: 3, colour: 'white', grams: 28 }, box.balls[1]] });
+  expect([boxes.understands(box), boxes.understands({}), boxes.understands(null)]).toEqual([true, true, false]);
+});
+
+test('a document that holds what only a newer program knows is not understood', () => {
+  expect(boxes.understands({ version: 2, balls: [{ version: 4 }] })).toBe(false);
+  const newer = { version: 3, anything: 1 };
+  expect([boxes.understands(newer), boxes.read(newer)]).toEqual([false, newer]);
+});

@@ -36,12 +36,34 @@ export type DocumentKind<T> = {
   read: (document: unknown) => T;
 };
 
-/** @param steps how the shape of this kind changed; its version is one more than there are */
-export function documentKind<T>(steps: readonly Step[]): DocumentKind<T> {
+/** Documents of another kind that stand in one, each with a version of its own. */
+export type Holds = {
+  kind: Pick<DocumentKind<object>, 'understands' | 'read'>;
+  /** The document with each of them put through `of`; it may be of any shape, if nobody looked at it yet. */
+  each: (document: Record<string, unknown>, of: (held: unknown) => unknown) => Record<string, unknown>;
+};
+
+/**
+ * @param steps how the shape of this kind changed; its version is one more than there are
+ * @param holds what stands in it: it is brought to its present version too, and what this program does not know of it is not understood
+ */
+export function documentKind<T>(steps: readonly Step[], holds?: Holds): DocumentKind<T> {
   const version = steps.length + 1;
+  const isDocument = (document: unknown): document is Record<string, unknown> => typeof document === 'object' && document !== null;
   return {
     version,
-    understands: (document) => typeof document === 'object' && document !== null && versionOf(document) <= version,
-    read: (document) => lifted(document, steps) as T,
+    understands: (document) => {
+      if (!isDocument(document) || versionOf(document) > version) return false;
+      let all = true;
+      holds?.each(lifted(document, steps) as Record<string, unknown>, (held) => {
+        all &&= holds.kind.understands(held);
+        return held;
+      });
+      return all;
+    },
+    read: (document) => {
+      const present = lifted(document, steps);
+      return (holds && isDocument(present) && versionOf(present) <= version ? holds.each(present, holds.kind.read) : present) as T;
+    },
   };
 }

@@ -5,6 +5,12 @@ import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
 import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoHours } from '@/core/demo/hours';
+import { DEMO_WEEKS_FOR, demoWeeks } from '@/core/demo/weeks';
+import { blockTestOf } from '@/core/plan/block-test';
+import { believe, diagnose } from '@/core/skill/diagnose';
+import { gather } from '@/core/skill/evidence';
+import { modelOf } from '@/core/skill/model';
+import { dayIn } from '@/core/units/day';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { shippedReference } from '@/core/golf/reference';
 import type { Member } from '@/db/actor';
@@ -13,6 +19,8 @@ import { saveAcademy } from '@/db/queries/academies';
 import { saveGame } from '@/db/queries/games';
 import { saveGreen } from '@/db/queries/greens';
 import { saveHour, takeRun } from '@/db/queries/hours';
+import { tallyBalls } from '@/db/queries/evidence';
+import { saveWeeks } from '@/db/queries/weeks';
 import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
@@ -68,7 +76,29 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
       await saveHour(tx, actor, hourId, hour, [who], null);
       if (run) await takeRun(tx, actor, run({ runId: randomUUID(), hourId }));
     }
+    await addWeeks(tx, actor, now, playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === DEMO_WEEKS_FOR)]!);
   });
+}
+
+/** Weeks that are half over, about what the player’s records say they should be about. */
+async function addWeeks(tx: Db, actor: Member, now: Date, playerId: string): Promise<void> {
+  const model = modelOf(shippedReference);
+  const { name, level } = DEMO_PLAYERS.find(({ form }) => form.name === DEMO_WEEKS_FOR)!.form;
+  const tallies = await tallyBalls(tx, actor, playerId, { asOf: now }, null);
+  const evidence = gather(tallies);
+  const belief = believe(evidence, model, level);
+  const judged = diagnose(model, belief, evidence, { level, mix: model.mix(level) });
+  const unmeasured = { paceM: null, clubM: null, putterM: null };
+  const players = [{ playerId, name, level, belief, judged, ...unmeasured }];
+  const order = { players, purpose: 'find_out', minutes: 24, green: null, units: 'imperial', coach: unmeasured, seed: 1 } as const;
+  const test = blockTestOf(order, { days: 8, shots: [] }, model);
+  const { timeZone } = DEMO_ACADEMY;
+  const { weeks, hours } = demoWeeks(dayIn(now, timeZone), timeZone, test, randomUUID);
+  await saveWeeks(tx, actor, randomUUID(), weeks, [playerId], null);
+  for (const { hourId, hour, run } of hours) {
+    await saveHour(tx, actor, hourId, hour, [playerId], null);
+    await takeRun(tx, actor, run);
+  }
 }
 
 /** The demo coach and the academy. */

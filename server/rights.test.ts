@@ -57,6 +57,8 @@ test('what is given to whom', () => {
     'saveHour',
     'archiveHour',
     'saveSchool',
+    'saveWeeks',
+    'archiveWeeks',
   ]);
   expect(has('player').toSorted()).toEqual(
     [

@@ -16,8 +16,8 @@ const home: Home = {
   at: null,
   sessions: [],
   hours: [
-    { hourId: idOf(1), hour: hourOf(), playerIds: [PLAYER], run: null },
-    { hourId: idOf(2), hour: hourOf({ title: 'Another' }), playerIds: [idOf(9)], run: null },
+    { hourId: idOf(1), at: null, hour: hourOf(), playerIds: [PLAYER], run: null },
+    { hourId: idOf(2), at: '17:30', hour: hourOf({ title: 'Another' }), playerIds: [idOf(9)], run: null },
   ],
   kit: {
     coach: { ...nobody, flagstickM: null },

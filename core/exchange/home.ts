@@ -8,6 +8,8 @@ import { kitSchema } from './kit';
 /** A planned hour, for whom it is, and how it was done last; null: it was not. */
 const homeHourSchema = z.object({
   hourId: z.uuid(),
+  /** At which time of its day, "17:30"; null where nobody said. */
+  at: z.string().max(5).nullable().default(null),
   hour: z.unknown().refine(storedHours.understands).transform(storedHours.read),
   playerIds: z.array(z.uuid()),
   run: z

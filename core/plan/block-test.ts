@@ -33,8 +33,7 @@ const WORTH_SEEING = 0.5;
 
 /**
  * What to work on: the shots that cost most in a round, as far as they can be laid out; the same game with many balls of each, sized for the
- * players, on as many days in a row as it takes to see half of what the first of them loses won back, at most three; on one where even three show
- * nothing.
+ * players, on as many days in a row as it takes to see half of what one of them loses won back, at most three; on one where even three show nothing.
  */
 export function blockTestOf(order: Order, { days, shots: wanted }: Pick<BlockTestTask, 'days' | 'shots'>, model: SkillModel): BlockTest {
   const judged = judgedTogether(order.players.map((player) => player.judged));
@@ -65,8 +64,12 @@ export function blockTestOf(order: Order, { days, shots: wanted }: Pick<BlockTes
           },
         );
   const most = testDaysIn(days, MOST_TEST_DAYS);
-  const best = shown(0, most) === null ? 1 : most;
-  const enough = Array.from({ length: most }, (_, i) => i + 1).find((testDays) => (shown(0, testDays) ?? Infinity) <= worth[0]!) ?? best;
+  // The first of them of which a test can show anything decides.
+  const first = cells.findIndex((_, at) => shown(at, most) !== null);
+  const enough =
+    first < 0
+      ? 1
+      : (Array.from({ length: most }, (_, i) => i + 1).find((testDays) => (shown(first, testDays) ?? Infinity) <= worth[first]!) ?? most);
   return {
     shots: cells.map((i) => model.cells[i]!.key),
     testDays: enough,

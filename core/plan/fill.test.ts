@@ -133,3 +133,32 @@ test('again until it works: what is made for the player says so', () => {
   const { game: chosen } = fillPart(order({ school, candidates: [] }), part('lies', 15), model)!;
   expect(chosen!.spec.rules.attempts).toBe('until_works');
 });
+
+test('an hour that is for some shots is filled with them, except its game', () => {
+  const PITCHES = 'pitch|light_rough|20';
+  const aim = { shots: [PITCHES], candidates: [] };
+  const cells = (spec: { stations: readonly { shotType: string; surface: string }[] }) =>
+    new Set(spec.stations.map(({ shotType, surface }) => `${shotType} ${surface}`));
+  expect(fillPart(order(aim), part('technique', 10), model)!.title).toBe('20–30 yd pitches from light rough');
+  expect(cells(fillPart(order(aim), part('landing', 12), model)!.game!.spec)).toEqual(new Set(['pitch light_rough']));
+  // Two places make varied lies: with one shot alone others go with it.
+  const lies = fillPart(order({ ...aim, shots: [PITCHES, 'chip|heavy_rough|10'] }), part('lies', 15), model)!.game!.spec;
+  expect(cells(lies)).toEqual(new Set(['pitch light_rough', 'chip heavy_rough']));
+  const last = fillPart(order(aim), part('game', 20), model)!.game!.spec;
+  expect(cells(last).size).toBeGreaterThan(1);
+  // Of ready games those that are of such shots come first.
+  const own = {
+    gameId: idOf(7),
+    spec: game({
+      title: 'Light rough',
+      stations: ['a', 'b'].map((key) => station(key, { shotType: 'pitch', surface: 'light_rough', distanceM: yd(25), balls: 4 })),
+    }),
+  };
+  expect(fillPart(order({ shots: [PITCHES], candidates: [...ready, own] }), part('lies', 12), model)!.game).toEqual(own);
+});
+
+test('a rehearsal is one ball from each place, holed out', () => {
+  const { spec } = fillPart(order({ rehearses: true }), part('game', 25), model)!.game!;
+  expect(spec.stations.every(({ balls }) => balls === 1)).toBe(true);
+  expect(schemeOf(spec.scoring).stationSays).toContain('par');
+});

@@ -26,12 +26,16 @@ export type Verdict = { done: string; changes: string[]; says: string; alter: st
 /** With less than this done, nothing is said of the plan; with less than that, fewer days are advised. */
 const [TOO_LITTLE, FEWER] = [0.5, 0.75];
 
+/** So likely it has to be that a shot changed before anything is made of it; where nothing changed it is said one time in fourteen. */
+const ENOUGH = 0.9;
+
 /** The plain verdict on a block: no certainty where there is none. */
 export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
   const { days, done, minutes, minutesDone, shots } = block;
   const told = shots.flatMap(({ shot, told: one }) => (one ? [{ shot, chance: one.chanceBetter }] : []));
-  const better = told.filter(({ chance }) => isLikely(chance)).map(({ shot }) => shot);
-  const worse = told.filter(({ chance }) => isLikely(1 - chance)).map(({ shot }) => shot);
+  const better = told.filter(({ chance }) => chance >= ENOUGH).map(({ shot }) => shot);
+  const worse = told.filter(({ chance }) => 1 - chance >= ENOUGH).map(({ shot }) => shot);
+  const leans = told.some(({ chance }) => isLikely(Math.max(chance, 1 - chance)));
   return {
     done: `${done} of ${counted(days, 'day')} done, ${minutesDone} of ${minutes} minutes.`,
     changes: shots.map((one) => sayShot(one, block.tests, strokes)),
@@ -47,6 +51,7 @@ export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
     if (worse.length > 0 && better.length === 0) return `It does not seem to help: ${listed(worse)} got worse.`;
     if (better.length > 0)
       return `${capital(listed(better))} got better, ${listed(worse)} got worse: the time may have gone to one of them.`;
+    if (leans) return 'There may be a change, but it is not certain enough to go by.';
     const least = Math.max(...shots.map(({ shows }) => shows ?? Infinity));
     return Number.isFinite(least)
       ? `No change that can be told from luck. One of less than ${signed(least)} strokes a shot would not show.`

@@ -6,6 +6,8 @@ import { homeSchema, storedHomes } from '../exchange/home';
 import { hourSchema } from '../hour/hour';
 import { runSchema } from '../hour/run-schema';
 import { storedHours, storedRuns } from '../hour/stored-hours';
+import { storedWeeks } from '../weeks/stored-weeks';
+import { weeksSchema } from '../weeks/weeks';
 import { sentStartSchema } from '../exchange/session-start';
 import { sentNoteSchema, type SessionNote } from '../exchange/session-note';
 import type { Entrant } from '../game/entrant';
@@ -38,6 +40,7 @@ const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-
 
 const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
 const planned = [1].map((version) => read<{ hours: object[]; runs: object[] }>(`hours-${version}.json`));
+const weeks = [1].flatMap((version) => read<object[]>(`weeks-${version}.json`));
 const homes = [1, 2].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
 
 test('every way of scoring, every kind of event and every part of a green is among them', () => {
@@ -136,6 +139,11 @@ test('when the shape of events changes, what was stored and what old phones send
   expect(storedEvent(own)).toEqual(own);
 });
 
+test('weeks that were planned then are read as they were', () => {
+  expect(weeks.map((one) => weeksSchema.parse(storedWeeks.read(one)))).toEqual(weeks);
+  expect(weeksSchema.shape.version.value).toBe(storedWeeks.version);
+});
+
 test('hours that were planned then, and how they were done, are read as they were', () => {
   for (const { hours, runs } of planned) {
     expect(hours.map((hour) => hourSchema.parse(storedHours.read(hour)))).toEqual(hours);
@@ -147,7 +155,8 @@ test('the start page that a phone keeps, and a session that it began, are what t
   for (const { home, start } of homes) {
     const { kit } = home as { kit: { games: { spec: unknown }[] } };
     const games = kit.games.map((game) => ({ listed: true, ...game, spec: storedGames.read(game.spec) }));
-    expect(homeSchema.parse(home)).toEqual({ hours: [], ...home, version: storedHomes.version, kit: { ...kit, games } });
+    const hours = ((home as { hours?: object[] }).hours ?? []).map((one) => ({ at: null, ...one }));
+    expect(homeSchema.parse(home)).toEqual({ ...home, hours, version: storedHomes.version, kit: { ...kit, games } });
     expect(sentStartSchema.parse({ start, sentAt: '2026-05-01T18:00:00.000Z' }).start).toEqual(start);
   }
 });

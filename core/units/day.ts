@@ -12,6 +12,13 @@ function midnightOf(day: string, timeZone: string): TZDate {
   return new TZDate(year, month - 1, date, timeZone);
 }
 
+/** The moment of a day at a time of its clock, "17:30", in a time zone; one that the clock skips is as much later. */
+export function momentIn(day: string, clock: string, timeZone: string): Date {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  const [hours, minutes] = clock.split(':').map(Number) as [number, number];
+  return new Date(new TZDate(year, month - 1, date, hours, minutes, timeZone).getTime());
+}
+
 /** The moment at which a day begins in a time zone. */
 export function startOfDayIn(day: string, timeZone: string): Date {
   return new Date(midnightOf(day, timeZone).getTime());

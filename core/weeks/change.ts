@@ -44,6 +44,12 @@ export function relaid(weeks: Weeks, today: string, newId: () => string, done: R
   return { ...weeks, blocks, days: inOrder([...over, ...days]) };
 }
 
+/** One of its blocks about other shots. */
+export const withBlock = (weeks: Weeks, at: number, change: Partial<Block>): Weeks => ({
+  ...weeks,
+  blocks: weeks.blocks.map((block, i) => (i === at ? { ...block, ...change } : block)),
+});
+
 /** The block in which a day lies; -1 outside of all. */
 export const blockAt = ({ blocks }: Pick<Weeks, 'blocks'>, day: string) =>
   blocks.findIndex(({ from, until }) => day >= from && day <= until);

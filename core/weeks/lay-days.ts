@@ -1,4 +1,5 @@
 import { daysFrom, plusDays, weekdayOf } from '../units/plain-day';
+import { SHORTEST } from '../hour/hour';
 import { blocksOf, lastDay } from './blocks';
 import type { Aim, Block, Frame, PlannedDay } from './weeks';
 
@@ -19,11 +20,23 @@ function practiceDays(frame: Frame): Omit<PlannedDay, 'hourId' | 'aim'>[] {
 /** Whether a day is so near an event that practice gets shorter. */
 const easesOn = ({ event }: Pick<Frame, 'event'>, day: string) => event !== null && daysFrom(day, event.day) <= EASES_DAYS;
 
+/** How many days of usual practice a block has. */
+export const practiceDaysIn = (frame: Frame, { from, until }: Pick<Block, 'from' | 'until'>) =>
+  practiceDays(frame).filter(({ day }) => day >= from && day <= until && !easesOn(frame, day)).length;
+
+/** So much of the shortest usual practice is the test. */
+const TEST_SHARE = 0.6;
+
+/** How long the test may take, in whole minutes: there is time for more on a day of the test. */
+export function minutesOfTest(rhythm: Frame['rhythm']): number {
+  return Math.max(SHORTEST, Math.floor(TEST_SHARE * Math.min(...rhythm.map(({ minutes }) => minutes))));
+}
+
 /** Less than usual, in steps of five minutes. */
 export const eased = (minutes: number) => Math.min(minutes, Math.max(LEAST_MIN, STEP_MIN * Math.round((EASES_TO * minutes) / STEP_MIN)));
 
-/** On so many days at each end the test can be played, so that a day is left to practise between them where there are three. */
-export const testDaysIn = (days: number, wanted: number) => Math.max(1, Math.min(wanted, Math.floor((days - 1) / 2)));
+/** On so many days at each end the test can be played: on a quarter of all, so that half are left to practise in between. */
+export const testDaysIn = (days: number, wanted: number) => Math.max(1, Math.min(wanted, Math.floor(days / 4)));
 
 /** What the days of a block are for, in their order: the test, what is practised, the same test again. Of one day nothing can be told. */
 function aimsOf(days: number, testDays: number): Aim[] {

@@ -2,7 +2,7 @@ import type { Aim } from './weeks';
 
 /** What a day is for, in a word or two. */
 export const SAY_AIM: Readonly<Record<Aim, string>> = {
-  test: 'First test',
+  test: 'Test',
   again: 'Re-test',
   practise: 'Weak shots',
   neglected: 'Neglected shots',

@@ -7,6 +7,7 @@ import { erasePlayer } from './erase';
 import { getGame, listGames, saveGame } from './games';
 import { archiveHour, getHour, isPlannedFor, listHours, listSchools, saveHour, saveSchool, takeRun } from './hours';
 import { PRESETS } from '@/core/hour/school';
+import { mondayOf, plusDays } from '@/core/units/plain-day';
 import { kitOf } from './kit';
 import { savePlayer } from './players';
 import { newPlayer } from '@/core/people/player';
@@ -98,10 +99,12 @@ describe('planned hours', () => {
     expect((await listHours(db, byLink(at)))[0]!.players.map(({ name }) => name)).toEqual(['Otto']);
   });
 
-  test('only what may still be done: today and later, yesterday too, and what has no day', async () => {
+  test('only what may still be done: today and later, yesterday too, all of this week, and what has no day', async () => {
     const at = await academy();
-    const day = (ago: number) => new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10);
-    for (const [i, when] of [null, day(-3), day(1), day(4)].entries())
+    const today = new Date().toISOString().slice(0, 10);
+    const day = (ago: number) => plusDays(today, -ago);
+    const monday = mondayOf(today);
+    for (const [i, when] of [null, day(-3), day(1), plusDays(monday < day(1) ? monday : day(1), -1)].entries())
       await saveHour(db, at.actor, idOf(at.n * 100_000 + 60 + i), { ...made(at), day: when }, [at.playerId], null);
     const current = (await listHours(db, at.actor, { current: true })).map(({ hour }) => hour.day);
     expect(current).toEqual([null, day(-3), day(1)]);

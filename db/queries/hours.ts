@@ -23,7 +23,7 @@ const MOST_LISTED = 200;
 
 /**
  * Planned hours in use (`archived`: those that were put away instead), by their day, those without one first; then the last saved first.
- * @param of of one player (by a personal link of that player, who sees nobody else's name); `current`: only those that may still be done, of yesterday (somewhere it is still that day) and later
+ * @param of of one player (by a personal link of that player, who sees nobody else's name); `current`: only those that may still be done, of yesterday (somewhere it is still that day) and later, and those of this week from Monday on
  */
 export async function listHours(
   db: Db,
@@ -45,7 +45,9 @@ export async function listHours(
         eq(hour.academyId, academyId),
         of.archived ? isNotNull(hour.archivedAt) : isNull(hour.archivedAt),
         playerId === undefined ? undefined : inArray(hour.hourId, theirs),
-        from === null ? undefined : or(isNull(hour.day), sql`${hour.day} >= ${from}::date - 1`),
+        from === null
+          ? undefined
+          : or(isNull(hour.day), sql`${hour.day} >= least(date_trunc('week', ${from}::date)::date, ${from}::date - 1)`),
       ),
     )
     .orderBy(sql`${hour.day} desc nulls first`, desc(hour.savedAt))

@@ -21,7 +21,7 @@ export function problemsByPlace(problems: readonly { path: string; message: stri
 }
 
 /** What is said where somebody else saved the same thing since it was opened here. */
-export const changedElsewhere = (what: 'game' | 'green' | 'hour' | 'player'): Refused =>
+export const changedElsewhere = (what: 'game' | 'green' | 'hour' | 'plan' | 'player'): Refused =>
   refused(
     `This ${what} was changed somewhere else after you opened it, so nothing was saved. Open it in a new tab and make your change there.`,
   );

@@ -1,16 +1,20 @@
 import Link from 'next/link';
-import type { HourRow } from '@/server/data';
+import type { HourRow, WeeksRow } from '@/server/data';
 import { isGoing } from '@/core/hour/run';
 import { counted } from '@/core/units/format';
 import { HourLine } from '../session/hour-line';
-import { BringBack } from './hour/bring-back';
+import { BringBack } from './bring-back';
+import { archiveHourAction } from './hour/actions';
+import { archiveWeeksAction } from './weeks/actions';
+import { WeeksLine } from './weeks/weeks-line';
 import styles from './plan.module.scss';
 
 type Props = {
   slug: string;
   hours: readonly HourRow[];
+  weeks: readonly WeeksRow[];
   /** Those that were put away. */
-  away: readonly HourRow[];
+  away: { hours: readonly HourRow[]; weeks: readonly WeeksRow[] };
   /** The day there, and now. */
   today: string;
   now: Date;
@@ -19,7 +23,7 @@ type Props = {
 };
 
 /** The room Plan: what can be made, and what is planned. */
-export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
+export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Props) {
   const base = `/a/${slug}`;
   if (!anybody)
     return (
@@ -32,13 +36,16 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
     );
   const isUnderWay = ({ run }: HourRow) => isGoing(run, now.getTime());
   const isOpen = (one: HourRow) => isUnderWay(one) || (one.run === null && (one.hour.day === null || one.hour.day >= today));
-  const open = hours.filter(isOpen);
+  // Those of planned weeks stand in their calendar; here only while they can be done.
+  const inWeeks = new Set(weeks.flatMap((row) => row.weeks.days.map(({ hourId }) => hourId)));
+  const alone = hours.filter(({ hourId }) => !inWeeks.has(hourId));
+  const open = alone.filter(isOpen);
   const groups = [
-    ['Under way', open.filter(isUnderWay)],
-    ['Today', open.filter((one) => !isUnderWay(one) && one.hour.day === today)],
+    ['Under way', hours.filter(isUnderWay)],
+    ['Today', hours.filter((one) => isOpen(one) && !isUnderWay(one) && one.hour.day === today)],
     ['Coming up', open.filter((one) => !isUnderWay(one) && one.hour.day !== null && one.hour.day > today).toReversed()],
     ['Any day', open.filter((one) => !isUnderWay(one) && one.hour.day === null)],
-    ['Done and past', hours.filter((one) => !isOpen(one))],
+    ['Done and past', alone.filter((one) => !isOpen(one))],
   ] as const;
   return (
     <div className="p-3 p-md-4">
@@ -47,6 +54,10 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
         <Link href={`${base}/plan/hour/new`} className={styles.way}>
           <b>An hour</b>
           <span>Split your time into parts. Each is filled with what helps most.</span>
+        </Link>
+        <Link href={`${base}/plan/weeks/new`} className={styles.way}>
+          <b>The next weeks</b>
+          <span>Choose the days. The weak shots are tested before and after, with a verdict every four weeks.</span>
         </Link>
         <Link href={`${base}/plan/squad`} className={styles.way}>
           <b>A squad in rounds</b>
@@ -57,7 +68,19 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
           <span>Say who it is for, how long and what for. Choose from three games.</span>
         </Link>
       </div>
-      {hours.length === 0 && <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>}
+      {hours.length === 0 && weeks.length === 0 && (
+        <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>
+      )}
+      {weeks.length > 0 && (
+        <section>
+          <h2 className="mt-4 mb-1">Weeks</h2>
+          <ul className="rows">
+            {weeks.map((row) => (
+              <WeeksLine key={row.weeksId} {...{ slug, row, today }} />
+            ))}
+          </ul>
+        </section>
+      )}
       {groups.map(
         ([name, rows]) =>
           rows.length > 0 && (
@@ -71,14 +94,20 @@ export function PlanPage({ slug, hours, away, today, now, anybody }: Props) {
             </section>
           ),
       )}
-      {away.length > 0 && (
+      {away.hours.length + away.weeks.length > 0 && (
         <details className="mt-4">
-          <summary>{counted(away.length, 'hour')} put away</summary>
+          <summary>{counted(away.hours.length + away.weeks.length, 'plan')} put away</summary>
           <ul className="rows">
-            {away.map(({ hourId, hour }) => (
+            {away.weeks.map(({ weeksId, weeks: { title } }) => (
+              <li key={weeksId}>
+                <Link href={`${base}/plan/weeks/${weeksId}`}>{title}</Link>
+                <BringBack bring={archiveWeeksAction.bind(null, slug, weeksId, false)} />
+              </li>
+            ))}
+            {away.hours.map(({ hourId, hour }) => (
               <li key={hourId}>
                 <Link href={`${base}/plan/hour/${hourId}`}>{hour.title}</Link>
-                <BringBack slug={slug} hourId={hourId} />
+                <BringBack bring={archiveHourAction.bind(null, slug, hourId, false)} />
               </li>
             ))}
           </ul>

@@ -21,13 +21,16 @@ async function readOrder({ data }: Desk, asked: OrderAsked) {
 /** What is planned, and what can be made. */
 export async function PlanRoom({ slug }: { slug: string }) {
   const { data } = await requireCoach(slug);
-  const [hours, away, today, players] = await Promise.all([
+  const [hours, weeks, hoursAway, weeksAway, today, players] = await Promise.all([
     data.listHours(),
+    data.listWeeks(),
     data.listHours({ archived: true }),
+    data.listWeeks({ archived: true }),
     data.dayInAcademy(),
     data.listPlayers(),
   ]);
-  return <PlanPage {...{ slug, hours, away, today }} now={new Date()} anybody={players.length > 0} />;
+  const away = { hours: hoursAway, weeks: weeksAway };
+  return <PlanPage {...{ slug, hours, weeks, away, today }} now={new Date()} anybody={players.length > 0} />;
 }
 
 /** @param params of the address: what is asked for */

@@ -68,6 +68,9 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
                 <Link href={`/a/${slug}/plan/hour/new?for=${player.playerId}`} className="btn btn-outline-dark">
                   Plan an hour
                 </Link>
+                <Link href={`/a/${slug}/plan/weeks/new?for=${player.playerId}`} className="btn btn-outline-dark">
+                  Plan weeks
+                </Link>
               </p>
             )}
             <Filters asked={asked} ownLevel={player.level} levels={levels} table={board.ownTable} {...narrowings} />

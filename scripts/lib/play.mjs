@@ -48,15 +48,29 @@ async function optionsOf(esbuild, watch) {
     define: { 'process.env.NODE_ENV': JSON.stringify(watch ? 'development' : 'production') },
     tsconfig: join(root, 'tsconfig.json'),
     absWorkingDir: root,
-    plugins: [await styles(), oneLanguage, afterwards],
+    logOverride: { 'import-is-undefined': 'silent' },
+    plugins: [await styles(), lessOfSchemas, afterwards],
   };
 }
 
-/** The schema library brings its messages in fifty languages, which no bundler can tell are not used; one is enough. */
-const oneLanguage = {
-  name: 'one language',
+/**
+ * The schema library brings its messages in fifty languages, and can say each schema in another notation; no bundler can tell that neither is
+ * used at the green. One language is enough, and a schema is only read.
+ */
+const NO_NOTATION = [
+  { file: 'to-json-schema', names: ['createToJSONSchemaMethod', 'createStandardJSONSchemaMethod'] },
+  { file: 'json-schema-processors', names: ['toJSONSchema'] },
+  { file: 'json-schema-generator', names: ['JSONSchemaGenerator'] },
+];
+const lessOfSchemas = {
+  name: 'less of schemas',
   setup(build) {
     build.onLoad({ filter: /zod\/v4\/locales\/index\.js$/ }, () => ({ contents: "export { default as en } from './en.js';" }));
+    build.onLoad({ filter: /zod\/v4\/core\/(to-json-schema|json-schema-processors|json-schema-generator)\.js$/ }, ({ path }) => ({
+      contents: NO_NOTATION.filter(({ file }) => path.endsWith(`/${file}.js`))
+        .flatMap(({ names }) => names.map((name) => `export const ${name} = () => undefined;`))
+        .join('\n'),
+    }));
   },
 };
 

@@ -11,14 +11,13 @@ import { daysFrom, plusDays } from '@/core/units/plain-day';
 import { BLOCK_DAYS } from '@/core/weeks/blocks';
 import { blockAt } from '@/core/weeks/change';
 import type { Aim, Block, PlannedDay, Weeks } from '@/core/weeks/weeks';
-import type { Answer, Data, HourRow, PlayerRow } from '../data';
+import type { Data, HourRow, PlayerRow, WeeksRow } from '../data';
 import { log } from '../log';
 import { knownOf, type KnownAt } from './known';
 import { changesBetween, type Stretch } from './over-time';
 import { filledParts } from './proposals';
 import { mixOf } from './yardsticks';
 
-type WeeksRow = NonNullable<Answer<'getWeeks'>>;
 /** A coach at the desk: hours are saved. */
 type Desk = KnownAt & { data: Data };
 

@@ -1,7 +1,9 @@
 'use client';
 
+import Link from 'next/link';
 import { Form } from 'react-bootstrap';
 import { LONGEST, MOST_PARTS, PART_KINDS, SHORTEST, type Hour, type PartKind } from '@/core/hour/hour';
+import { sayPlainDay } from '@/core/units/plain-day';
 import { SAY_KIND } from '../../session/say-part';
 import { WhoChoice, type Named } from '../who-choice';
 import styles from './hour.module.scss';
@@ -17,13 +19,15 @@ type Props = {
   onGreen: (greenId: string | null) => void;
   onDay: (day: string | null) => void;
   onPart: (kind: PartKind) => void;
+  /** Where its day is planned, if not here. */
+  weeksAt: string | null;
 };
 
 /** Kinds of parts that can be added: there is one game, and its test. */
 const ADDABLE = PART_KINDS.filter((kind) => kind !== 'game' && kind !== 'test');
 
 /** For whom an hour is, how long, where and when; and one part more. */
-export function HourBar({ hour, who, players, greens, onPeople, onMinutes, onGreen, onDay, onPart }: Props) {
+export function HourBar({ hour, who, players, greens, onPeople, onMinutes, onGreen, onDay, onPart, weeksAt }: Props) {
   return (
     <div className={`${styles.order} no-print`} role="group" aria-label="The hour">
       <WhoChoice players={players} who={who} onChange={onPeople} />
@@ -47,13 +51,17 @@ export function HourBar({ hour, who, players, greens, onPeople, onMinutes, onGre
           </option>
         ))}
       </Form.Select>
-      <Form.Control
-        type="date"
-        aria-label="Day"
-        className={styles.day}
-        value={hour.day ?? ''}
-        onChange={(event) => onDay(event.target.value || null)}
-      />
+      {weeksAt === null ? (
+        <Form.Control
+          type="date"
+          aria-label="Day"
+          className={styles.day}
+          value={hour.day ?? ''}
+          onChange={(event) => onDay(event.target.value || null)}
+        />
+      ) : (
+        <Link href={weeksAt}>{hour.day ? sayPlainDay(hour.day) : 'Its weeks'}</Link>
+      )}
       <Form.Select
         aria-label="Add a part"
         value=""

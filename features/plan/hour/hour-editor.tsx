@@ -44,13 +44,16 @@ type Props = {
   games: readonly Candidate[];
   schools: readonly OwnSchool[];
   units: UnitSystem;
+  /** Planned weeks that it belongs to, which say on which day it is; null: none. */
+  weeksId: string | null;
 };
 
 /** So many steps can be taken back. */
 const MOST_UNDO = 50;
 
 /** Plans an hour: who and how long, its parts on a tape, and in each what is done and why. */
-export function HourEditor({ slug, hourId, initial, who: before, savedAt: openedAt, players, greens, games, schools, units }: Props) {
+export function HourEditor(props: Props) {
+  const { slug, hourId, initial, who: before, savedAt: openedAt, players, greens, games, schools, units, weeksId } = props;
   const router = useRouter();
   const ready = useReady();
   const [hour, setHour] = useState(initial);
@@ -165,6 +168,7 @@ export function HourEditor({ slug, hourId, initial, who: before, savedAt: opened
         onMinutes={setMinutes}
         onGreen={(greenId) => rearrange({ ...hour, greenId })}
         onDay={(day) => change({ ...hour, day })}
+        weeksAt={weeksId && `/a/${slug}/plan/weeks/${weeksId}`}
         onPart={addPart}
       />
       <MinutesTape parts={hour.parts} onMove={(at, minute) => change({ ...hour, parts: withBoundary(hour.parts, at, minute) })} />

@@ -67,13 +67,17 @@ export async function NewHourRoom({ slug, params }: { slug: string; params: Reco
   const green = greenId ? await desk.data.getGreen(greenId) : null;
   const filled = await filledParts(desk, people, { school, parts: empty.parts, green: green?.plan ?? null, seed: 1 });
   const initial = { ...empty, parts: filledWith(empty.parts, filled, randomUUID) };
-  return <HourEditor {...shared} games={games} hourId={randomUUID()} initial={initial} who={who} savedAt={null} />;
+  return <HourEditor {...shared} games={games} hourId={randomUUID()} initial={initial} who={who} savedAt={null} weeksId={null} />;
 }
 
 export async function HourRoom({ slug, hourId }: { slug: string; hourId: string }) {
   const desk = await requireCoach(slug);
-  const [found, { shared }] = await Promise.all([desk.data.getHour(uuidOr404(hourId)), choicesOf(desk, slug)]);
+  const [found, weeks, { shared }] = await Promise.all([
+    desk.data.getHour(uuidOr404(hourId)),
+    desk.data.weeksOfHour(hourId),
+    choicesOf(desk, slug),
+  ]);
   if (!found) notFound();
   const who = found.players.map(({ playerId }) => playerId);
-  return <HourEditor {...shared} hourId={hourId} initial={found.hour} who={who} savedAt={found.savedAt} />;
+  return <HourEditor {...shared} hourId={hourId} initial={found.hour} who={who} savedAt={found.savedAt} weeksId={weeks?.weeksId ?? null} />;
 }

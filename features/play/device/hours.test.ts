@@ -17,7 +17,7 @@ const second = nextPart(begun, hour, AT);
 
 const homeWith = (run: Run | null): Home => ({
   ...{ version: 2, academy: { slug: 'here', name: 'Here' }, player: null, expiresAt: null, at: null, sessions: [], kit: null },
-  hours: [{ hourId: HOUR, hour, playerIds: [], run }],
+  hours: [{ hourId: HOUR, at: null, hour, playerIds: [], run }],
 });
 const keep = (run: Run | null = null, token: string | null = null) => keepHour({ home: homeWith(run), hourId: HOUR, token });
 const here = async () => (await hoursHere()).find((one) => one.hourId === HOUR);

@@ -11,7 +11,8 @@ import { sayScore } from '@/core/game/words/say-score';
 import { schemeOf } from '@/core/game/scoring';
 import type { Academy, Answer, SessionLine } from '@/server/data';
 import { dataOf } from '@/server/data';
-import type { MemberDoor, linkHolder } from '@/server/door';
+import type { MemberDoor, PlayData, linkHolder } from '@/server/door';
+import { plusDays } from '@/core/units/plain-day';
 
 const WAITING = 10;
 const OVER = 15;
@@ -27,6 +28,7 @@ export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise
   const { name, units } = found.player;
   const lines = [...(await data.unfinishedSessions(WAITING, { playerId })), ...(await data.finishedSessions(OVER, { playerId }))];
   const sessions = await data.withShots(lines.map((line) => line.session));
+  const kit = await data.kitOf({ playerIds: [playerId], games: 'played alone' });
   return {
     version: storedHomes.version,
     at: new Date().toISOString(),
@@ -45,8 +47,8 @@ export async function homeOfLink({ actor, academy, expiresAt }: Holder): Promise
         players: lines[i]!.players.map((one) => ({ playerId: one.playerId, name: one.name })),
       };
     }),
-    hours: hoursSent(await data.listHours({ current: true })),
-    kit: kitSent(await data.kitOf({ playerIds: [playerId], games: 'played alone' })),
+    hours: await hoursSent(data, kit.today.day),
+    kit: kitSent(kit),
   };
 }
 
@@ -72,7 +74,7 @@ export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean
         return { ...said(line), score: [figure, line.players.length > 1 ? words : ''].filter(Boolean).join(' · ') };
       }),
     ],
-    hours: hoursSent(await data.listHours({ current: true })),
+    hours: await hoursSent(data, await data.dayInAcademy()),
     kit: withKit ? kitSent(await data.kitOf()) : null,
   };
 }
@@ -84,9 +86,23 @@ export async function homeForGame({ data, academy }: MemberDoor, gameId: string,
   return kit.games.length === 0 ? null : home;
 }
 
-/** Planned hours as a phone keeps them. */
-const hoursSent = (hours: Answer<'listHours'>): NonNullable<HomeSent['hours']> =>
-  hours.map(({ hourId, hour, players, run }) => ({ hourId, hour, run, playerIds: players.map(({ playerId }) => playerId) }));
+/** Of planned weeks a phone gets the hours of so many days ahead. */
+const AHEAD_DAYS = 8;
+
+/** Planned hours as a phone keeps them. @param today the day there */
+async function hoursSent(data: Pick<PlayData, 'listHours' | 'listWeeks'>, today: string): Promise<NonNullable<HomeSent['hours']>> {
+  const [hours, weeks] = await Promise.all([data.listHours({ current: true }), data.listWeeks()]);
+  const planned = new Map(weeks.flatMap((row) => row.weeks.days.map((one) => [one.hourId, one] as const)));
+  return hours
+    .filter(({ hourId, hour }) => !planned.has(hourId) || (hour.day ?? '') <= plusDays(today, AHEAD_DAYS))
+    .map(({ hourId, hour, players, run }) => ({
+      hourId,
+      at: planned.get(hourId)?.at ?? null,
+      hour,
+      run,
+      playerIds: players.map(({ playerId }) => playerId),
+    }));
+}
 
 /** A session as such a page lists it. */
 function said({ session, players, balls }: SessionLine) {

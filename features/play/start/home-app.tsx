@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Home } from '@/core/exchange/home';
+import type { Home, HomeHour } from '@/core/exchange/home';
 import { isGoing } from '@/core/hour/run';
-import { sayPlainDay } from '@/core/units/plain-day';
+import { mondayOf, plusDays, sayPlainDay } from '@/core/units/plain-day';
 import { counted } from '@/core/units/format';
 import { now } from '../../form/ids';
 import { hourAddress, playAddress } from '../../session/address';
@@ -146,36 +146,52 @@ function HomePage({ home, view, token }: PageProps) {
   );
 }
 
-/** Planned hours that may still be done, those of today first. */
+/** Planned hours: what goes on and what is for today, then the other days of the week, those that are done too, then what else may be done. */
 function Planned({ home: { hours, academy, kit } }: { home: Home }) {
-  if (hours.length === 0) return null;
   const today = kit?.today.day ?? '';
+  const monday = today && mondayOf(today);
+  const sunday = today && plusDays(monday, 6);
   const nameOf = (id: string) => kit?.players.find(({ playerId }) => playerId === id)?.name;
-  const inOrder = hours.toSorted((a, b) => Number(b.hour.day === today) - Number(a.hour.day === today));
-  return (
-    <>
-      <h2>Planned</h2>
-      <ul>
-        {inOrder.map(({ hourId, hour, playerIds, run }) => (
-          <li key={hourId}>
-            <a className={isGoing(run, now()) ? styles.open : `${styles.open} ${styles.planned}`} href={hourAddress(academy.slug, hourId)}>
-              <b>{hour.title}</b>
-              <span>
-                {[
-                  hour.day === null ? null : hour.day === today ? 'today' : sayPlainDay(hour.day),
-                  `${hour.minutes} min`,
-                  playerIds.length > 1 ? counted(playerIds.length, 'player') : nameOf(playerIds[0] ?? ''),
-                  run && (isGoing(run, now()) ? 'under way' : run.endedAt === null ? 'not finished' : 'done'),
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
-              </span>
-            </a>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
+  const isNow = ({ hour, run }: HomeHour) => isGoing(run, now()) || (hour.day === today && run === null);
+  const isThisWeek = ({ hour: { day } }: HomeHour) => day !== null && day >= monday && day <= sunday;
+  const groups = [
+    ['Today', isNow],
+    ['This week', (one: HomeHour) => !isNow(one) && isThisWeek(one)],
+    ['Planned', (one: HomeHour) => !isNow(one) && !isThisWeek(one)],
+  ] as const;
+  const inOrder = hours.toSorted((a, b) => (a.hour.day ?? '~').localeCompare(b.hour.day ?? '~') || (a.at ?? '').localeCompare(b.at ?? ''));
+  return groups.map(([name, belongs]) => {
+    const those = inOrder.filter(belongs);
+    if (those.length === 0) return null;
+    return (
+      <section key={name} aria-label={name}>
+        <h2>{name}</h2>
+        <ul>
+          {those.map(({ hourId, at, hour, playerIds, run }) => (
+            <li key={hourId}>
+              <a
+                className={isGoing(run, now()) ? styles.open : `${styles.open} ${styles.planned}`}
+                href={hourAddress(academy.slug, hourId)}
+              >
+                <b>{hour.title}</b>
+                <span>
+                  {[
+                    hour.day !== null && hour.day !== today && sayPlainDay(hour.day),
+                    at,
+                    `${hour.minutes} min`,
+                    playerIds.length > 1 ? counted(playerIds.length, 'player') : nameOf(playerIds[0] ?? ''),
+                    run && (isGoing(run, now()) ? 'under way' : run.endedAt === null ? 'not finished' : 'done'),
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </span>
+              </a>
+            </li>
+          ))}
+        </ul>
+      </section>
+    );
+  });
 }
 
 /** Plays a game of one's own once more, alone. */

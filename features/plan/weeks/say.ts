@@ -1,0 +1,22 @@
+import type { Aim } from '@/core/weeks/weeks';
+
+/** The days of the week, from Monday: on a key, and read aloud. */
+export const WEEKDAYS = [
+  ['Mon', 'Monday'],
+  ['Tue', 'Tuesday'],
+  ['Wed', 'Wednesday'],
+  ['Thu', 'Thursday'],
+  ['Fri', 'Friday'],
+  ['Sat', 'Saturday'],
+  ['Sun', 'Sunday'],
+] as const;
+
+/** What a day is for, in a sentence. */
+export const ABOUT_AIM: Readonly<Record<Aim, string>> = {
+  test: 'The test game last, to see where you stand.',
+  again: 'The same test game, to see what changed.',
+  practise: 'For the weak shots that these weeks are about.',
+  neglected: 'For shots that nobody hit for four weeks.',
+  less: 'Shorter, and nothing new: the event is near.',
+  rehearsal: 'One ball from each place, holed out, as in a round.',
+};
