@@ -196,7 +196,7 @@ test('by a personal link a player finds the hour on their own phone, plays its g
   await page.getByRole('button', { name: 'Put this hour away' }).click();
   await expect(page).toHaveURL(/\/plan$/);
   await expect(page.getByRole('link', { name: /^50 minutes for Zélie/ })).toBeHidden();
-  await page.getByText(/^\d+ hours? put away$/).click();
+  await page.getByText(/^\d+ plans? put away$/).click();
   await page.getByRole('listitem').filter({ hasText: '50 minutes for Zélie' }).getByRole('button', { name: 'Bring back' }).click();
   await expect(page.getByRole('link', { name: /^50 minutes for Zélie/ })).toBeVisible();
 });

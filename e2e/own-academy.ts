@@ -10,6 +10,7 @@ import { EVENT_VERSION } from '../core/shot/read-event';
 import type { ShotEvent } from '../core/shot/shot';
 import { green } from '../core/testing/make-green';
 import { hourOf } from '../core/testing/make-hour';
+import { weeksOf } from '../core/testing/make-weeks';
 import { openDb } from '../db/client';
 import { saveGame } from '../db/queries/games';
 import { saveGreen } from '../db/queries/greens';
@@ -18,6 +19,7 @@ import { keepLink, keepReaderKey } from '../db/queries/links';
 import { savePlayer } from '../db/queries/players';
 import { saveNote, startSession } from '../db/queries/sessions';
 import { takeIn } from '../db/queries/take-in';
+import { saveWeeks } from '../db/queries/weeks';
 import { addAcademy } from '../scripts/demo-data';
 import { ask } from './database';
 
@@ -34,7 +36,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId] = Array.from({ length: 7 }, () => randomUUID() as string);
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId] = Array.from({ length: 8 }, () => randomUUID() as string);
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
     await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
     const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
@@ -42,6 +44,11 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     await saveGreen(db, actor, greenId!, green({ title: `${name} Green` }));
     const hour = hourOf({ title: `${name} Hour` }, { gameId: gameId!, spec });
     await saveHour(db, actor, hourId!, hour, [playerId!], null);
+    const weeks = weeksOf({
+      title: `${name} Weeks`,
+      days: [{ hourId: randomUUID(), day: '2026-03-03', at: null, minutes: 30, aim: 'test' }],
+    });
+    await saveWeeks(db, actor, weeksId!, weeks, [playerId!], null);
     const seats = [playerId!, mateId!];
     await startSession(
       db,
@@ -87,8 +94,9 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       sessionId: sessionId!,
       linkId: linkId!,
       hourId: hourId!,
+      weeksId: weeksId!,
     };
-    return { name, slug, email, academyId, ...ids, spec, hour, balls, linkToken: link.token, readerKey: reader.token };
+    return { name, slug, email, academyId, ...ids, spec, hour, weeks, balls, linkToken: link.token, readerKey: reader.token };
   } finally {
     await pool.end();
   }

@@ -16,8 +16,9 @@ const SIZES = [
 ];
 
 async function ids() {
-  const [row] = await ask<{ player_id: string; game_id: string; session_id: string; green_id: string }>(
-    `select s.player_id, n.game_id, n.session_id, (select green_id from green_version g where g.academy_id = o.id and plan ->> 'title' = 'Low green' limit 1) from shot s join session n using (academy_id, session_id)
+  const [row] = await ask<{ player_id: string; game_id: string; session_id: string; green_id: string; weeks_id: string }>(
+    `select s.player_id, n.game_id, n.session_id, (select green_id from green_version g where g.academy_id = o.id and plan ->> 'title' = 'Low green' limit 1),
+     (select weeks_id from weeks w where w.academy_id = o.id limit 1) from shot s join session n using (academy_id, session_id)
      join auth_organization o on o.id = s.academy_id where o.slug = 'lantern-hollow' and n.completed_at is not null limit 1`,
   );
   return row!;
@@ -27,7 +28,7 @@ async function ids() {
 const looksAlike = ({ width }: (typeof SIZES)[number]) => width === 390;
 
 const ROOMS = async () => {
-  const { player_id, game_id, session_id, green_id } = await ids();
+  const { player_id, game_id, session_id, green_id, weeks_id } = await ids();
   return [
     '',
     '/games',
@@ -50,6 +51,8 @@ const ROOMS = async () => {
     `/plan/game?for=${player_id}&green=${green_id}`,
     `/plan/game?for=${player_id}&what=compete`,
     `/plan/hour/new?for=${player_id}`,
+    `/plan/weeks/new?for=${player_id}`,
+    `/plan/weeks/${weeks_id}`,
     `/plan/squad?green=${green_id}`,
     '/plan/squad/wall',
     '/players',

@@ -7,7 +7,7 @@ import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
 import { changeShown, couldBe } from '@/core/plan/shows';
-import { chanceLess } from '@/core/board/kinds';
+import { changeTold } from '@/core/plan/told';
 import { percentOf } from '@/core/board/certainty';
 import { dayWeight } from '@/core/board/over-time';
 import { isPutt } from '@/core/golf/shot-types';
@@ -251,8 +251,11 @@ function tests(generator: Generator): void {
           return strokesLost(model, believe({ groups: [...groups.values()] }, model, level), { finishes: new Map() }, { level })[at]!;
         };
         const after = played(0);
-        seen += Number(percentOf(chanceLess(after, Float64Array.from(played(worse)))) >= LIKELY);
-        wrongly += Number(percentOf(chanceLess(after, Float64Array.from(played(0)))) >= LIKELY);
+        const prior = strokesLost(model, believe({ groups: [] }, model, level), { finishes: new Map() }, { level })[at]!;
+        const likely = (before: ArrayLike<number>) =>
+          Number(percentOf(changeTold({ prior, before, since: after })?.chanceBetter ?? 0.5) >= LIKELY);
+        seen += likely(played(worse));
+        wrongly += likely(played(0));
       }
       const share = (count: number) => `${Math.round((100 * count) / Math.max(1, said))}%`;
       console.log(

@@ -76,6 +76,7 @@ test('what is given to whom', () => {
       ],
       ...[
         'listHours',
+        'listWeeks',
         'newestReading',
         'resumeSession',
         'saveConditions',

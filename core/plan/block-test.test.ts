@@ -68,7 +68,7 @@ test('what a test shows: less with more balls and more days, and nothing that no
   // Forty balls of two days say more than forty of one.
   expect(shown(2, 20)).toBeLessThan(shown(1, 40));
   expect(changeShown({ days: 1, balls: 1, inAll: 1 }, ball)).toBeNull();
-  // By hand: s = .4, v = .04, 25 balls a day on two days: 30 count as 30/1.96 = 15.306; k = .04/(.04 + .16/15.306) = .79281;
-  // .4·√(2/15.306)·(.84162 + .67449/.89040) = .23125.
-  expect(changeShown({ days: 2, balls: 25, inAll: 25 }, { perBall: 0.4, couldBe: 0.2 })).toBeCloseTo(0.23125, 4);
+  // By hand: s = .4, 25 balls a day on two days: 30 count as 30/1.96 = 15.3061; σ = .4·√(2/15.3061) = .144591;
+  // .144591·(.841621 + .674490·√(1 + (.144591/.2)²)) = .242034.
+  expect(changeShown({ days: 2, balls: 25, inAll: 25 }, { perBall: 0.4, couldBe: 0.2 })).toBeCloseTo(0.242034, 5);
 });

@@ -16,18 +16,18 @@ const MOST_CHANGE = 2;
 export type Test = { days: number; balls: number; inAll: number };
 
 /**
- * The change that a test before and the same test afterwards would show four times in five, of a shot off the green, in strokes a shot. Each time the shot is told from
- * its own balls alone: n of them, as a comparison of times weighs them and each for what its ring tells, narrow what could be, v, to
- * v·(1 − k), k = v/(v + s²/n), and by k what is seen is less than what is. A change is called likely where it is three to one that there is one,
- * which takes d = s·√(2/n)·(z(.8) + z(.75)/√k). What that comes to on made-up players prints `npm run bench:plan -- --tests`.
+ * The change that a test before and the same test afterwards would show four times in five, of a shot off the green, in strokes a shot. By luck
+ * they differ with the standard deviation σ = s·√(2/n), n balls as a comparison of times weighs them, each for what its ring tells. A change is
+ * called likely where it is three to one that there is one, by what is expected of changes, τ (`changeTold`), which takes
+ * d = σ·(z(.8) + z(.75)·√(1 + σ²/τ²)). What that comes to on made-up players prints `npm run bench:plan -- --tests`.
  * @param perBall s, by how many strokes single balls of the shot scatter
- * @param couldBe √v, by how many strokes players of a level differ
+ * @param couldBe τ, by how many strokes players of a level differ
  * @returns null where that is more than anybody changes: so few balls show nothing
  */
 export function changeShown({ days, balls, inAll }: Test, { perBall, couldBe }: { perBall: number; couldBe: number }): number | null {
   const counting = days * balls * RINGS_TELL * dayWeight(inAll, 1);
-  const sees = couldBe ** 2 / (couldBe ** 2 + perBall ** 2 / counting);
-  const change = perBall * Math.sqrt(2 / counting) * (normalQuantile(SEEN) + normalQuantile(LIKELY) / Math.sqrt(sees));
+  const error = perBall * Math.sqrt(2 / counting);
+  const change = error * (normalQuantile(SEEN) + normalQuantile(LIKELY) * Math.sqrt(1 + (error / couldBe) ** 2));
   return change <= MOST_CHANGE * couldBe ? change : null;
 }
 

@@ -22,6 +22,9 @@ type Props = {
   anybody: boolean;
 };
 
+/** So many of the groups come before everything else: what goes on, and what is for today. */
+const NOW = 2;
+
 /** The room Plan: what can be made, and what is planned. */
 export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Props) {
   const base = `/a/${slug}`;
@@ -47,6 +50,17 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
     ['Any day', open.filter((one) => !isUnderWay(one) && one.hour.day === null)],
     ['Done and past', alone.filter((one) => !isOpen(one))],
   ] as const;
+  const lines = ([name, rows]: (typeof groups)[number]) =>
+    rows.length > 0 && (
+      <section key={name}>
+        <h2 className="mt-4 mb-1">{name}</h2>
+        <ul className="rows">
+          {rows.map((row) => (
+            <HourLine key={row.hourId} {...{ slug, row, today, now }} />
+          ))}
+        </ul>
+      </section>
+    );
   return (
     <div className="p-3 p-md-4">
       <h1>Plan</h1>
@@ -71,6 +85,7 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
       {hours.length === 0 && weeks.length === 0 && (
         <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>
       )}
+      {groups.slice(0, NOW).map(lines)}
       {weeks.length > 0 && (
         <section>
           <h2 className="mt-4 mb-1">Weeks</h2>
@@ -81,19 +96,7 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
           </ul>
         </section>
       )}
-      {groups.map(
-        ([name, rows]) =>
-          rows.length > 0 && (
-            <section key={name}>
-              <h2 className="mt-4 mb-1">{name}</h2>
-              <ul className="rows">
-                {rows.map((row) => (
-                  <HourLine key={row.hourId} {...{ slug, row, today, now }} />
-                ))}
-              </ul>
-            </section>
-          ),
-      )}
+      {groups.slice(NOW).map(lines)}
       {away.hours.length + away.weeks.length > 0 && (
         <details className="mt-4">
           <summary>{counted(away.hours.length + away.weeks.length, 'plan')} put away</summary>

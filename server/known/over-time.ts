@@ -6,6 +6,7 @@ import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, together } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import type { SkillModel } from '@/core/skill/model';
+import { changeTold, type ChangeTold } from '@/core/plan/told';
 import { rankOfValues } from '@/core/skill/ranks';
 import { unpackLost, type SumAnswer } from '@/core/board/sums';
 import type { Answer, PlayerRow } from '../data';
@@ -83,17 +84,22 @@ export async function changeSince(desk: Where, player: PlayerRow, span: Span): P
   );
 }
 
-/** Whether some cells changed from one stretch of time to another, each told from the balls of both alone, in strokes lost a shot; null with balls of one only. */
+/** What the balls of two stretches of time say of some shots, in strokes lost a shot, and whether they changed; null where one says nothing. */
 export async function changesBetween(
   desk: Where,
   player: PlayerRow,
   times: readonly [Stretch, Stretch],
   cells: readonly number[],
-): Promise<(Change | null)[]> {
+): Promise<((ChangeTold & { of: [number, number] }) | null)[]> {
   const { model } = desk;
-  const [before, after] = (await lostIn(desk, player, [...times])) as [SumAnswer, SumAnswer];
-  const alike = model.cells.map(() => 1);
-  return cells.map((cell) => changeOf(model, before, after, [cell], alike));
+  const nothing = { kind: 'lost', version: model.version, level: player.level, tallies: [], sessions: 0 } as const;
+  const [[before, since], known] = await Promise.all([lostIn(desk, player, [...times]) as Promise<[SumAnswer, SumAnswer]>, sum(nothing)]);
+  const [a, b, prior] = [before, since, known].map((part) => unpackLost(model, part));
+  return cells.map((cell) => {
+    const told = changeTold({ prior: prior![cell]!, before: a![cell]!, since: b![cell]! });
+    const balls = [ballsIn(before, [cell]), ballsIn(since, [cell])] as [number, number];
+    return told && balls.every((count) => count > 0) ? { ...told, of: balls } : null;
+  });
 }
 
 const halvesOf = ({ first, since, last }: Span) => [

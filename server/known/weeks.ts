@@ -7,8 +7,7 @@ import type { BlockDone, Told } from '@/core/plan/verdict';
 import { sayCell } from '@/core/board/say-cell';
 import { clockOf } from '@/core/hour/run';
 import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
-import { daysFrom, plusDays } from '@/core/units/plain-day';
-import { BLOCK_DAYS } from '@/core/weeks/blocks';
+import { daysFrom } from '@/core/units/plain-day';
 import { blockAt } from '@/core/weeks/change';
 import type { Aim, Block, PlannedDay, Weeks } from '@/core/weeks/weeks';
 import type { Data, HourRow, PlayerRow, WeeksRow } from '../data';
@@ -134,8 +133,8 @@ export async function blockDone(
 }
 
 /**
- * Before: from four weeks ahead of the block to the end of its first test; since: from the day of the test again on. A day counts where it was
- * done, whenever that was.
+ * Before: from the first day of the block to the end of its first test; since: from the day of the test again to the end. Balls from before the
+ * block are no test: by them the shots were chosen, for being bad. A day counts where it was done, whenever that was.
  * @returns null without both
  */
 function testTimes(block: Block, days: readonly PlannedDay[], hours: readonly HourRow[], timeZone: string): [Stretch, Stretch] | null {
@@ -147,7 +146,7 @@ function testTimes(block: Block, days: readonly PlannedDay[], hours: readonly Ho
   const [first, again] = [on('test').toSorted().at(-1), on('again').toSorted()[0]];
   if (!first || !again || again <= first) return null;
   return [
-    { from: startOfDayIn(plusDays(block.from, -BLOCK_DAYS), timeZone), to: endOfDayIn(first, timeZone) },
+    { from: startOfDayIn(first < block.from ? first : block.from, timeZone), to: endOfDayIn(first, timeZone) },
     { from: startOfDayIn(again, timeZone), to: endOfDayIn(again > block.until ? again : block.until, timeZone) },
   ];
 }

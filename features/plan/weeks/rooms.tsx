@@ -104,7 +104,7 @@ export async function WeeksRoom({ slug, weeksId }: { slug: string; weeksId: stri
   const missing = !row.archived && dueDays(weeks, today).some(({ hourId }) => !made.includes(hourId));
   if (missing) after(() => makeHours(desk, row));
   const players = row.players.flatMap(({ playerId }) => rows.find(({ player }) => player.playerId === playerId)?.player ?? []);
-  const now = Date.now();
+  const now = new Date().getTime();
   return (
     <WeeksEditor
       key={row.savedAt.toISOString()}
