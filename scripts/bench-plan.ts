@@ -8,6 +8,7 @@ import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
 import { changeShown, couldBe } from '@/core/plan/shows';
 import { changeTold } from '@/core/plan/told';
+import { ENOUGH } from '@/core/plan/verdict';
 import { percentOf } from '@/core/board/certainty';
 import { dayWeight } from '@/core/board/over-time';
 import { isPutt } from '@/core/golf/shot-types';
@@ -223,7 +224,7 @@ function tests(generator: Generator): void {
   console.log(`\ngenerator ${generator}, seed ${seed}: ${players} players; a change that the test is said to show`);
   for (const putts of [false, true])
     for (const [days, balls] of TESTS) {
-      let [said, seen, wrongly, size] = [0, 0, 0, 0];
+      let [said, seen, wrongly, size, madeOf] = [0, 0, 0, 0, 0];
       for (let p = 0; p < players; p++) {
         const s = seed * 100_003 + p;
         let more = 0;
@@ -252,14 +253,16 @@ function tests(generator: Generator): void {
         };
         const after = played(0);
         const prior = strokesLost(model, believe({ groups: [] }, model, level), { finishes: new Map() }, { level })[at]!;
-        const likely = (before: ArrayLike<number>) =>
-          Number(percentOf(changeTold({ prior, before, since: after })?.chanceBetter ?? 0.5) >= LIKELY);
-        seen += likely(played(worse));
-        wrongly += likely(played(0));
+        const chance = (before: ArrayLike<number>) => changeTold({ prior, before, since: after })?.chanceBetter ?? 0.5;
+        const isLikely = (one: number) => Number(percentOf(one) >= LIKELY);
+        seen += isLikely(chance(played(worse)));
+        const same = chance(played(0));
+        wrongly += isLikely(same);
+        madeOf += Number(Math.max(same, 1 - same) >= ENOUGH);
       }
       const share = (count: number) => `${Math.round((100 * count) / Math.max(1, said))}%`;
       console.log(
-        `${putts ? 'putts    ' : 'off green'} ${days} × ${String(balls).padEnd(3)} something shown for ${said}: ${(size / Math.max(1, said)).toFixed(2)} strokes a shot, called likely ${share(seen)}; without a change ${share(wrongly)}`,
+        `${putts ? 'putts    ' : 'off green'} ${days} × ${String(balls).padEnd(3)} something shown for ${said}: ${(size / Math.max(1, said)).toFixed(2)} strokes a shot, called likely ${share(seen)}; without a change ${share(wrongly)}, and made something of, either way, ${share(madeOf)}`,
       );
     }
 }

@@ -26,8 +26,8 @@ export type Verdict = { done: string; changes: string[]; says: string; alter: st
 /** With less than this done, nothing is said of the plan; with less than that, fewer days are advised. */
 const [TOO_LITTLE, FEWER] = [0.5, 0.75];
 
-/** So likely it has to be that a shot changed before anything is made of it; where nothing changed it is said one time in fourteen. */
-const ENOUGH = 0.9;
+/** So likely it has to be that a shot changed before anything is made of it; how often that is wrong prints `npm run bench:plan -- --tests`. */
+export const ENOUGH = 0.9;
 
 /** The plain verdict on a block: no certainty where there is none. */
 export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {

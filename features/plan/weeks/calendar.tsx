@@ -2,7 +2,7 @@
 
 import { DndContext, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import type { KeyboardEvent } from 'react';
-import { daysFrom, mondayOf, plusDays, sayPlainDay } from '@/core/units/plain-day';
+import { daysFrom, mondayOf, plusDays, sayPlainDay, weekdayOf } from '@/core/units/plain-day';
 import { lastDay } from '@/core/weeks/blocks';
 import { SAY_AIM } from '@/core/weeks/say-aim';
 import type { PlannedDay, Weeks } from '@/core/weeks/weeks';
@@ -94,7 +94,10 @@ function Cell({ day, today, event, onAdd, children }: CellProps) {
   const names = [styles.cell, day === today && styles.today, isOver && styles.over, empty && styles.empty];
   return (
     <div ref={setNodeRef} className={names.filter(Boolean).join(' ')} data-day={day}>
-      <span className={styles.date}>{sayPlainDay(day).replace(/^\w+ /, '')}</span>
+      <span className={styles.date}>
+        <span className={styles.weekdayName}>{WEEKDAYS[weekdayOf(day) - 1]![0]} </span>
+        {sayPlainDay(day).replace(/^\w+ /, '')}
+      </span>
       {event !== null && <b className={styles.event}>{event}</b>}
       {children}
       {empty && day >= today && (

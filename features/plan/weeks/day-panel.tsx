@@ -19,14 +19,18 @@ type Props = {
   made: boolean;
   onChange: (change: Partial<Omit<PlannedDay, 'hourId'>>) => void;
   onRemove: () => void;
+  onClose: () => void;
 };
 
 /** A day of planned weeks: what it is for, when, how long; and its hour. */
-export function DayPanel({ slug, one, done, made, onChange, onRemove }: Props) {
+export function DayPanel({ slug, one, done, made, onChange, onRemove, onClose }: Props) {
   const { hourId, day, at, minutes, aim } = one;
   const fixed = done !== undefined;
   return (
     <section className={`${styles.panel} no-print`} aria-label={`${SAY_AIM[aim]}, ${sayPlainDay(day)}`}>
+      <button type="button" className={styles.close} aria-label="Close" onClick={onClose}>
+        ×
+      </button>
       <h2>{sayPlainDay(day)}</h2>
       <p className="small-print">{ABOUT_AIM[aim]}</p>
       <div className={styles.fields}>

@@ -202,6 +202,7 @@ export function WeeksEditor(props: Props) {
                 change(minusDay(weeks, one.hourId));
                 setChosen(null);
               }}
+              onClose={() => setChosen(null)}
             />
           )}
           {weeks.blocks.map((block, at) => (

@@ -2,7 +2,6 @@ import Link from 'next/link';
 import { counted, listed } from '@/core/units/format';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { lastDay } from '@/core/weeks/blocks';
-import { SAY_AIM } from '@/core/weeks/say-aim';
 import type { WeeksRow } from '@/server/data';
 import styles from '../../session/hour-line.module.scss';
 
@@ -28,9 +27,7 @@ export function WeeksLine({ slug, row: { weeksId, weeks, players }, today }: { s
         <span className={styles.left} style={{ flexGrow: days.length - over }} />
       </span>
       <span className="fig text-nowrap">{counted(days.length, 'day')}</span>
-      <span className="small-print">
-        {next ? `${SAY_AIM[next.aim]} ${next.day === today ? 'today' : sayPlainDay(next.day)}` : 'over'}
-      </span>
+      <span className="small-print text-nowrap">{next ? `next ${next.day === today ? 'today' : sayPlainDay(next.day)}` : 'over'}</span>
     </li>
   );
 }

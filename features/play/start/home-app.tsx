@@ -157,7 +157,7 @@ function Planned({ home: { hours, academy, kit } }: { home: Home }) {
   const groups = [
     ['Today', isNow],
     ['This week', (one: HomeHour) => !isNow(one) && isThisWeek(one)],
-    ['Planned', (one: HomeHour) => !isNow(one) && !isThisWeek(one)],
+    ['Planned', (one: HomeHour) => !isNow(one) && !isThisWeek(one) && !one.run?.endedAt],
   ] as const;
   const inOrder = hours.toSorted((a, b) => (a.hour.day ?? '~').localeCompare(b.hour.day ?? '~') || (a.at ?? '').localeCompare(b.at ?? ''));
   return groups.map(([name, belongs]) => {
