@@ -47,6 +47,7 @@ test('the order is a sentence in the address; each purpose has three games of di
 test('a proposed game opens in the designer as it was proposed', async ({ page }) => {
   await page.goto(`${HOME}/plan/game`);
   await page.getByLabel('For whom').selectOption('Ottilie');
+  await expect(cards(page).nth(1)).toHaveAttribute('aria-label', /^Ottilie: /);
   const title = (await cards(page).nth(1).getAttribute('aria-label'))!;
   await cards(page).nth(1).getByRole('link', { name: 'Open in the designer' }).click();
   await expect(page.getByLabel('Title')).toHaveValue(title);

@@ -3,6 +3,7 @@ import { DEMO_GAMES } from '@/core/demo/games';
 import { shippedReference as reference } from '@/core/golf/reference';
 import { evidenceOf, ringRecord, trueStrokes } from '@/core/made-up/players';
 import { seededRandom } from '@/core/math/random';
+import { shotsByNeed } from '@/core/plan/by-need';
 import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
@@ -12,7 +13,6 @@ import { ENOUGH } from '@/core/plan/verdict';
 import { percentOf } from '@/core/board/certainty';
 import { dayWeight } from '@/core/board/over-time';
 import { isPutt } from '@/core/golf/shot-types';
-import { ByNeed } from '@/core/plan/need';
 import { OpenStrokes, type Batch } from '@/core/plan/open';
 import { propose, proposedFor } from '@/core/plan/propose';
 import { cellKey } from '@/core/skill/cells';
@@ -149,7 +149,7 @@ const RIGHT = 0.6;
  */
 function need(generator: Generator): void {
   const looks = MOST / LOOK;
-  const right = new Map((['evenly', 'by need'] as const).map((way) => [way, new Float64Array(looks)]));
+  const right = new Map((['evenly', 'by need', 'by need, then drawn'] as const).map((way) => [way, new Float64Array(looks)]));
   for (let p = 0; p < players; p++)
     for (const [way, shares] of right) {
       const { practising, ordinary, random } = makePlayer(generator, all, seed * 100_003 + p);
@@ -180,16 +180,14 @@ function need(generator: Generator): void {
         });
         return { lost, findings: all.map((_, i) => ({ ...finding(i), expectedStrokes: model.expects(i, level) })) };
       };
-      let byNeed: ByNeed | null = null;
-      let last: number | null = null;
+      let session: number[] = [];
       for (let balls = 0; balls < MOST; balls += SET) {
         if (balls % SESSION === 0) {
           practising.newDay();
-          byNeed = new ByNeed(know());
+          const onRecord = way === 'by need' ? 0 : balls;
+          session = way === 'evenly' ? [] : shotsByNeed(know(), index, { sets: SESSION / SET, balls: SET, onRecord }, random);
         }
-        const cell: number = way === 'by need' ? byNeed!.next(index, SET, last) : index[(balls / SET) % index.length]!;
-        byNeed!.hit(cell, SET);
-        last = cell;
+        const cell = session[(balls % SESSION) / SET] ?? index[(balls / SET) % index.length]!;
         for (let ball = 0; ball < SET; ball++) addTo(kept, ringRecord(all[cell]!, practising.hit(all[cell]!), reference), 1);
         if ((balls + SET) % LOOK > 0) continue;
         const { findings } = know();
@@ -202,7 +200,7 @@ function need(generator: Generator): void {
   for (const [way, shares] of right) {
     const enough = shares.findIndex((share) => share >= RIGHT);
     const line = shown.map((i) => `${(i + 1) * LOOK}: ${Math.round(100 * shares[i]!)}%`).join('  ');
-    console.log(`${way.padEnd(10)} ${line}   ${RIGHT} right after ${enough < 0 ? `more than ${MOST}` : (enough + 1) * LOOK} balls`);
+    console.log(`${way.padEnd(20)} ${line}   ${RIGHT} right after ${enough < 0 ? `more than ${MOST}` : (enough + 1) * LOOK} balls`);
   }
 }
 const SET = 5;

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
+import type { NeedTask, RoundByNeed } from '@/core/plan/by-need';
 import type { BlockTest, BlockTestTask } from '@/core/plan/block-test';
 import type { FilledParts } from '@/core/plan/filled';
 import type { FillTask } from '@/core/plan/fill-task';
@@ -56,7 +57,7 @@ function pool(): Piscina {
 }
 
 /** An answer, in a box of its own: it may be that there is none. */
-type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | null };
+type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | RoundByNeed | null };
 
 const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
 
@@ -79,7 +80,11 @@ export function sum(task: SumTask, how?: { urgent?: boolean }): Promise<SumAnswe
 export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Proposal | null>;
 export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledParts>;
 export function sum(task: BlockTestTask, how?: { urgent?: boolean }): Promise<BlockTest>;
-export async function sum(task: SumTask | ProposalTask | FillTask | BlockTestTask, { urgent = false } = {}): Promise<Kept['answer']> {
+export function sum(task: NeedTask, how?: { urgent?: boolean }): Promise<RoundByNeed | null>;
+export async function sum(
+  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask,
+  { urgent = false } = {},
+): Promise<Kept['answer']> {
   // What is believed follows from the balls.
   const plain = JSON.stringify(task, (name, value: unknown) => (name === 'draws' ? undefined : value));
   const key = createHash('sha256').update(plain).digest('base64');

@@ -218,12 +218,15 @@ const test: Kind = {
   order: 'random',
 };
 
+/** What practice by need is told with: rings that fit whatever is hit. */
+const need: Kind = { ...quick, key: 'need', title: () => 'by need', balls: [1, 1] };
+
 /** The last game before an event: one ball from each place, as in a round. */
 const rehearsal: Kind = { ...finish, key: 'rehearsal', choose: 'common', fewestPlaces: 2, balls: [1, 1] };
 
-const PARTS: readonly Kind[] = [landing, pointsPutts, run, easy, pointsOffGreen, test, rehearsal];
+const PARTS: readonly Kind[] = [landing, pointsPutts, run, easy, pointsOffGreen, test, rehearsal, need];
 /** Kinds of which parts of an hour are made. */
-type PartOfHour = 'landing' | 'points_putts' | 'run' | 'easy' | 'points_off_green' | 'test' | 'rehearsal';
+type PartOfHour = 'landing' | 'points_putts' | 'run' | 'easy' | 'points_off_green' | 'test' | 'rehearsal' | 'need';
 
 /** A kind by its key. */
 export const kindOf = (key: PartOfHour): Kind => PARTS.find((kind) => kind.key === key)!;

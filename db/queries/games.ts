@@ -52,14 +52,15 @@ export async function saveGame(
   spec: GameSpec,
   greenId: string | null = null,
   basedOn?: Date | null,
+  listed = true,
 ): Promise<number | null> {
   const { academyId } = actor;
   return db.transaction(async (tx) => {
     // Whoever saves one that was made for an hour keeps it.
     await tx
       .insert(game)
-      .values({ academyId, gameId })
-      .onConflictDoUpdate({ target: [game.academyId, game.gameId], set: { listed: true } });
+      .values({ academyId, gameId, listed })
+      .onConflictDoUpdate({ target: [game.academyId, game.gameId], set: listed ? { listed } : { gameId } });
     await tx
       .select()
       .from(game)
@@ -68,7 +69,8 @@ export async function saveGame(
     const latest = await newestGame(tx, actor, gameId);
     const unchanged = latest !== null && same(latest.spec, spec);
     if (basedOn !== undefined && !unchanged && latest?.createdAt.getTime() !== basedOn?.getTime()) return null;
-    const placed = spec.stations.some((station) => station.place !== null);
+    const proposed = (spec.calls.next ?? []).map(({ station }) => station);
+    const placed = [...spec.stations, ...proposed].some((station) => station.place !== null);
     const green = placed && greenId ? await newestGreen(tx, actor, greenId) : null;
     const link = { greenId: green?.greenId ?? null, greenVersion: green?.version ?? null };
     return writeVersion(tx, actor, gameId, spec, link);

@@ -62,6 +62,7 @@ async function kept(data: Data, source: z.output<typeof sourceSchema>): Promise<
   if (!spec) return null;
   const own = await data.findGame(spec);
   if (own) return own;
-  await data.saveGame(gameId, spec, greenId);
+  // A round by need is for one time: it stands in no list.
+  await data.saveGame(gameId, spec, greenId, undefined, spec.calls.next === undefined);
   return gameId;
 }

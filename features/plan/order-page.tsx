@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
 import { Suspense } from 'react';
+import { roundly } from '@/core/board/next';
 import { CARE_IN_SHORT } from '@/core/game/words/care';
 import { NO_WARNING } from '@/core/green/parties';
 import type { GreenPlan } from '@/core/green/plan';
@@ -8,10 +9,11 @@ import type { ProposalTask } from '@/core/plan/proposal-task';
 import { proposedFor } from '@/core/plan/propose';
 import { counted, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import { proposalOf } from '@/server/known/proposals';
+import { proposalOf, roundByNeed } from '@/server/known/proposals';
 import { asOrderQuery, type OrderAsked } from './asked';
 import { OrderBar } from './order-bar';
 import styles from './plan.module.scss';
+import { PlayProposal } from './play-proposal';
 import { ProposalCard } from './proposal-card';
 
 type Props = {
@@ -59,12 +61,55 @@ export function OrderPage({ slug, asked, players, chosen, greens, green, units, 
           </div>
         )
       )}
+      {task && chosen.length === 1 && BY_NEED.includes(asked.what) && (
+        <Suspense key={asOrderQuery(asked)} fallback={null}>
+          <ByNeed {...{ slug, task, green }} playerId={chosen[0]!.playerId} />
+        </Suspense>
+      )}
       {chosen.length > 1 && (
         <p className="small-print mt-3 mb-0">
           {CARE_IN_SHORT} {green && NO_WARNING}
         </p>
       )}
     </div>
+  );
+}
+
+/** What practice by need is for. */
+const BY_NEED: readonly string[] = ['find_out', 'take_strokes_off'];
+
+/** A round in which the program says what to hit next. */
+async function ByNeed({
+  slug,
+  task,
+  green,
+  playerId,
+}: Pick<Props, 'slug' | 'green'> & { task: NonNullable<Props['task']>; playerId: string }) {
+  const round = await roundByNeed(await task);
+  if (!round) return null;
+  return (
+    <section className={styles.need} aria-label="Practise by need">
+      <div>
+        <h2 className={styles.title}>Practise by need</h2>
+        <p className="mb-0">
+          No fixed game: after every five balls you are told what to hit next.{' '}
+          {round.more === null
+            ? 'The three weakest shots are too close to tell apart, even with 300 more balls.'
+            : round.more === 0
+              ? 'The three weakest shots are told from the rest already.'
+              : `About ${roundly(round.more)} more balls tell the three weakest shots from the rest.`}
+        </p>
+      </div>
+      <PlayProposal
+        slug={slug}
+        gameId={randomUUID()}
+        game={round.game}
+        greenId={green?.greenId ?? null}
+        playerIds={[playerId]}
+        allowances={{}}
+        first={false}
+      />
+    </section>
   );
 }
 

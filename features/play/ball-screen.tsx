@@ -12,6 +12,7 @@ import type { Turn } from '@/core/game/turn';
 import { sayResult } from '@/core/shot/say-shot';
 import { capital, counted } from '@/core/units/format';
 import { CallStation } from './call-station';
+import { proposedNext } from '@/core/game/proposed';
 import { kept } from './details';
 import { NextPhase } from './next-phase';
 import { PuttOut } from './putt-out';
@@ -39,6 +40,7 @@ export function BallScreen(props: BallProps) {
   const { busy } = presses;
   // By the places of the players: up to which phase each was told what to do. Somebody in the middle of one knows.
   const [told, setTold] = useState<Readonly<Record<number, number>>>({});
+  const [notHere, setNotHere] = useState<readonly string[]>([]);
   const { next, choice, game } = standing;
   const there = next && next.attempt === 1 ? standing.open.find((turn) => turn.station.key === at) : undefined;
   const open = chosen && (game.open || choice.some((turn) => sameTurn(turn, chosen))) ? chosen : (there ?? null);
@@ -97,6 +99,8 @@ export function BallScreen(props: BallProps) {
           system={system}
           plan={sayPlan(game)}
           withPar={schemeOf(game.scoring).stationSays.includes('par')}
+          proposed={proposedNext(game, notHere)}
+          onNotHere={(shot) => setNotHere([...notHere, shot])}
           onCall={call}
           onBack={next ? () => setCalling(false) : null}
         />

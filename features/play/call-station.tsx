@@ -3,7 +3,11 @@
 import { useState } from 'react';
 import { isPutt, surfacesOf, unitOf } from '@/core/golf/shot-types';
 import { SHOT_TYPES, SITS, STANCES, type ShotType, type Sit, type Stance, type Surface } from '@/core/golf/words';
+import type { ProposedStation } from '@/core/game/calls';
+import { kindOfShot } from '@/core/game/proposed';
 import { stationSchema, type Station } from '@/core/game/station';
+import { saySpot, sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { counted } from '@/core/units/format';
 import { toMetres, type UnitSystem } from '@/core/units/length';
 import { readNumber } from '@/ui/length-input';
 import { Chips } from '../session/chips';
@@ -21,10 +25,15 @@ type Props = {
   /** @param wind in the player's words; null where nobody says */
   onCall: (station: Station, wind: string | null) => void;
   onBack: (() => void) | null;
+  /** What the game proposes; null: nothing. */
+  proposed: ProposedStation | null;
+  /** Shots of its kind can't be hit here. */
+  onNotHere: (kind: string) => void;
 };
 
 /** Calls a station while walking: the shot, where from, how far; the lie, the stance, the wind and the par where they matter. */
-export function CallStation({ stationKey, system, plan, withPar, onCall, onBack }: Props) {
+export function CallStation({ stationKey, system, plan, withPar, onCall, onBack, proposed, onNotHere }: Props) {
+  const [byHand, setByHand] = useState(false);
   const [shotType, setShotType] = useState<ShotType>('chip');
   const [surface, setSurface] = useState<Surface>('fairway');
   const [sit, setSit] = useState<Sit>('clean');
@@ -54,6 +63,39 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack 
     if (parsed.success) onCall(parsed.data, wind.trim() || null);
     else setWrong(parsed.error.issues[0]!.message);
   };
+  if (proposed && !byHand)
+    return (
+      <section className={styles.call} aria-labelledby="proposed">
+        <p className="mb-0">Next</p>
+        <h2 id="proposed">{sayStation(proposed.station, system)}</h2>
+        <p className="mb-0">
+          {sayStationLie(proposed.station)}
+          {saySpot(proposed.station) && ` · ${saySpot(proposed.station)}`}
+        </p>
+        <p className="mb-0">
+          {counted(proposed.station.balls, 'ball')}.{' '}
+          {proposed.more === 0
+            ? 'The three weakest shots are told from the rest.'
+            : proposed.more !== null && `About ${proposed.more} more balls tell the three weakest shots.`}
+        </p>
+        <div className={styles.finish}>
+          <button type="button" className="btn btn-outline-dark" onClick={() => onNotHere(kindOfShot(proposed.station))}>
+            Not here
+          </button>
+          <button type="button" className="btn btn-primary" onClick={() => onCall({ ...proposed.station, key: stationKey }, null)}>
+            Play it
+          </button>
+        </div>
+        <div className={styles.finish}>
+          <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
+            Back
+          </button>
+          <button type="button" className="btn btn-outline-dark" onClick={() => setByHand(true)}>
+            Another shot
+          </button>
+        </div>
+      </section>
+    );
   return (
     <form
       className={styles.call}
@@ -102,7 +144,12 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack 
         />
       </details>
       <div className={styles.finish}>
-        <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
+        <button
+          type="button"
+          className="btn btn-outline-dark"
+          disabled={!onBack && !proposed}
+          onClick={() => (proposed ? setByHand(false) : onBack?.())}
+        >
           Back
         </button>
         <button type="submit" className="btn btn-primary">

@@ -4,6 +4,7 @@ import { LIBRARY } from '@/core/game/library';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Part } from '@/core/hour/hour';
 import type { School } from '@/core/hour/school';
+import type { RoundByNeed } from '@/core/plan/by-need';
 import type { BlockTest, BlockTestTask } from '@/core/plan/block-test';
 import type { FillOrder } from '@/core/plan/fill';
 import type { FilledParts } from '@/core/plan/filled';
@@ -65,6 +66,11 @@ export async function blockTest(
 ): Promise<BlockTest> {
   const { kind: _, ...ordered } = await orderedFrom(desk, { players, purpose: 'find_out', minutes, green, seed: 1 });
   return sum({ kind: 'block_test', ...ordered, days, shots }, { urgent: true });
+}
+
+/** A round in which the program says what to hit next; null where the green has no places for it. */
+export function roundByNeed(task: Omit<ProposalTask, 'which'>): Promise<RoundByNeed | null> {
+  return sum({ ...task, kind: 'by_need' }, { urgent: true });
 }
 
 /** One of the games proposed; null where none of its kind can be laid out. */
