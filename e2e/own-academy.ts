@@ -1,5 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { APIRequestContext } from '@playwright/test';
+import { DEMO_GREENS } from '../core/demo/greens';
 import { gameSpecSchema } from '../core/game/spec';
 import { LIBRARY } from '../core/game/library';
 import { recordOf } from '../core/play/record';
@@ -22,6 +23,21 @@ import { takeIn } from '../db/queries/take-in';
 import { saveWeeks } from '../db/queries/weeks';
 import { addAcademy } from '../scripts/demo-data';
 import { ask } from './database';
+
+/** Fills an academy up to so many players, and gives it the demo's practice green. @returns the id of the green */
+export async function withSquad({ academyId, name }: OwnAcademy, players: number): Promise<string> {
+  const { db, pool } = openDb(process.env.E2E_DATABASE_URL!);
+  try {
+    const actor = { kind: 'owner', academyId, userId: 'test' } as const;
+    const there = await ask('select from player where academy_id = $1', academyId);
+    for (let i = there.length; i < players; i++) await savePlayer(db, actor, randomUUID(), newPlayer(`${name} ${i + 1}`, 'imperial'));
+    const greenId = randomUUID() as string;
+    await saveGreen(db, actor, greenId, DEMO_GREENS[0]!);
+    return greenId;
+  } finally {
+    await pool.end();
+  }
+}
 
 /** An academy of a test's own, made without a browser: everything in it is called by names that are nowhere else. */
 export type OwnAcademy = Awaited<ReturnType<typeof makeOwnAcademy>>;

@@ -18,7 +18,6 @@ test('the desk', async ({ page }) => {
   await page.getByRole('link', { name: /Lantern Six/ }).click();
   await expect(page.getByText('Play it now')).toBeVisible();
   await expect(page.getByText(/10,000 games a row$/)).toBeVisible();
-  await shoot(page, 'game');
   await page.getByRole('link', { name: 'Change' }).click();
   await expect(page.getByLabel('Title')).toBeVisible();
   for (const name of ['Ottilie', 'Teodor']) await page.getByLabel('Forecast it for a player').selectOption({ label: name });
@@ -123,6 +122,10 @@ test('plans', async ({ page }) => {
   await page.goto(`${base}/plan/squad?green=${low}`);
   await expect(page.getByRole('table')).toBeVisible();
   await shoot(page, 'rounds');
+  await page.goto(`${base}/plan`);
+  await page.getByRole('link', { name: /^Eight weeks to the spring league/ }).click();
+  await expect(page.getByRole('region', { name: /^Verdict on/ })).toBeVisible();
+  await shoot(page, 'weeks');
   await page.goto(`${base}/plan`);
   await page.setViewportSize({ width: 390, height: 844 });
   const hour = await page.getByRole('link', { name: /^Pitches, then the Six/ }).getAttribute('href');

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { makeOwnAcademy, signInTo, withSquad } from './own-academy';
 import { addPlayer, signUp } from './steps';
 import { expect, test } from './test';
 
@@ -76,4 +77,25 @@ test.describe('an academy that begins', () => {
     await page.goto(`${home}/plan/hour/new`);
     await expect(page.getByRole('article')).toHaveCount(5);
   });
+});
+
+test('a squad of 11 on the practice green: groups of two, one alone, everybody at every station once', async ({ browser }) => {
+  const own = await makeOwnAcademy('Elverdin');
+  const greenId = await withSquad(own, 11);
+  const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  await signInTo(context.request, own);
+  const page = await context.newPage();
+  await page.goto(`/a/${own.slug}/plan/squad?green=${greenId}`);
+  await expect(page.getByRole('heading', { level: 1, name: '11 players in rounds on Low green' })).toBeVisible();
+  const heads = await page.getByRole('columnheader').allTextContents();
+  const sizes = heads.map((text) => (text.match(/Elverdin/g) ?? []).length).filter((size) => size > 0);
+  expect(sizes.reduce((a, b) => a + b)).toBe(11);
+  expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(1);
+  const rounds = await table(page);
+  for (const round of rounds) expect(new Set(round.filter(Boolean)).size).toBe(round.filter(Boolean).length);
+  rounds[0]!.forEach((_, group) => {
+    const visited = rounds.map((round) => round[group]).filter(Boolean);
+    expect(new Set(visited).size).toBe(visited.length);
+  });
+  await context.close();
 });

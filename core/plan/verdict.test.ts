@@ -3,7 +3,7 @@ import { verdictOf, type BlockDone, type Told } from './verdict';
 const told = (chanceBetter: number, more: Partial<Told> = {}): Told => ({ before: 0.31, since: 0.22, of: [48, 52], chanceBetter, ...more });
 const block = (more: Partial<BlockDone> = {}): BlockDone => ({
   ...{ days: 8, done: 7, minutes: 360, minutesDone: 322, weeks: 4, tests: [1, 1] },
-  shots: [{ shot: '10–20 yd chips', told: told(0.97), shows: 0.15 }],
+  shots: [{ shot: '10–20 yd chips', told: told(0.97), shows: 0.15, balls: 60 }],
   ...more,
 });
 const shots = (...chances: (number | null)[]) =>
@@ -11,6 +11,7 @@ const shots = (...chances: (number | null)[]) =>
     shot: i === 0 ? '10–20 yd chips' : '6–10 ft putts',
     told: chance === null ? null : told(chance),
     shows: 0.15,
+    balls: 60,
   }));
 
 test('what was done, what changed and of how many balls, in the sign of the academy', () => {
@@ -42,9 +43,13 @@ test.each([
 
 test('where so few balls show nothing, no limit is named', () => {
   const [one] = shots(0.5);
-  expect(verdictOf(block({ shots: [{ ...one!, shows: null }] }), 'lost').says).toBe(
-    'No change that can be told from luck, and so few balls could hardly show one.',
-  );
+  const hardly = 'No change that can be told from luck, and so few balls could hardly show one.';
+  expect(verdictOf(block({ shots: [{ ...one!, shows: null }] }), 'lost').says).toBe(hardly);
+  // Fewer were played than were planned: what they would have shown is not said.
+  expect(verdictOf(block({ shots: [{ ...one!, balls: 70 }] }), 'lost').says).toBe(hardly);
+  // Of two shots the one of which most can be seen.
+  const [, putts] = shots(0.5, 0.5);
+  expect(verdictOf(block({ shots: [one!, { ...putts!, shows: null }] }), 'lost').says).toContain('One of less than 0.15');
 });
 
 test('less than half done says nothing about the plan, whatever the balls say; fewer days are advised', () => {

@@ -16,8 +16,8 @@ export type BlockDone = {
   weeks: number;
   /** How often the test was played before, and again. */
   tests: readonly [number, number];
-  /** The shots that were worked on, as a coach names them, what they came to, and what change their tests would show; null: none, or not known. */
-  shots: readonly { shot: string; told: Told | null; shows: number | null }[];
+  /** The shots that were worked on, as a coach names them, what they came to, and what change so many balls of each test would show; null: none, or not known. */
+  shots: readonly { shot: string; told: Told | null; shows: number | null; balls: number }[];
 };
 
 /** What a verdict says: what was done, what changed, what that says of the plan, and what to alter. */
@@ -52,7 +52,7 @@ export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
     if (better.length > 0)
       return `${capital(listed(better))} got better, ${listed(worse)} got worse: the time may have gone to one of them.`;
     if (leans) return 'There may be a change, but it is not certain enough to go by.';
-    const least = Math.max(...shots.map(({ shows }) => shows ?? Infinity));
+    const least = Math.min(...shots.map((one) => (isPlayed(one) ? (one.shows ?? Infinity) : Infinity)));
     return Number.isFinite(least)
       ? `No change that can be told from luck. One of less than ${signed(least)} strokes a shot would not show.`
       : 'No change that can be told from luck, and so few balls could hardly show one.';
@@ -68,6 +68,10 @@ export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
     return 'Stay with these shots for another four weeks, or take the next weak one.';
   }
 }
+
+/** With less than this of the balls that were planned a test shows less than was said. */
+const ENOUGH_BALLS = 0.75;
+const isPlayed = ({ told, balls }: BlockDone['shots'][number]) => told !== null && Math.min(...told.of) >= ENOUGH_BALLS * balls;
 
 const isLikely = (chance: number) => certaintyOf(chance) !== 'too close to call';
 

@@ -65,7 +65,7 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack,
   };
   if (proposed && !byHand)
     return (
-      <section className={styles.call} aria-labelledby="proposed">
+      <section className={`${styles.call} ${styles.proposed}`} aria-labelledby="proposed">
         <p className="mb-0">Next</p>
         <h2 id="proposed">{sayStation(proposed.station, system)}</h2>
         <p className="mb-0">
@@ -86,7 +86,7 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack,
             Play it
           </button>
         </div>
-        <div className={styles.finish}>
+        <div className={styles.lesser}>
           <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
             Back
           </button>

@@ -116,6 +116,7 @@ export async function blockDone(
   });
   const changes = times ? await changesBetween(desk, player, times, cells) : [];
   const told = cells.map((_, i): Told | null => changes[i] ?? null);
+  const testOf = (cell: number) => block.tests.find(({ shot }) => shot === model.cells[cell]!.key);
   const ran = (aim: Aim) => inside.filter((one) => one.aim === aim && hours.some(({ hourId, run }) => hourId === one.hourId && run)).length;
   return {
     days: inside.length,
@@ -127,7 +128,8 @@ export async function blockDone(
     shots: cells.map((cell, i) => ({
       shot: sayCell(model.cells[cell]!),
       told: told[i]!,
-      shows: block.tests.find(({ shot }) => shot === model.cells[cell]!.key)?.shows ?? null,
+      shows: testOf(cell)?.shows ?? null,
+      balls: testOf(cell)?.balls ?? 0,
     })),
   };
 }
