@@ -79,7 +79,7 @@ test.describe('an academy that begins', () => {
   });
 });
 
-test('a squad of 11 on the practice green: groups of two, one alone, everybody at every station once', async ({ browser }) => {
+test('a squad of 11 on the practice green: groups within one of each other, nobody twice at a station', async ({ browser }) => {
   const own = await makeOwnAcademy('Elverdin');
   const greenId = await withSquad(own, 11);
   const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });

@@ -57,6 +57,8 @@ export function fillPart(order: FillOrder, { kind, minutes }: Pick<Part, 'kind' 
     .filter(({ spec }) => wanted(spec) && canPlay(spec, order.players) && !order.taken.includes(spec.title))
     .flatMap(({ gameId, spec }) => {
       const fitted = fits(spec, minutes, order.players.length);
+      // Its short version may be no game of this kind any more, or be there already.
+      if (fitted && (!wanted(fitted) || order.taken.includes(fitted.title))) return [];
       // A shorter version of a game is another one.
       return fitted ? [weighed({ gameId: fitted === spec ? gameId : null, spec: fitted }, gameId === null ? READY : OWN)] : [];
     });

@@ -39,9 +39,12 @@ export type Kind = {
 const isPutted = ({ station }: Place) => isPutt(station.shotType);
 const isOffGreen = (place: Place) => !isPutted(place);
 
+/** "points from 6 places", "points, chips from the fairway". */
+const titled = (name: string) => (from: string) => `${name}${from.startsWith('from ') ? '' : ','} ${from}`;
+
 const points: Kind = {
   key: 'points',
-  title: (from) => `points ${from}`,
+  title: titled('points'),
   teaches: 'Different shots, none twice running: it lasts on the course.',
   choose: 'take_strokes_off',
   mostPlaces: null,
@@ -55,7 +58,7 @@ const points: Kind = {
 
 const finish: Kind = {
   key: 'finish',
-  title: (from) => `hole out ${from}`,
+  title: titled('hole out'),
   teaches: 'One ball, putted out, as in a round. It says less about each shot.',
   choose: 'costliest',
   takes: isOffGreen,
@@ -101,7 +104,7 @@ const run: Kind = {
 
 const quick: Kind = {
   key: 'quick',
-  title: (from) => `four rings ${from}`,
+  title: titled('four rings'),
   teaches: 'A tap a ball, and nearly as much learned as with a tape.',
   choose: 'find_out',
   mostPlaces: null,
@@ -116,7 +119,7 @@ const quick: Kind = {
 const taped: Kind = {
   ...quick,
   key: 'taped',
-  title: (from) => `measured ${from}`,
+  title: titled('measured'),
   teaches: 'Measured balls say the most, but the tape takes time.',
   scoring: addedUp,
   catches: null,
@@ -139,7 +142,7 @@ const closeCall: Kind = {
 
 const easy: Kind = {
   key: 'easy',
-  title: (from) => `easy first ${from}`,
+  title: titled('easy first'),
   teaches: 'Short, common shots and a wide ring: a feel for the greens.',
   choose: 'easy',
   takes: isOffGreen,
@@ -159,7 +162,7 @@ const TRIES = 4;
 
 const climb: Kind = {
   key: 'climb',
-  title: (from) => `near to far ${from}`,
+  title: titled('near to far'),
   teaches: 'A good ball moves you back, a miss moves you closer.',
   choose: 'common',
   takes: isOffGreen,
@@ -176,7 +179,7 @@ const climbPutts: Kind = { ...climb, key: 'climb_putts', takes: isPutted, catche
 
 const nearest: Kind = {
   key: 'nearest',
-  title: (from) => `nearest wins ${from}`,
+  title: titled('nearest wins'),
   teaches: 'The same shot for all, and only the nearest counts.',
   choose: 'common',
   mostPlaces: null,
@@ -211,7 +214,7 @@ export const KINDS: Readonly<Record<Purpose, readonly (readonly Kind[])[]>> = {
 const test: Kind = {
   ...quick,
   key: 'test',
-  title: (from) => `test ${from}`,
+  title: titled('test'),
   teaches: 'The same game before and after shows what changed.',
   choose: 'costliest',
   balls: [3, 15],

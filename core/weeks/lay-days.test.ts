@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { weeksOf } from '../testing/make-weeks';
 import { daysFrom, plusDays, weekdayOf } from '../units/plain-day';
 import { blocksOf, lastDay } from './blocks';
-import { eased, layDays, practiceDaysIn, testDaysIn } from './lay-days';
+import { eased, layDays, minutesOfTest, practiceDaysIn, testDaysIn } from './lay-days';
 import type { Frame, PlannedDay } from './weeks';
 
 const frame = (more: Partial<Frame> = {}): Frame => ({ ...weeksOf(), ...more });
@@ -25,6 +25,17 @@ test('four weeks, Tuesday and Saturday: tested first and last, every third day i
 test('with an event at the end the last week is shorter, the last day as in a round, and the re-test comes before', () => {
   const event = { name: 'League', day: '2026-03-29' };
   expect(said(laid(frame({ event }))).slice(-4)).toEqual(['03-17 practise 50', '03-21 again 40', '03-24 less 30', '03-28 rehearsal 25']);
+});
+
+test('a test needs a day that is long enough: shorter ones before and after it are for what was left out', () => {
+  const rhythm = [
+    { weekday: 2, at: null, minutes: 10 },
+    { weekday: 6, at: null, minutes: 60 },
+  ];
+  expect(laid(frame({ rhythm })).map(({ aim }) => aim)).toEqual([
+    ...['neglected', 'test', 'practise', 'practise', 'neglected', 'practise', 'practise', 'again'],
+  ]);
+  expect([minutesOfTest(rhythm), minutesOfTest([...rhythm, { weekday: 7, at: null, minutes: 30 }])]).toEqual([36, 18]);
 });
 
 test('a test on two days takes both at either end', () => {
@@ -83,7 +94,7 @@ test('whatever is asked: every day of the rhythm once and in order, blocks side 
         expect(count('test')).toBe(usual < 2 ? 0 : testDaysIn(usual, testDays));
         const aims = inside.map(({ aim }) => aim);
         if (count('again') > 0) expect(aims.indexOf('again')).toBeGreaterThan(aims.lastIndexOf('test'));
-        // There is practice between the tests wherever there are three days.
+        // There is practice between the tests wherever there are three days long enough for them.
         if (usual >= 3) expect(aims.indexOf('again') - aims.lastIndexOf('test')).toBeGreaterThan(1);
       }
       for (const { day, aim, minutes } of days) {

@@ -20,16 +20,23 @@ function practiceDays(frame: Frame): Omit<PlannedDay, 'hourId' | 'aim'>[] {
 /** Whether a day is so near an event that practice gets shorter. */
 const easesOn = ({ event }: Pick<Frame, 'event'>, day: string) => event !== null && daysFrom(day, event.day) <= EASES_DAYS;
 
-/** How many days of usual practice a block has. */
-export const practiceDaysIn = (frame: Frame, { from, until }: Pick<Block, 'from' | 'until'>) =>
-  practiceDays(frame).filter(({ day }) => day >= from && day <= until && !easesOn(frame, day)).length;
+/** A test is played on a day that is at least so long against the longest. */
+const LONG = 0.5;
+const isLong = (minutes: number, all: readonly { minutes: number }[]) => minutes >= LONG * Math.max(...all.map((day) => day.minutes));
+
+/** On how many of its days a block can be tested. */
+export function practiceDaysIn(frame: Frame, { from, until }: Pick<Block, 'from' | 'until'>): number {
+  const usual = practiceDays(frame).filter(({ day }) => day >= from && day <= until && !easesOn(frame, day));
+  return usual.filter(({ minutes }) => isLong(minutes, usual)).length;
+}
 
 /** So much of the shortest usual practice is the test. */
 const TEST_SHARE = 0.6;
 
-/** How long the test may take, in whole minutes: there is time for more on a day of the test. */
+/** How long the test may take, in whole minutes: on the shortest of the days that are long enough for it there is time for more. */
 export function minutesOfTest(rhythm: Frame['rhythm']): number {
-  return Math.max(SHORTEST, Math.floor(TEST_SHARE * Math.min(...rhythm.map(({ minutes }) => minutes))));
+  const long = rhythm.flatMap(({ minutes }) => (isLong(minutes, rhythm) ? [minutes] : []));
+  return Math.max(SHORTEST, Math.floor(TEST_SHARE * Math.min(...long)));
 }
 
 /** Less than usual, in steps of five minutes. */
@@ -38,14 +45,20 @@ export const eased = (minutes: number) => Math.min(minutes, Math.max(LEAST_MIN, 
 /** On so many days at each end the test can be played: on a quarter of all, so that half are left to practise in between. */
 export const testDaysIn = (days: number, wanted: number) => Math.max(1, Math.min(wanted, Math.floor(days / 4)));
 
-/** What the days of a block are for, in their order: the test, what is practised, the same test again. Of one day nothing can be told. */
-function aimsOf(days: number, testDays: number): Aim[] {
-  if (days < 2) return Array.from({ length: days }, () => 'practise');
-  const tests = testDaysIn(days, testDays);
-  return Array.from({ length: days }, (_, i): Aim => {
-    if (i < tests) return 'test';
-    if (i >= days - tests) return 'again';
-    return (i - tests) % EVERY === EVERY - 1 ? 'neglected' : 'practise';
+/**
+ * What the days of a block are for, in their order: the test, what is practised, the same test again; a day that is too short for the test and lies
+ * before or after both is for what was left out. Of one day nothing can be told.
+ */
+function aimsOf(days: readonly { minutes: number }[], testDays: number): Aim[] {
+  const long = days.flatMap(({ minutes }, i) => (isLong(minutes, days) ? [i] : []));
+  if (long.length < 2) return days.map(() => 'practise');
+  const tests = testDaysIn(long.length, testDays);
+  const [first, again] = [long.slice(0, tests), long.slice(-tests)];
+  return days.map((_, i): Aim => {
+    if (first.includes(i)) return 'test';
+    if (again.includes(i)) return 'again';
+    const outside = i < first[0]! || i > again.at(-1)!;
+    return outside || (i - first.at(-1)! - 1) % EVERY === EVERY - 1 ? 'neglected' : 'practise';
   });
 }
 
@@ -61,7 +74,7 @@ export function layDays(frame: Frame, blocks: readonly Pick<Block, 'testDays'>[]
   return blocksOf(frame).flatMap(({ from, until }, b) => {
     const inside = days.filter(({ day }) => day >= from && day <= until);
     const usual = inside.filter(({ day }) => !easesOn(frame, day));
-    const aims = aimsOf(usual.length, blocks[b]?.testDays ?? blocks.at(-1)?.testDays ?? 1);
+    const aims = aimsOf(usual, blocks[b]?.testDays ?? blocks.at(-1)?.testDays ?? 1);
     return inside.map((one): PlannedDay => {
       const hourId = idOf(one.day);
       const at = usual.indexOf(one);

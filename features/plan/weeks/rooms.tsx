@@ -6,7 +6,6 @@ import { sayCell } from '@/core/board/say-cell';
 import { clockOf, isGoing } from '@/core/hour/run';
 import { PRESETS } from '@/core/hour/school';
 import { isTapIn } from '@/core/plan/first-look';
-import { counted, inWords, listed, capital } from '@/core/units/format';
 import { plusDays } from '@/core/units/plain-day';
 import { BLOCK_DAYS, blocksOf } from '@/core/weeks/blocks';
 import { relaid, withBlock } from '@/core/weeks/change';
@@ -22,6 +21,7 @@ import { fileStem } from '@/core/problem';
 import { readOrderAsked } from '../asked';
 import { calendarOf } from './calendar-file';
 import { Verdicts } from './verdicts';
+import { weeksFor } from './say';
 import { WeeksEditor } from './weeks-editor';
 
 type Desk = Awaited<ReturnType<typeof requireCoach>>;
@@ -47,8 +47,6 @@ async function choicesOf({ data, model }: Desk, slug: string) {
   };
 }
 
-/** Of more names than these the players are counted. */
-const NAMED = 3;
 /** Twice a week, where nobody says otherwise: on Tuesday and Saturday. */
 const USUAL = [2, 6].map((weekday) => ({ weekday, at: null, minutes: 50 }));
 
@@ -66,10 +64,7 @@ export async function NewWeeksRoom({ slug, params }: { slug: string; params: Rec
   const empty: Weeks = {
     format: 'inch-weeks',
     version: WEEKS_VERSION,
-    title: `${capital(inWords(BLOCK_DAYS / 7))} weeks for ${names.length > NAMED ? counted(names.length, 'player') : listed(names)}`.slice(
-      0,
-      80,
-    ),
+    title: weeksFor(names),
     from: today,
     until: plusDays(today, BLOCK_DAYS - 1),
     event: null,

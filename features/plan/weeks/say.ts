@@ -1,4 +1,13 @@
+import { capital, counted, inWords, listed } from '@/core/units/format';
+import { BLOCK_DAYS } from '@/core/weeks/blocks';
 import type { Aim } from '@/core/weeks/weeks';
+
+/** Of more names than these the players are counted. */
+const NAMED = 3;
+
+/** What weeks are called before somebody says otherwise: "Four weeks for Otto and Eva". */
+export const weeksFor = (names: readonly string[]): string =>
+  `${capital(inWords(BLOCK_DAYS / 7))} weeks for ${names.length > NAMED ? counted(names.length, 'player') : listed(names)}`.slice(0, 80);
 
 /** The days of the week, from Monday: on a key, and read aloud. */
 export const WEEKDAYS = [

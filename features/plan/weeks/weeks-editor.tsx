@@ -27,6 +27,7 @@ import { archiveWeeksAction, blockTestAction, saveWeeksAction } from './actions'
 import { BlockPanel, type ShotChoice } from './block-panel';
 import { Calendar, type DayDone } from './calendar';
 import { DayPanel } from './day-panel';
+import { weeksFor } from './say';
 import { WeeksBar } from './weeks-bar';
 import styles from './weeks.module.scss';
 
@@ -130,7 +131,8 @@ export function WeeksEditor(props: Props) {
   };
 
   const one = weeks.days.find(({ hourId }) => hourId === chosen);
-  const names = who.flatMap((id) => players.find((player) => player.id === id)?.name ?? []);
+  const namesOf = (ids: readonly string[]) => ids.flatMap((id) => players.find((player) => player.id === id)?.name ?? []);
+  const names = namesOf(who);
   const shown = ['title', 'until', 'event.day', 'event.name', 'rhythm'];
   const general = Object.entries(wrong).find(([path]) => !shown.includes(path))?.[1];
   return (
@@ -172,8 +174,10 @@ export function WeeksEditor(props: Props) {
         {...{ weeks, who, players, greens, wrong, onFrame }}
         onPeople={(people) => {
           setWho(people);
-          setDirty(true);
-          void ask(weeks, people, nowAt, []);
+          // A title that nobody typed follows.
+          const next = weeks.title === weeksFor(names) ? { ...weeks, title: weeksFor(namesOf(people)) } : weeks;
+          change(next);
+          void ask(next, people, nowAt, []);
         }}
         onGreen={(greenId) => {
           const next = { ...weeks, greenId };
