@@ -58,6 +58,7 @@ test('what is given to whom', () => {
     'archiveHour',
     'saveSchool',
     'saveWeeks',
+    'followWeeks',
     'archiveWeeks',
   ]);
   expect(has('player').toSorted()).toEqual(

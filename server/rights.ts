@@ -59,6 +59,7 @@ export const MAY = {
   getWeeks: DESK,
   weeksOfHour: DESK,
   saveWeeks: COACHES,
+  followWeeks: COACHES,
   archiveWeeks: COACHES,
 
   // Sessions, and what is recorded in them.

@@ -1,10 +1,16 @@
 import { and, eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
 import { game, idOf, left, record, voidOf } from '@/core/testing/make';
+import { hourOf } from '@/core/testing/make-hour';
+import { weeksOf } from '@/core/testing/make-weeks';
 import { academy as academyTable, authOrganization, player, posterior, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { game as gameTable, gameVersion, hour, weeks } from '../schema';
 import { academies, own } from '../testing/academy';
 import { deleteAcademyAt, erasePlayer, tidyUp, whatErasingTakes } from './erase';
+import { listGames, saveGame } from './games';
+import { listHours, saveHour } from './hours';
 import { holderOfLink, keepLink } from './links';
+import { listWeeks, saveWeeks } from './weeks';
 import { archivePlayer, getPlayer, listPlayers, savePlayer } from './players';
 import { rebuildShots } from './projection';
 import { finishedSessions, getSession, saveNote, startSession, unfinishedSessions } from './sessions';
@@ -51,13 +57,21 @@ async function two() {
     asOf: new Date(),
     draws: Buffer.alloc(4),
   });
+  // Planned for Otto alone, and for both; games that were made for them.
+  const hourId = (i: number) => idOf(at.n * 100_000 + 20 + i);
+  const made = { gameId: hourId(8), spec: game({ title: 'Otto: points from 3 places' }) };
+  await saveHour(db, at.actor, hourId(1), hourOf({ title: '50 minutes for Otto' }, made), [at.playerId], null);
+  await saveHour(db, at.actor, hourId(2), hourOf({ title: '50 minutes for Otto and Mia' }), [at.playerId, mia], null);
+  await saveWeeks(db, at.actor, hourId(3), weeksOf(), [at.playerId], null);
+  await saveWeeks(db, at.actor, hourId(4), weeksOf({ title: 'Four weeks for Mia and Otto' }), [mia, at.playerId], null);
+  await saveGame(db, at.actor, hourId(5), game({ title: 'Otto: hole out from 2 places' }));
   const holds = () => holderOfLink(db, at.actor.academyId, tokenHash, new Date());
   return { ...at, mia, both, shared, holds };
 }
 
 /** Every text of an academy's rows that mentions somebody. */
 async function mentions(academyId: string, what: string): Promise<number> {
-  const tables = [shotEvent, shot, session, sessionPlayer, player, posterior];
+  const tables = [shotEvent, shot, session, sessionPlayer, player, posterior, hour, weeks, gameTable, gameVersion];
   const rows = await Promise.all(tables.map((table) => db.select().from(table).where(eq(table.academyId, academyId))));
   return rows.flat().filter((row) => JSON.stringify(row).includes(what)).length;
 }
@@ -77,7 +91,7 @@ test('who is put away leaves the lists and comes back with everything', async ()
 
 test('before it is done it is said what goes', async () => {
   const at = await two();
-  expect(await whatErasingTakes(db, at.actor, at.playerId)).toEqual({ balls: 9, alone: 1, withOthers: 1, notes: 1, links: 1 });
+  expect(await whatErasingTakes(db, at.actor, at.playerId)).toEqual({ balls: 9, alone: 1, withOthers: 1, notes: 1, links: 1, plans: 2 });
   const other = await academy();
   expect(await whatErasingTakes(db, other.actor, at.playerId)).toBeNull();
 });
@@ -97,6 +111,11 @@ test('of an erased player nothing is left, and the others keep what is theirs', 
   expect(shared.players.map((one) => one.name)).toEqual(['Mia']);
   expect(shared.shots.map((one) => one.playerId)).toEqual(Array.from({ length: 6 }, () => at.mia));
   expect(shared.notes).toEqual([{ own: 'calm', coach: '' }]);
+  expect((await listHours(db, at.actor)).map((row) => [row.hour.title, row.players.map(({ name }) => name)])).toEqual([
+    ['An hour', ['Mia']],
+  ]);
+  expect((await listWeeks(db, at.actor)).map((row) => [row.weeks.title, row.players.length])).toEqual([['Weeks', 1]]);
+  expect((await listGames(db, at.actor)).map(({ spec }) => spec.title)).toContain('hole out from 2 places');
   // It was over, and is no game to go on with now.
   expect([(await unfinishedSessions(db, at.actor, 9)).length, (await finishedSessions(db, at.actor, 9)).length]).toEqual([0, 1]);
 });

@@ -2,6 +2,7 @@ import { and, eq, gt, inArray, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { Actor, Program } from '../actor';
 import type { Db } from '../client';
 import { academy, authOrganization, player, playerLink, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { erasePlans, plansAlone } from './erase-plans';
 import { getPlayer } from './players';
 import { holdSession, projectAgain } from './projection';
 
@@ -14,6 +15,8 @@ export type Erasure = {
   withOthers: number;
   notes: number;
   links: number;
+  /** Hours and weeks that are planned for them alone. */
+  plans: number;
 };
 
 const theirs = (actor: Actor, playerId: string) => and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId));
@@ -32,7 +35,7 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
   if (!(await getPlayer(db, actor, playerId))) return null;
   const { academyId } = actor;
   const sessions = await sessionsOf(db, actor, playerId);
-  const [balls, notes, links] = await Promise.all([
+  const [balls, notes, links, plans] = await Promise.all([
     db
       .select({ balls: sql<number>`coalesce(sum(${shot.nBalls}), 0)::int` })
       .from(shot)
@@ -50,13 +53,14 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
         gt(playerLink.expiresAt, sql`now()`),
       ),
     ),
+    plansAlone(db, actor, playerId),
   ]);
   const withOthers = sessions.filter(({ others }) => others).length;
-  return { balls: balls[0]!.balls, alone: sessions.length - withOthers, withOthers, notes: notes[0]!.notes, links };
+  return { balls: balls[0]!.balls, alone: sessions.length - withOthers, withOthers, notes: notes[0]!.notes, links, plans };
 }
 
 /**
- * Erases a player: name, links, what is believed, and in every session their place and their balls with all that was said about these.
+ * Erases a player: name, links, plans, what is believed, and in every session their place and their balls with all that was said about these.
  * Sessions that they played alone go as a whole; the others go on without them. First of all nothing is taken from them any more, so that it
  * can be gone on with where it was interrupted.
  * @returns the sessions in which others see a change; null if the academy has none of this id
@@ -73,6 +77,7 @@ export async function erasePlayer(db: Db, actor: Actor, playerId: string): Promi
   await db.delete(playerLink).where(and(eq(playerLink.academyId, academyId), eq(playerLink.playerId, playerId)));
   const sessions = await sessionsOf(db, actor, playerId);
   for (const { sessionId } of sessions) await eraseFromSession(db, actor, sessionId, playerId);
+  await erasePlans(db, actor, playerId);
   // Clubs, what is believed and squads go with the row.
   await db.delete(player).where(mine);
   return sessions.filter(({ others }) => others).map(({ sessionId }) => sessionId);

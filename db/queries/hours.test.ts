@@ -3,7 +3,6 @@ import { hourOf } from '@/core/testing/make-hour';
 import { beginRun, nextPart, stopRun } from '@/core/hour/run';
 import type { PlayerByLink } from '../actor';
 import { academies } from '../testing/academy';
-import { erasePlayer } from './erase';
 import { getGame, listGames, saveGame } from './games';
 import { archiveHour, getHour, isPlannedFor, listHours, listSchools, saveHour, saveSchool, takeRun } from './hours';
 import { PRESETS } from '@/core/hour/school';
@@ -123,13 +122,6 @@ describe('how an hour was done', () => {
     expect(await takeRun(db, byLink(at), stopped)).toBe(true);
     expect(await takeRun(db, byLink(at, idOf(1)), stopped)).toBe(false);
     expect(await takeRun(db, at.actor, { ...stopped, hourId: idOf(5) })).toBe(false);
-  });
-
-  test('an erased player is in no hour any more; the hour stays', async () => {
-    const at = await academy();
-    await save(at);
-    await erasePlayer(db, at.actor, at.playerId);
-    expect((await getHour(db, at.actor, ids(at).hourId))!.players).toEqual([]);
   });
 });
 

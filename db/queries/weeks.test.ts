@@ -6,10 +6,9 @@ import { weeksOf } from '@/core/testing/make-weeks';
 import type { PlannedDay } from '@/core/weeks/weeks';
 import type { PlayerByLink } from '../actor';
 import { academies } from '../testing/academy';
-import { erasePlayer } from './erase';
 import { getHour, hoursOf, listHours, saveHour, takeRun } from './hours';
 import { savePlayer } from './players';
-import { archiveWeeks, getWeeks, listWeeks, saveWeeks, weeksOfHour } from './weeks';
+import { archiveWeeks, followWeeks, getWeeks, listWeeks, saveWeeks, weeksOfHour } from './weeks';
 
 const { db, pool, academy } = academies('weeks', 12_000);
 afterAll(() => pool.end());
@@ -94,10 +93,17 @@ describe('planned weeks', () => {
     expect((await stored(at)).archived).toBe(false);
   });
 
-  test('an erased player is in none any more; the weeks stay', async () => {
+  test('saved while they are put away, their hours stay away; an hour that came meanwhile follows', async () => {
     const at = await academy();
-    await save(at);
-    await erasePlayer(db, at.actor, at.playerId);
-    expect(await stored(at)).toMatchObject({ weeks: { title: made(at).title }, players: [] });
+    await withHours(at);
+    await archiveWeeks(db, at.actor, idAt(at, 30), true);
+    expect(await save(at, { ...made(at), title: 'Another title' }, (await stored(at)).savedAt)).toBe(true);
+    expect(await listHours(db, at.actor)).toEqual([]);
+    await archiveWeeks(db, at.actor, idAt(at, 30), false);
+    // Its day was moved while the hour was being made.
+    const third = made(at).days[2]!;
+    await saveHour(db, at.actor, third.hourId, hourOf({ day: '2026-02-01' }), [at.playerId], null);
+    await followWeeks(db, at.actor, idAt(at, 30));
+    expect((await getHour(db, at.actor, third.hourId))!.hour.day).toBe(third.day);
   });
 });

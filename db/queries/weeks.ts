@@ -104,7 +104,7 @@ export async function saveWeeks(
     await tx.delete(weeksPlayer).where(and(eq(weeksPlayer.academyId, academyId), eq(weeksPlayer.weeksId, weeksId)));
     if (people.length > 0)
       await tx.insert(weeksPlayer).values(people.map((playerId, position) => ({ academyId, weeksId, playerId, position })));
-    await hoursFollow(tx, actor, before?.weeks.days ?? [], planned.days, people);
+    await hoursFollow(tx, actor, before?.weeks.days ?? [], before?.archivedAt ? [] : planned.days, people);
     return true;
   });
 }
@@ -142,28 +142,43 @@ async function hoursFollow(tx: Db, actor: Actor, before: Weeks['days'], days: We
   }
 }
 
+/** Has the hours of planned weeks follow their days and players once more: those that were made while a day was moved. */
+export async function followWeeks(db: Db, actor: Actor, weeksId: string): Promise<void> {
+  const { academyId } = actor;
+  await db.transaction(async (tx) => {
+    const [row] = await tx
+      .select({ weeks: weeks.weeks, archivedAt: weeks.archivedAt })
+      .from(weeks)
+      .where(and(eq(weeks.academyId, academyId), eq(weeks.weeksId, weeksId)))
+      .for('update');
+    if (row) await follow(tx, actor, weeksId, row);
+  });
+}
+
 /** Puts planned weeks away with the hours of theirs that nobody has begun, or brings them back. */
 export async function archiveWeeks(db: Db, actor: Actor, weeksId: string, archived: boolean): Promise<void> {
-  const { academyId } = actor;
   await db.transaction(async (tx) => {
     const [row] = await tx
       .update(weeks)
       .set({ archivedAt: archived ? sql`coalesce(${weeks.archivedAt}, now())` : null })
-      .where(and(eq(weeks.academyId, academyId), eq(weeks.weeksId, weeksId)))
-      .returning({ weeks: weeks.weeks });
-    if (!row) return;
-    const players = await tx
-      .select({ playerId: weeksPlayer.playerId })
-      .from(weeksPlayer)
-      .where(and(eq(weeksPlayer.academyId, academyId), eq(weeksPlayer.weeksId, weeksId)))
-      .orderBy(asc(weeksPlayer.position));
-    const { days } = row.weeks;
-    await hoursFollow(
-      tx,
-      actor,
-      days,
-      archived ? [] : days,
-      players.map(({ playerId }) => playerId),
-    );
+      .where(and(eq(weeks.academyId, actor.academyId), eq(weeks.weeksId, weeksId)))
+      .returning({ weeks: weeks.weeks, archivedAt: weeks.archivedAt });
+    if (row) await follow(tx, actor, weeksId, row);
   });
+}
+
+async function follow(tx: Db, actor: Actor, weeksId: string, row: { weeks: Weeks; archivedAt: Date | null }): Promise<void> {
+  const players = await tx
+    .select({ playerId: weeksPlayer.playerId })
+    .from(weeksPlayer)
+    .where(and(eq(weeksPlayer.academyId, actor.academyId), eq(weeksPlayer.weeksId, weeksId)))
+    .orderBy(asc(weeksPlayer.position));
+  const { days } = row.weeks;
+  await hoursFollow(
+    tx,
+    actor,
+    days,
+    row.archivedAt === null ? days : [],
+    players.map(({ playerId }) => playerId),
+  );
 }

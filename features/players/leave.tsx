@@ -54,7 +54,7 @@ export function Leave({ slug, player, takes }: Props) {
 }
 
 /** What goes, line by line. */
-function linesOf(name: string, { balls, alone, withOthers, notes, links }: Props['takes']): string[] {
+function linesOf(name: string, { balls, alone, withOthers, notes, links, plans }: Props['takes']): string[] {
   return [
     balls > 0 ? `${counted(balls, 'ball')}, notes included` : '',
     alone > 0 ? `${counted(alone, 'session')} that ${name} played alone` : '',
@@ -62,6 +62,7 @@ function linesOf(name: string, { balls, alone, withOthers, notes, links }: Props
       ? `${counted(withOthers, 'place')} in sessions with others, who keep their own balls but not points won from ${name}`
       : '',
     notes > 0 ? counted(notes, 'note') : '',
+    plans > 0 ? `${counted(plans, 'plan')} for ${name} alone` : '',
     links > 0 ? `${counted(links, 'personal link')}, which stops working at once` : '',
     'clubs, measurements, level and everything on the boards',
   ].filter(Boolean);

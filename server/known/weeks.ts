@@ -41,7 +41,11 @@ export async function makeHours(desk: Desk, row: WeeksRow): Promise<void> {
     if (missing.length === 0 || players.length === 0) return;
     const green = weeks.greenId ? ((await data.getGreen(weeks.greenId))?.plan ?? null) : null;
     const shots = await shotsOf(desk, players);
-    for (const day of missing) {
+    for (const { hourId } of missing) {
+      // It may have been moved or taken out meanwhile.
+      const now = await data.getWeeks(weeksId);
+      const day = now?.archived ? undefined : now?.weeks.days.find((one) => one.hourId === hourId);
+      if (!day) continue;
       const turn = turnOf(weeks, day);
       const outline = hourOfDay(weeks, day, neglectedOf(shots, day.day, turn), players.length);
       const { parts, school } = outline.hour;
@@ -61,6 +65,7 @@ export async function makeHours(desk: Desk, row: WeeksRow): Promise<void> {
         null,
       );
     }
+    await data.followWeeks(weeksId);
   } catch (error) {
     log.warn({ err: error }, 'hours of planned weeks could not be made');
   } finally {

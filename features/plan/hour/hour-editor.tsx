@@ -218,15 +218,17 @@ export function HourEditor(props: Props) {
       </div>
       {openedAt !== null && (
         <p className="no-print mt-4 mb-0">
-          <Button
-            size="sm"
-            variant="outline-dark"
-            onClick={() => {
-              void archiveHourAction(slug, hourId, true).then(({ ok }) => ok && router.push(`/a/${slug}/plan`));
-            }}
-          >
-            Put this hour away
-          </Button>{' '}
+          {weeksId === null && (
+            <Button
+              size="sm"
+              variant="outline-dark"
+              onClick={() => {
+                void archiveHourAction(slug, hourId, true).then(({ ok }) => ok && router.push(`/a/${slug}/plan`));
+              }}
+            >
+              Put this hour away
+            </Button>
+          )}{' '}
           <Link href={`/a/${slug}/plan`}>All plans</Link>
         </p>
       )}

@@ -96,7 +96,7 @@ export async function WeeksRoom({ slug, weeksId }: { slug: string; weeksId: stri
   const hours = await desk.data.hoursOf(weeks.days.map(({ hourId }) => hourId));
   const { today } = shared;
   const made = hours.map(({ hourId }) => hourId);
-  const missing = !row.archived && dueDays(weeks, today).some(({ hourId }) => !made.includes(hourId));
+  const missing = !row.archived && row.players.length > 0 && dueDays(weeks, today).some(({ hourId }) => !made.includes(hourId));
   if (missing) after(() => makeHours(desk, row));
   const players = row.players.flatMap(({ playerId }) => rows.find(({ player }) => player.playerId === playerId)?.player ?? []);
   const now = new Date().getTime();
