@@ -1,6 +1,6 @@
 import { idOf } from '../testing/make';
 import { weeksOf } from '../testing/make-weeks';
-import { blockAt, minusDay, plusDay, relaid, withBlock, withDay } from './change';
+import { blockAt, daysOf, minusDay, plusDay, relaid, withBlock, withDay } from './change';
 import { weeksSchema } from './weeks';
 
 let made = 0;
@@ -44,7 +44,11 @@ test('what a block is about stays when its frame changes', () => {
     ['2026-03-02', '2026-03-29', ['chip|fairway|10'], 2],
     ['2026-03-30', '2026-04-26', [], 1],
   ]);
-  expect([blockAt(longer, '2026-03-29'), blockAt(longer, '2026-03-30'), blockAt(longer, '2026-05-30')]).toEqual([0, 1, -1]);
+  // A day that was put outside belongs to the block beside it.
+  const at = (day: string) => blockAt(longer, day);
+  expect([at('2026-01-01'), at('2026-03-29'), at('2026-03-30'), at('2026-05-30')]).toEqual([0, 0, 1, 1]);
+  expect(blockAt({ blocks: [] }, '2026-03-29')).toBe(-1);
+  expect(daysOf(longer, 1).map(({ day }) => day)).toEqual(longer.days.filter(({ day }) => day >= '2026-03-30').map(({ day }) => day));
 });
 
 test.each([

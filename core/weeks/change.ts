@@ -50,6 +50,14 @@ export const withBlock = (weeks: Weeks, at: number, change: Partial<Block>): Wee
   blocks: weeks.blocks.map((block, i) => (i === at ? { ...block, ...change } : block)),
 });
 
-/** The block in which a day lies; -1 outside of all. */
-export const blockAt = ({ blocks }: Pick<Weeks, 'blocks'>, day: string) =>
-  blocks.findIndex(({ from, until }) => day >= from && day <= until);
+/** The block to which a day belongs: what lies before the first is the first's, what lies behind the last the last's; -1 where there is none. */
+export function blockAt({ blocks }: Pick<Weeks, 'blocks'>, day: string): number {
+  return Math.max(
+    Math.min(0, blocks.length - 1),
+    blocks.findLastIndex(({ from }) => day >= from),
+  );
+}
+
+/** The days of one of its blocks. */
+export const daysOf = (weeks: Pick<Weeks, 'blocks' | 'days'>, block: number): PlannedDay[] =>
+  weeks.days.filter(({ day }) => blockAt(weeks, day) === block);

@@ -8,7 +8,7 @@ import { sayCell } from '@/core/board/say-cell';
 import { clockOf } from '@/core/hour/run';
 import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { daysFrom } from '@/core/units/plain-day';
-import { blockAt } from '@/core/weeks/change';
+import { blockAt, daysOf } from '@/core/weeks/change';
 import type { Aim, Block, PlannedDay, Weeks } from '@/core/weeks/weeks';
 import type { Data, HourRow, PlayerRow, WeeksRow } from '../data';
 import { log } from '../log';
@@ -74,15 +74,15 @@ export async function makeHours(desk: Desk, row: WeeksRow): Promise<void> {
 }
 
 /** The days of the block that goes on, or comes next, from today on. */
-export function dueDays({ blocks, days }: Weeks, today: string): PlannedDay[] {
-  const block = blocks.find(({ until, shots }) => until >= today && shots.length > 0);
-  return block ? days.filter(({ day }) => day >= today && day >= block.from && day <= block.until) : [];
+export function dueDays(weeks: Weeks, today: string): PlannedDay[] {
+  const block = weeks.blocks.findIndex(({ until, shots }) => until >= today && shots.length > 0);
+  return block < 0 ? [] : daysOf(weeks, block).filter(({ day }) => day >= today);
 }
 
 /** How many days of its kind came before it in its block. */
 function turnOf(weeks: Weeks, { day, aim }: PlannedDay): number {
   const block = blockAt(weeks, day);
-  return weeks.days.filter((one) => one.aim === aim && one.day < day && blockAt(weeks, one.day) === block).length;
+  return daysOf(weeks, block).filter((one) => one.aim === aim && one.day < day).length;
 }
 
 /** How often each shot comes up for these players, on average, and when one of them hit it last. */
@@ -109,7 +109,7 @@ export async function blockDone(
   player: PlayerRow,
 ): Promise<BlockDone> {
   const { academy, model } = desk;
-  const inside = weeks.days.filter(({ day }) => day >= block.from && day <= block.until);
+  const inside = daysOf(weeks, weeks.blocks.indexOf(block));
   const runs = inside.map(({ hourId, minutes }) => {
     const row = hours.find((one) => one.hourId === hourId);
     return row?.run ? { minutes: Math.round(clockOf(row.run, row.hour, Date.now()).goneS / 60), planned: minutes } : null;
