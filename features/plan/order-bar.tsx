@@ -5,6 +5,7 @@ import { PURPOSES, type Purpose } from '@/core/plan/kinds';
 import { asOrderQuery, MINUTES, SAY_PURPOSE, type OrderAsked } from './asked';
 import styles from './plan.module.scss';
 import { useAsked } from './use-asked';
+import { GreenChoice } from './green-choice';
 import { WhoChoice, type Named } from './who-choice';
 
 type Props = { asked: OrderAsked; players: readonly Named[]; greens: readonly Named[] };
@@ -28,14 +29,7 @@ export function OrderBar({ asked: answered, players, greens }: Props) {
         ))}
       </Form.Select>
       <span>on</span>
-      <Form.Select aria-label="Green" value={asked.green ?? ''} onChange={(event) => wish({ green: event.target.value || undefined })}>
-        <option value="">any green</option>
-        {greens.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </Form.Select>
+      <GreenChoice label="Green" greens={greens} greenId={asked.green} onChange={(green) => wish({ green: green ?? undefined })} />
       <span>{several ? 'and want to' : 'and wants to'}</span>
       <Form.Select aria-label="What for" value={asked.what} onChange={(event) => wish({ what: event.target.value as Purpose })}>
         {PURPOSES.map((purpose) => (

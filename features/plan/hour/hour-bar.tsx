@@ -5,6 +5,7 @@ import { Form } from 'react-bootstrap';
 import { LONGEST, MOST_PARTS, PART_KINDS, SHORTEST, type Hour, type PartKind } from '@/core/hour/hour';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { SAY_KIND } from '../../session/say-part';
+import { GreenChoice } from '../green-choice';
 import { WhoChoice, type Named } from '../who-choice';
 import styles from './hour.module.scss';
 
@@ -43,14 +44,7 @@ export function HourBar({ hour, who, players, greens, onPeople, onMinutes, onGre
         onKeyDown={(event) => event.key === 'Enter' && onMinutes(Number(event.currentTarget.value))}
       />
       <span>minutes on</span>
-      <Form.Select aria-label="Green" value={hour.greenId ?? ''} onChange={(event) => onGreen(event.target.value || null)}>
-        <option value="">any green</option>
-        {greens.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </Form.Select>
+      <GreenChoice label="Green" greens={greens} greenId={hour.greenId} onChange={onGreen} />
       {weeksAt === null ? (
         <Form.Control
           type="date"

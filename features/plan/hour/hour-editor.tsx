@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { secondsFor } from '@/core/game/budget';
 import { CARE_IN_SHORT } from '@/core/game/words/care';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
@@ -17,13 +17,13 @@ import { faults, type Refused } from '../../form/result';
 import { FormAlert } from '../../form/form-alert';
 import { newId } from '../../form/ids';
 import { plain } from '../../form/plain';
-import { PrintButton } from '../../form/print-button';
 import { useLeaveWarning } from '../../form/use-leave-warning';
 import { NOT_SENT } from '../../form/use-save';
 import { useReady } from '../../form/use-ready';
 import { hourAddress } from '../../session/address';
 import { archiveHourAction, fillAction, saveHourAction } from './actions';
 import { HourBar } from './hour-bar';
+import { PlanHead } from '../plan-head';
 import styles from './hour.module.scss';
 import { MinutesTape } from './minutes-tape';
 import { PartCard } from './part-card';
@@ -125,37 +125,19 @@ export function HourEditor(props: Props) {
   const specs = hour.parts.flatMap(({ game }) => game?.spec ?? []);
   return (
     <div className={styles.page}>
-      <div className={styles.head}>
-        <Form.Group controlId="title" className={styles.titleField}>
-          <Form.Control
-            className={styles.h1}
-            aria-label="Title"
-            maxLength={80}
-            value={hour.title}
-            isInvalid={wrong.title !== undefined}
-            onChange={(event) => change({ ...hour, title: event.target.value })}
-          />
-          <Form.Control.Feedback type="invalid">{wrong.title}</Form.Control.Feedback>
-        </Form.Group>
-        <div className={`${styles.headKeys} no-print`}>
-          <Button variant="outline-dark" disabled={past.length === 0} onClick={() => undo()}>
-            Undo
-          </Button>
-          <PrintButton variant="outline-dark" />
-          <Button
-            variant={dirty ? 'primary' : 'outline-dark'}
-            disabled={!ready || saving || busy.length > 0 || !dirty}
-            onClick={() => void save()}
-          >
-            {dirty ? 'Save' : 'Saved'}
-          </Button>
-          {!dirty && (
-            <a href={hourAddress(slug, hourId)} className="btn btn-primary">
-              Start the clock
-            </a>
-          )}
-        </div>
-      </div>
+      <PlanHead
+        title={hour.title}
+        wrong={wrong.title}
+        onTitle={(title) => change({ ...hour, title })}
+        onUndo={past.length > 0 ? undo : null}
+        dirty={dirty}
+        canSave={ready && !saving && busy.length === 0}
+        onSave={() => void save()}
+      >
+        <a href={hourAddress(slug, hourId)} className="btn btn-primary">
+          Start the clock
+        </a>
+      </PlanHead>
       <p className={styles.printed}>
         For {listed(chosen.map(({ name }) => name))}
         {green && `, on ${green.name}`}

@@ -5,6 +5,7 @@ import { GROUPINGS, type Grouping } from '@/core/squad/squad-session';
 import { asSquadQuery, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
 import { useAsked } from '../use-asked';
 import type { Named } from '../who-choice';
+import { GreenChoice } from '../green-choice';
 import styles from './squad.module.scss';
 
 type Props = { asked: SquadAsked; players: readonly Named[]; greens: readonly Named[] };
@@ -53,14 +54,7 @@ export function SquadBar({ asked: answered, players, greens }: Props) {
       <div className={styles.fields}>
         <Form.Group controlId="green">
           <Form.Label>On</Form.Label>
-          <Form.Select value={asked.green ?? ''} onChange={(event) => go({ green: event.target.value || undefined })}>
-            <option value="">any green</option>
-            {greens.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+          <GreenChoice greens={greens} greenId={asked.green} onChange={(green) => go({ green: green ?? undefined })} />
         </Form.Group>
         {asked.green === undefined && number('stations', 'Stations', 1, MOST_STATIONS)}
         <Form.Group controlId="groups">

@@ -3,6 +3,7 @@
 import { Form } from 'react-bootstrap';
 import { LONGEST, SHORTEST } from '@/core/hour/hour';
 import type { PracticeDay, Weeks } from '@/core/weeks/weeks';
+import { GreenChoice } from '../green-choice';
 import { WhoChoice, type Named } from '../who-choice';
 import { WEEKDAYS } from './say';
 import styles from './weeks.module.scss';
@@ -55,14 +56,7 @@ export function WeeksBar({ weeks, who, players, greens, wrong, onPeople, onFrame
             </button>
           </>
         )}
-        <Form.Select aria-label="Green" value={greenId ?? ''} onChange={({ target }) => onGreen(target.value || null)}>
-          <option value="">any green</option>
-          {greens.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
+        <GreenChoice label="Green" greens={greens} greenId={greenId} onChange={onGreen} />
       </div>
       <fieldset className={styles.rhythm}>
         <legend>Practice days</legend>

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import type { BlockTest } from '@/core/plan/block-test';
 import { listed } from '@/core/units/format';
 import { sayPlainDay } from '@/core/units/plain-day';
@@ -14,7 +14,6 @@ import { weeksSchema, type Weeks } from '@/core/weeks/weeks';
 import { FormAlert } from '../../form/form-alert';
 import { newId } from '../../form/ids';
 import { plain } from '../../form/plain';
-import { PrintButton } from '../../form/print-button';
 import { RefreshWhile } from '../../form/refresh-while';
 import { faults, type Refused } from '../../form/result';
 import { useLeaveWarning } from '../../form/use-leave-warning';
@@ -29,6 +28,7 @@ import { Calendar, type DayDone } from './calendar';
 import { DayPanel } from './day-panel';
 import { weeksFor } from './say';
 import { WeeksBar } from './weeks-bar';
+import { PlanHead } from '../plan-head';
 import styles from './weeks.module.scss';
 
 type Props = {
@@ -138,33 +138,19 @@ export function WeeksEditor(props: Props) {
   return (
     <div className={styles.page}>
       <RefreshWhile pending={pending && !dirty} />
-      <div className={styles.head}>
-        <Form.Group controlId="title" className={styles.titleField}>
-          <Form.Control
-            className={styles.h1}
-            aria-label="Title"
-            maxLength={80}
-            value={weeks.title}
-            isInvalid={wrong.title !== undefined}
-            onChange={({ target }) => change({ ...weeks, title: target.value })}
-          />
-          <Form.Control.Feedback type="invalid">{wrong.title}</Form.Control.Feedback>
-        </Form.Group>
-        <div className={`${styles.headKeys} no-print`}>
-          <Button variant="outline-dark" disabled={past.length === 0} onClick={undo}>
-            Undo
-          </Button>
-          <PrintButton variant="outline-dark" />
-          {!dirty && (
-            <a href={`/a/${slug}/plan/weeks/${weeksId}/calendar`} className="btn btn-outline-dark" download>
-              Calendar file
-            </a>
-          )}
-          <Button variant={dirty ? 'primary' : 'outline-dark'} disabled={!ready || saving || busy || !dirty} onClick={() => void save()}>
-            {dirty ? 'Save' : 'Saved'}
-          </Button>
-        </div>
-      </div>
+      <PlanHead
+        title={weeks.title}
+        wrong={wrong.title}
+        onTitle={(title) => change({ ...weeks, title })}
+        onUndo={past.length > 0 ? undo : null}
+        dirty={dirty}
+        canSave={ready && !saving && !busy}
+        onSave={() => void save()}
+      >
+        <a href={`/a/${slug}/plan/weeks/${weeksId}/calendar`} className="btn btn-outline-dark" download>
+          Calendar file
+        </a>
+      </PlanHead>
       <p className={styles.printed}>
         For {listed(names)}, {sayPlainDay(weeks.from)} to {sayPlainDay(weeks.until)}
       </p>
