@@ -45,6 +45,11 @@ test('practice by need: the program says what comes next, without a network too,
   expect(names[0]).not.toBe(names[1]);
   expect(names[1]).not.toBe(names[2]);
   expect(names.some((name) => notHere.some((refused) => name.includes(refused)))).toBe(false);
+  // Where blocked practice is wanted, the same place again; it is left before a ball is hit.
+  await next.getByRole('button', { name: 'Again here' }).click();
+  await expect(page.getByRole('button', { name: 'Call another' })).toBeVisible();
+  await expect(next).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
   // Anything else can be called by hand, and taken back.
   await next.getByRole('button', { name: 'Another shot' }).click();
   await expect(page.getByRole('heading', { name: 'Call a station' })).toBeVisible();

@@ -55,6 +55,7 @@ for (const [scheme, game, players, taps] of WAYS)
 
 test('at a desk a game is played with keys alone', async ({ page }) => {
   await page.goto('/a/lantern-hollow/games/library/three-hoops');
+  await expect(page.getByRole('button', { name: 'Bashir', exact: true })).toBeEnabled();
   await page.getByRole('button', { name: 'Bashir', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Ready' })).toBeVisible();

@@ -100,6 +100,7 @@ export function BallScreen(props: BallProps) {
           plan={sayPlan(game)}
           withPar={schemeOf(game.scoring).stationSays.includes('par')}
           proposed={proposedNext(game, notHere)}
+          last={game.stations.at(-1) ?? null}
           onNotHere={(shot) => setNotHere([...notHere, shot])}
           onCall={call}
           onBack={next ? () => setCalling(false) : null}

@@ -27,12 +27,14 @@ type Props = {
   onBack: (() => void) | null;
   /** What the game proposes; null: nothing. */
   proposed: ProposedStation | null;
+  /** The place that was played last, to be played again where that is wanted; null before the first. */
+  last: Station | null;
   /** Shots of its kind can't be hit here. */
   onNotHere: (kind: string) => void;
 };
 
 /** Calls a station while walking: the shot, where from, how far; the lie, the stance, the wind and the par where they matter. */
-export function CallStation({ stationKey, system, plan, withPar, onCall, onBack, proposed, onNotHere }: Props) {
+export function CallStation({ stationKey, system, plan, withPar, onCall, onBack, proposed, last, onNotHere }: Props) {
   const [byHand, setByHand] = useState(false);
   const [shotType, setShotType] = useState<ShotType>('chip');
   const [surface, setSurface] = useState<Surface>('fairway');
@@ -87,9 +89,15 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack,
           </button>
         </div>
         <div className={styles.lesser}>
-          <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
-            Back
-          </button>
+          {onBack || !last ? (
+            <button type="button" className="btn btn-outline-dark" disabled={!onBack} onClick={() => onBack?.()}>
+              Back
+            </button>
+          ) : (
+            <button type="button" className="btn btn-outline-dark" onClick={() => onCall({ ...last, key: stationKey }, null)}>
+              Again here
+            </button>
+          )}
           <button type="button" className="btn btn-outline-dark" onClick={() => setByHand(true)}>
             Another shot
           </button>
