@@ -13,7 +13,7 @@ test('practice by need: the program says what comes next, without a network too,
   await page.getByRole('link', { name: /^Teodor/ }).click();
   await page.getByRole('link', { name: 'Make a game of it' }).click();
   const need = page.getByRole('region', { name: 'Practise by need' });
-  await expect(need).toContainText(/more balls tell the three weakest shots|too close to tell apart|told from the rest/);
+  await expect(need).toContainText(/more balls until the three weakest shots are clear|too close to separate|already clear/);
   await need.getByRole('button', { name: 'Play it' }).click();
   await page.getByRole('button', { name: 'Ready' }).click();
   const next = page.getByRole('region', { name: /\d+ (yd|ft|m) / });

@@ -8,7 +8,7 @@ import { chooseShots, type Choice, type KnownPlayer } from '@/core/plan/choose';
 import { isTapIn } from '@/core/plan/first-look';
 import { PURPOSES } from '@/core/plan/kinds';
 import { changeShown, couldBe } from '@/core/plan/shows';
-import { changeTold } from '@/core/plan/told';
+import { changeTold } from '@/core/board/told';
 import { ENOUGH } from '@/core/plan/verdict';
 import { percentOf } from '@/core/board/certainty';
 import { dayWeight } from '@/core/board/over-time';

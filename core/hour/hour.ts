@@ -57,7 +57,7 @@ export const hourSchema = z
     day: day.nullable().default(null),
     school: schoolSchema,
     greenId: z.uuid().nullable().default(null),
-    parts: z.array(partSchema).min(1, 'An hour has at least one part.').max(MOST_PARTS, `At most ${MOST_PARTS} parts.`),
+    parts: z.array(partSchema).min(1, 'Add at least one part.').max(MOST_PARTS, `At most ${MOST_PARTS} parts.`),
   })
   .superRefine(({ minutes, parts }, ctx) => {
     const sum = parts.reduce((total, part) => total + part.minutes, 0);

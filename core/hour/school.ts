@@ -42,7 +42,7 @@ export const PRESETS: readonly Preset[] = [
     'mixed',
     'Mixed from the start',
     'Every ball is a new shot, as on the course. What you learn lasts.',
-    'You score worse in practice.',
+    'Your practice scores look worse.',
     {
       repetition: 'none',
     },

@@ -129,7 +129,7 @@ const closeCall: Kind = {
   ...quick,
   key: 'close_call',
   title: (from) => `which is weaker, ${from}`,
-  teaches: 'Compares two weak shots: which to practise first.',
+  teaches: 'Compares two weak shots, to see which to practise first.',
   choose: 'close_call',
   mostPlaces: 2,
   fewestPlaces: 2,

@@ -8,7 +8,7 @@ import { believe, strokesLost } from '../skill/diagnose';
 import { addTo, type BallGroup } from '../skill/groups';
 import { modelOf } from '../skill/model';
 import { changeShown, couldBe, SEEN } from './shows';
-import { changeTold } from './told';
+import { changeTold } from '../board/told';
 
 const model = modelOf(reference);
 const [PLAYERS, DAYS, BALLS, DAY_SD, TRIED] = [40, 2, 15, 0.1, 1500];

@@ -18,23 +18,18 @@ test('what was done, what changed and of how many balls, in the sign of the acad
   expect(verdictOf(block(), 'lost')).toEqual({
     done: '7 of 8 days done, 322 of 360 minutes.',
     changes: ['10–20 yd chips: better (97% sure), a real change. 0.31 strokes lost a shot before (48 balls), 0.22 since (52).'],
-    says: 'It seems to help: 10–20 yd chips got better.',
-    alter: 'Take the next weak shot, and let this one come round now and then.',
+    says: 'It seems to be working: 10–20 yd chips got better.',
+    alter: 'Move on to the next weak shot, and come back to this one now and then.',
   });
   expect(verdictOf(block(), 'gained').changes[0]).toContain('−0.31 strokes gained a shot before (48 balls), −0.22 since (52).');
 });
 
 test.each([
-  ['likely is not enough to go by', shots(0.8), 'There may be a change, but it is not certain enough to go by.', 'Stay with these shots'],
-  [
-    'nothing to tell',
-    shots(0.6),
-    'No change that can be told from luck. One of less than 0.15 strokes a shot would not show.',
-    'Stay with',
-  ],
-  ['worse', shots(0.05), 'It does not seem to help: 10–20 yd chips got worse.', 'Change how it is practised'],
+  ['likely is not enough to go by', shots(0.8), 'There may be a change, but it is too early to say.', 'Stay with these shots'],
+  ['nothing to tell', shots(0.6), 'No change beyond luck. One of less than 0.15 strokes a shot would not show.', 'Stay with'],
+  ['worse', shots(0.05), 'It does not seem to be working: 10–20 yd chips got worse.', 'Change how it is practised'],
   ['one each way', shots(0.95, 0.04), '10–20 yd chips got better, 6–10 ft putts got worse', 'Change how it is practised'],
-  ['no test again', shots(null, null), 'Without both tests nobody can say whether it helped.', 'Play the test first and last next time.'],
+  ['no test again', shots(null, null), 'It takes both tests to see whether it helped.', 'Play the test first and last next time.'],
 ])('%s', (_, of, says, alter) => {
   const verdict = verdictOf(block({ shots: of }), 'lost');
   expect(verdict.says).toContain(says);
@@ -43,7 +38,7 @@ test.each([
 
 test('where so few balls show nothing, no limit is named', () => {
   const [one] = shots(0.5);
-  const hardly = 'No change that can be told from luck, and so few balls could hardly show one.';
+  const hardly = 'No change beyond luck, and so few balls could hardly show one.';
   expect(verdictOf(block({ shots: [{ ...one!, shows: null }] }), 'lost').says).toBe(hardly);
   // Fewer were played than were planned: what they would have shown is not said.
   expect(verdictOf(block({ shots: [{ ...one!, balls: 70 }] }), 'lost').says).toBe(hardly);
@@ -54,16 +49,16 @@ test('where so few balls show nothing, no limit is named', () => {
 
 test('less than half done says nothing about the plan, whatever the balls say; fewer days are advised', () => {
   const verdict = verdictOf(block({ done: 3, minutesDone: 120 }), 'lost');
-  expect(verdict.says).toBe('Less than half was done: this says nothing about the plan.');
-  expect(verdict.alter).toBe('Plan 1 day a week: that is what was done, or less.');
-  expect(verdictOf(block({ days: 12, done: 8 }), 'lost').alter).toBe('Plan 2 days a week: that is what was done.');
+  expect(verdict.says).toBe('Less than half was done, too little to judge the plan.');
+  expect(verdict.alter).toBe('Plan 1 day a week: that is what you managed.');
+  expect(verdictOf(block({ days: 12, done: 8 }), 'lost').alter).toBe('Plan 2 days a week: that is what you managed.');
   expect(verdictOf(block({ days: 12, done: 9 }), 'lost').alter).not.toContain('days a week');
 });
 
 test('a test that was not played is named', () => {
   const [none] = shots(null);
   const says = (tests: [number, number]) => verdictOf(block({ tests, shots: [none!] }), 'lost').changes[0];
-  expect(says([0, 1])).toBe('10–20 yd chips: the first test was not played, so nothing is known.');
-  expect(says([1, 0])).toBe('10–20 yd chips: the re-test was not played, so nothing is known.');
-  expect(says([1, 1])).toBe('10–20 yd chips: too few balls, so nothing is known.');
+  expect(says([0, 1])).toBe('10–20 yd chips: the first test was not played, so there is nothing to compare.');
+  expect(says([1, 0])).toBe('10–20 yd chips: the re-test was not played, so there is nothing to compare.');
+  expect(says([1, 1])).toBe('10–20 yd chips: too few balls, so there is nothing to compare.');
 });

@@ -45,27 +45,26 @@ export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
 
   function saysOf(): string {
     if (days === 0) return 'Nothing was planned.';
-    if (done < TOO_LITTLE * days) return 'Less than half was done: this says nothing about the plan.';
-    if (told.length === 0) return 'Without both tests nobody can say whether it helped.';
-    if (better.length > 0 && worse.length === 0) return `It seems to help: ${listed(better)} got better.`;
-    if (worse.length > 0 && better.length === 0) return `It does not seem to help: ${listed(worse)} got worse.`;
+    if (done < TOO_LITTLE * days) return 'Less than half was done, too little to judge the plan.';
+    if (told.length === 0) return 'It takes both tests to see whether it helped.';
+    if (better.length > 0 && worse.length === 0) return `It seems to be working: ${listed(better)} got better.`;
+    if (worse.length > 0 && better.length === 0) return `It does not seem to be working: ${listed(worse)} got worse.`;
     if (better.length > 0)
       return `${capital(listed(better))} got better, ${listed(worse)} got worse: the time may have gone to one of them.`;
-    if (leans) return 'There may be a change, but it is not certain enough to go by.';
+    if (leans) return 'There may be a change, but it is too early to say.';
     const least = Math.min(...shots.map((one) => (isPlayed(one) ? (one.shows ?? Infinity) : Infinity)));
     return Number.isFinite(least)
-      ? `No change that can be told from luck. One of less than ${signed(least)} strokes a shot would not show.`
-      : 'No change that can be told from luck, and so few balls could hardly show one.';
+      ? `No change beyond luck. One of less than ${signed(least)} strokes a shot would not show.`
+      : 'No change beyond luck, and so few balls could hardly show one.';
   }
 
   function alterOf(): string {
     const perWeek = Math.max(1, Math.round(done / Math.max(1, block.weeks)));
-    if (days > 0 && done < FEWER * days)
-      return `Plan ${counted(perWeek, 'day')} a week: that is what was done${done < TOO_LITTLE * days ? ', or less' : ''}.`;
+    if (days > 0 && done < FEWER * days) return `Plan ${counted(perWeek, 'day')} a week: that is what you managed.`;
     if (told.length === 0) return 'Play the test first and last next time.';
     if (worse.length > 0) return 'Change how it is practised, or ask a coach to look at the technique.';
-    if (better.length > 0) return 'Take the next weak shot, and let this one come round now and then.';
-    return 'Stay with these shots for another four weeks, or take the next weak one.';
+    if (better.length > 0) return 'Move on to the next weak shot, and come back to this one now and then.';
+    return 'Stay with these shots for another four weeks, or move on to the next weak shot.';
   }
 }
 
@@ -78,7 +77,7 @@ const isLikely = (chance: number) => certaintyOf(chance) !== 'too close to call'
 function sayShot({ shot, told }: BlockDone['shots'][number], [before, again]: BlockDone['tests'], strokes: StrokesAs): string {
   if (!told) {
     const missing = before === 0 ? 'the first test was not played' : again === 0 ? 'the re-test was not played' : 'too few balls';
-    return `${capital(shot)}: ${missing}, so nothing is known.`;
+    return `${capital(shot)}: ${missing}, so there is nothing to compare.`;
   }
   const figures = `${sayStrokes(told.before, strokes)} strokes ${strokes} a shot before (${counted(told.of[0], 'ball')}), ${sayStrokes(told.since, strokes)} since (${told.of[1]})`;
   return `${capital(shot)}: ${sayChange(told.chanceBetter)}. ${figures}.`;

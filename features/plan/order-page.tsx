@@ -94,10 +94,10 @@ async function ByNeed({
         <p className="mb-0">
           No fixed game: after every five balls you are told what to hit next.{' '}
           {round.more === null
-            ? 'The three weakest shots are too close to tell apart, even with 300 more balls.'
+            ? 'The weakest shots are too close to separate, even with 300 more balls.'
             : round.more === 0
-              ? 'The three weakest shots are told from the rest already.'
-              : `About ${roundly(round.more)} more balls tell the three weakest shots from the rest.`}
+              ? 'The three weakest shots are already clear.'
+              : `About ${roundly(round.more)} more balls until the three weakest shots are clear.`}
         </p>
       </div>
       <PlayProposal

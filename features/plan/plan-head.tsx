@@ -25,12 +25,14 @@ export function PlanHead({ title, wrong, onTitle, onUndo, dirty, canSave, onSave
     <div className={styles.head}>
       <Form.Group controlId="title" className={styles.titleField}>
         <Form.Control
+          as="textarea"
+          rows={1}
           className={styles.h1}
           aria-label="Title"
           maxLength={80}
           value={title}
           isInvalid={wrong !== undefined}
-          onChange={({ target }) => onTitle(target.value)}
+          onChange={({ target }) => onTitle(target.value.replaceAll('\n', ' '))}
         />
         <Form.Control.Feedback type="invalid">{wrong}</Form.Control.Feedback>
       </Form.Group>

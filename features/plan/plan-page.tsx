@@ -64,6 +64,7 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
   return (
     <div className="p-3 p-md-4">
       <h1>Plan</h1>
+      {groups.slice(0, NOW).map(lines)}
       <div className={styles.ways}>
         <Link href={`${base}/plan/hour/new`} className={styles.way}>
           <b>An hour</b>
@@ -71,7 +72,7 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
         </Link>
         <Link href={`${base}/plan/weeks/new`} className={styles.way}>
           <b>The next weeks</b>
-          <span>Choose the days. The weak shots are tested before and after, with a verdict every four weeks.</span>
+          <span>Choose your practice days. Weak shots are tested before and after, with a verdict every four weeks.</span>
         </Link>
         <Link href={`${base}/plan/squad`} className={styles.way}>
           <b>A squad in rounds</b>
@@ -85,7 +86,6 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
       {hours.length === 0 && weeks.length === 0 && (
         <p className="empty">No hour is planned yet. Plan one, and run it at the green with the clock.</p>
       )}
-      {groups.slice(0, NOW).map(lines)}
       {weeks.length > 0 && (
         <section>
           <h2 className="mt-4 mb-1">Weeks</h2>

@@ -6,6 +6,7 @@ import { orderedFrom, proposalOf } from '@/server/known/proposals';
 import { candidatesOf } from '../forecast/candidates';
 import { Designer } from '../games/designer/designer';
 import { asOrderQuery, readOrderAsked, type OrderAsked } from './asked';
+import { lastHere } from './choices';
 import { OrderPage } from './order-page';
 import { PlanPage } from './plan-page';
 
@@ -39,7 +40,7 @@ export async function OrderRoom({ slug, params }: { slug: string; params: Record
   const asked = readOrderAsked(params);
   const [{ players, chosen, green }, greens] = await Promise.all([readOrder(desk, asked), desk.data.listGreens()]);
   // Nobody is asked for yet: whoever was here last.
-  const [likeliest] = players.toSorted((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
+  const likeliest = lastHere(players);
   if (chosen.length === 0 && likeliest) redirect(`/a/${slug}/plan/game${asOrderQuery(asked, { for: [likeliest.player.playerId] })}`);
   const { what: purpose, minutes, seed } = asked;
   return (

@@ -77,8 +77,8 @@ export function CallStation({ stationKey, system, plan, withPar, onCall, onBack,
         <p className="mb-0">
           {counted(proposed.station.balls, 'ball')}.{' '}
           {proposed.more === 0
-            ? 'The three weakest shots are told from the rest.'
-            : proposed.more !== null && `About ${proposed.more} more balls tell the three weakest shots.`}
+            ? 'Your three weakest shots are clear.'
+            : proposed.more !== null && `About ${proposed.more} more balls until your three weakest shots are clear.`}
         </p>
         <div className={styles.finish}>
           <button type="button" className="btn btn-outline-dark" onClick={() => onNotHere(kindOfShot(proposed.station))}>

@@ -6,7 +6,7 @@ import type { ScoreUnit } from '@/core/game/scoring/score-unit';
 import { chanceLess, together } from '@/core/board/kinds';
 import { scoreChange, stretches, type ScoreChange } from '@/core/board/over-time';
 import type { SkillModel } from '@/core/skill/model';
-import { changeTold, type ChangeTold } from '@/core/plan/told';
+import { changeTold, type ChangeTold } from '@/core/board/told';
 import { rankOfValues } from '@/core/skill/ranks';
 import { unpackLost, type SumAnswer } from '@/core/board/sums';
 import type { Answer, PlayerRow } from '../data';

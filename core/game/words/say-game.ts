@@ -39,7 +39,10 @@ export function rulesInWords({ order, rules, open, calls, scoring, stations }: G
   const unit = scheme.unit(scoring);
   const costs = (n: number) => (unit === 'length' ? `${n} ${leftUnit(system)}` : counted(n, unit === 'strokes' ? 'stroke' : 'point'));
   const said: (string | false | null)[] = [
-    open && `Stations are called while you play${sayCalls(calls)}.`,
+    open &&
+      (calls.next
+        ? `You are told what to hit next, ${counted(calls.balls ?? 1, 'ball')} at a time.`
+        : `Stations are called while you play${sayCalls(calls)}.`),
     !open && stations.length > 1 && scheme.orders.length > 1 && `Order: ${sayOrder(order)}.`,
     rules.ball === 'drop' ? 'Balls are dropped.' : 'Balls are placed.',
     rules.puttOut === 'each' && 'Every ball is putted out.',

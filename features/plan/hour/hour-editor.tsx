@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { Button } from 'react-bootstrap';
 import { secondsFor } from '@/core/game/budget';
 import { CARE_IN_SHORT } from '@/core/game/words/care';
 import { bySchool, inMinutes, withPart, withTest } from '@/core/hour/change';
@@ -24,6 +23,8 @@ import { hourAddress } from '../../session/address';
 import { archiveHourAction, fillAction, saveHourAction } from './actions';
 import { HourBar } from './hour-bar';
 import { PlanHead } from '../plan-head';
+import { PutAway } from '../put-away';
+import { useSteps } from '../use-steps';
 import styles from './hour.module.scss';
 import { MinutesTape } from './minutes-tape';
 import { PartCard } from './part-card';
@@ -48,28 +49,24 @@ type Props = {
   weeksId: string | null;
 };
 
-/** So many steps can be taken back. */
-const MOST_UNDO = 50;
-
 /** Plans an hour: who and how long, its parts on a tape, and in each what is done and why. */
 export function HourEditor(props: Props) {
   const { slug, hourId, initial, who: before, savedAt: openedAt, players, greens, games, schools, units, weeksId } = props;
   const router = useRouter();
   const ready = useReady();
-  const [hour, setHour] = useState(initial);
+  const steps = useSteps(initial);
+  const { now: hour, set: setHour } = steps;
   const [who, setWho] = useState(before);
-  const [past, setPast] = useState<readonly Hour[]>([]);
   const [savedAt, setSavedAt] = useState(openedAt);
   const [dirty, setDirty] = useState(openedAt === null);
   const [busy, setBusy] = useState<readonly string[]>([]);
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
   const [saving, setSaving] = useState(false);
   const seeds = useRef(new Map<string, number>());
-  useLeaveWarning(dirty && past.length > 0);
+  useLeaveWarning(dirty && steps.back !== null);
 
   const change = (next: Hour) => {
-    setPast((all) => [...all, hour].slice(-MOST_UNDO));
-    setHour({ ...next, parts: withTest(next.parts) });
+    steps.change({ ...next, parts: withTest(next.parts) });
     setDirty(true);
   };
   const changePart = (key: string, part: Partial<Part>) =>
@@ -129,7 +126,7 @@ export function HourEditor(props: Props) {
         title={hour.title}
         wrong={wrong.title}
         onTitle={(title) => change({ ...hour, title })}
-        onUndo={past.length > 0 ? undo : null}
+        onUndo={steps.back && undo}
         dirty={dirty}
         canSave={ready && !saving && busy.length === 0}
         onSave={() => void save()}
@@ -200,17 +197,7 @@ export function HourEditor(props: Props) {
       </div>
       {openedAt !== null && (
         <p className="no-print mt-4 mb-0">
-          {weeksId === null && (
-            <Button
-              size="sm"
-              variant="outline-dark"
-              onClick={() => {
-                void archiveHourAction(slug, hourId, true).then(({ ok }) => ok && router.push(`/a/${slug}/plan`));
-              }}
-            >
-              Put this hour away
-            </Button>
-          )}{' '}
+          {weeksId === null && <PutAway slug={slug} words="Put this hour away" putAway={() => archiveHourAction(slug, hourId, true)} />}{' '}
           <Link href={`/a/${slug}/plan`}>All plans</Link>
         </p>
       )}
@@ -218,10 +205,7 @@ export function HourEditor(props: Props) {
   );
 
   function undo() {
-    const last = past.at(-1);
-    if (!last) return;
-    setPast(past.slice(0, -1));
-    setHour(last);
+    steps.back?.();
     setDirty(true);
   }
   function addPart(kind: PartKind) {

@@ -10,31 +10,18 @@ import { requireCoach } from '@/server/actor';
 import { filledParts } from '@/server/known/proposals';
 import { uuidOr404 } from '@/server/params';
 import { readOrderAsked } from '../asked';
+import { lastHere, planChoices } from '../choices';
 import { HourEditor } from './hour-editor';
 
 type Desk = Awaited<ReturnType<typeof requireCoach>>;
 
 /** What the editor chooses from. */
-async function choicesOf({ data, academy }: Desk, slug: string) {
-  const [players, greens, games, schools] = await Promise.all([
-    data.listPlayers(),
-    data.listGreens(),
-    data.listGames(),
-    data.listSchools(),
-  ]);
+async function choicesOf(desk: Desk, slug: string) {
+  const { data, academy } = desk;
+  const [{ rows, shared }, games] = await Promise.all([planChoices(desk, slug), data.listGames()]);
   const own = games.map(({ gameId, spec }) => ({ gameId, spec }));
   const ready = LIBRARY.filter(({ spec }) => own.every((one) => one.spec.title !== spec.title)).map(({ spec }) => ({ gameId: null, spec }));
-  return {
-    rows: players,
-    shared: {
-      slug,
-      players: players.map(({ player }) => ({ id: player.playerId, name: player.name })),
-      greens: greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title })),
-      games: [...own, ...ready],
-      schools,
-      units: academy.units,
-    },
-  };
+  return { rows, shared: { ...shared, games: [...own, ...ready], units: academy.units } };
 }
 
 /** So long an hour is where nobody says otherwise. */
@@ -48,7 +35,7 @@ export async function NewHourRoom({ slug, params }: { slug: string; params: Reco
   const { rows, shared } = await choicesOf(desk, slug);
   const asked = readOrderAsked(params);
   const chosen = asked.for.filter((id) => shared.players.some((player) => player.id === id));
-  const [likeliest] = rows.toSorted((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
+  const likeliest = lastHere(rows);
   if (!likeliest) redirect(`/a/${slug}/plan`);
   const who = chosen.length > 0 ? chosen : [likeliest.player.playerId];
   const names = shared.players.filter(({ id }) => who.includes(id)).map(({ name }) => name);

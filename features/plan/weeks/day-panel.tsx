@@ -17,13 +17,15 @@ type Props = {
   done: DayDone | undefined;
   /** Whether its hour is there already. */
   made: boolean;
+  /** Whether its four weeks go on, or come next. */
+  soon: boolean;
   onChange: (change: Partial<Omit<PlannedDay, 'hourId'>>) => void;
   onRemove: () => void;
   onClose: () => void;
 };
 
 /** A day of planned weeks: what it is for, when, how long; and its hour. */
-export function DayPanel({ slug, one, done, made, onChange, onRemove, onClose }: Props) {
+export function DayPanel({ slug, one, done, made, soon, onChange, onRemove, onClose }: Props) {
   const { hourId, day, at, minutes, aim } = one;
   const fixed = done !== undefined;
   return (
@@ -89,7 +91,9 @@ export function DayPanel({ slug, one, done, made, onChange, onRemove, onClose }:
             )}
           </>
         ) : (
-          <span className="small-print">Its parts are chosen when its four weeks begin.</span>
+          <span className="small-print">
+            {soon ? 'Its parts are chosen once this is saved.' : 'Its parts are chosen when its four weeks begin.'}
+          </span>
         )}
         {!fixed && (
           <Button variant="outline-dark" onClick={onRemove}>

@@ -19,6 +19,7 @@ import { dueDays, makeHours } from '@/server/known/weeks';
 import { uuidOr404 } from '@/server/params';
 import { fileStem } from '@/core/problem';
 import { readOrderAsked } from '../asked';
+import { lastHere, planChoices } from '../choices';
 import { calendarOf } from './calendar-file';
 import { Verdicts } from './verdicts';
 import { weeksFor } from './say';
@@ -27,24 +28,11 @@ import { WeeksEditor } from './weeks-editor';
 type Desk = Awaited<ReturnType<typeof requireCoach>>;
 
 /** What the editor chooses from. */
-async function choicesOf({ data, model }: Desk, slug: string) {
-  const [players, greens, schools, today] = await Promise.all([
-    data.listPlayers(),
-    data.listGreens(),
-    data.listSchools(),
-    data.dayInAcademy(),
-  ]);
-  return {
-    rows: players,
-    shared: {
-      slug,
-      today,
-      players: players.map(({ player }) => ({ id: player.playerId, name: player.name })),
-      greens: greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title })),
-      schools,
-      shots: model.cells.filter((cell) => !isTapIn(cell)).map((cell) => ({ key: cell.key, shot: sayCell(cell) })),
-    },
-  };
+async function choicesOf(desk: Desk, slug: string) {
+  const { data, model } = desk;
+  const [{ rows, shared }, today] = await Promise.all([planChoices(desk, slug), data.dayInAcademy()]);
+  const shots = model.cells.filter((cell) => !isTapIn(cell)).map((cell) => ({ key: cell.key, shot: sayCell(cell) }));
+  return { rows, shared: { ...shared, today, shots } };
 }
 
 /** Twice a week, where nobody says otherwise: on Tuesday and Saturday. */
@@ -56,7 +44,7 @@ export async function NewWeeksRoom({ slug, params }: { slug: string; params: Rec
   const { rows, shared } = await choicesOf(desk, slug);
   const asked = readOrderAsked(params);
   const chosen = asked.for.filter((id) => shared.players.some((player) => player.id === id));
-  const [likeliest] = rows.toSorted((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
+  const likeliest = lastHere(rows);
   if (!likeliest) redirect(`/a/${slug}/plan`);
   const who = chosen.length > 0 ? chosen : [likeliest.player.playerId];
   const names = shared.players.filter(({ id }) => who.includes(id)).map(({ name }) => name);

@@ -24,8 +24,8 @@ export const WEEKDAYS = [
 export const ABOUT_AIM: Readonly<Record<Aim, string>> = {
   test: 'The test game last, to see where you stand.',
   again: 'The same test game, to see what changed.',
-  practise: 'For the weak shots that these weeks are about.',
-  neglected: 'For shots that nobody hit for four weeks.',
-  less: 'Shorter, and nothing new: the event is near.',
+  practise: 'Practice of the weak shots you chose.',
+  neglected: 'Shots you haven’t hit for four weeks.',
+  less: 'Shorter, with nothing new: the event is close.',
   rehearsal: 'One ball from each place, holed out, as in a round.',
 };

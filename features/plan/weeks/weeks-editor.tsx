@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { Button } from 'react-bootstrap';
 import type { BlockTest } from '@/core/plan/block-test';
 import { listed } from '@/core/units/format';
 import { sayPlainDay } from '@/core/units/plain-day';
@@ -27,6 +26,8 @@ import { BlockPanel, type ShotChoice } from './block-panel';
 import { Calendar, type DayDone } from './calendar';
 import { DayPanel } from './day-panel';
 import { weeksFor } from './say';
+import { PutAway } from '../put-away';
+import { useSteps } from '../use-steps';
 import { WeeksBar } from './weeks-bar';
 import { PlanHead } from '../plan-head';
 import styles from './weeks.module.scss';
@@ -53,29 +54,25 @@ type Props = {
   children?: ReactNode;
 };
 
-/** So many steps can be taken back. */
-const MOST_UNDO = 50;
-
 /** Plans some weeks: for whom, from when to when, the days on a calendar, and what they are about. */
 export function WeeksEditor(props: Props) {
   const { slug, weeksId, initial, who: before, savedAt: openedAt, today, players, greens, schools, shots, made, pending, children } = props;
   const done = new Map(props.done);
   const router = useRouter();
   const ready = useReady();
-  const [weeks, setWeeks] = useState(initial);
+  const steps = useSteps(initial);
+  const { now: weeks, set: setWeeks } = steps;
   const [who, setWho] = useState(before);
-  const [past, setPast] = useState<readonly Weeks[]>([]);
   const [savedAt, setSavedAt] = useState(openedAt);
   const [dirty, setDirty] = useState(openedAt === null);
   const [busy, setBusy] = useState(false);
   const [saving, setSaving] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  useLeaveWarning(dirty && past.length > 0);
+  useLeaveWarning(dirty && steps.back !== null);
 
   const change = (next: Weeks) => {
-    setPast((all) => [...all, weeks].slice(-MOST_UNDO));
-    setWeeks(next);
+    steps.change(next);
     setDirty(true);
   };
   const lay = (next: Weeks) => relaid(next, today, newId, new Set(done.keys()));
@@ -104,9 +101,15 @@ export function WeeksEditor(props: Props) {
     // While it makes no sense it stands there as it was typed, and the days stay.
     const laid = Object.keys(found).some((path) => /^(from|until|event\.day|rhythm)/.test(path)) ? next : lay(next);
     change(laid);
+    if (laid === next) return;
+    // More or fewer days, or longer ones, make another test of the same shots.
     const at = laid.blocks.findIndex(({ until }) => until >= today);
-    if (frame.rhythm && laid.rhythm.length > 0 && at >= 0 && minutesOfTest(weeks.rhythm) !== minutesOfTest(laid.rhythm))
-      void ask(laid, who, at, laid.blocks[at]?.shots ?? []);
+    const before = weeks.blocks[at];
+    const same =
+      before &&
+      minutesOfTest(weeks.rhythm) === minutesOfTest(laid.rhythm) &&
+      practiceDaysIn(weeks, before) === practiceDaysIn(laid, laid.blocks[at]!);
+    if (at >= 0 && !same) void ask(laid, who, at, laid.blocks[at]!.shots);
   };
   const move = (hourId: string, day: string) => {
     const one = weeks.days.find((planned) => planned.hourId === hourId);
@@ -142,7 +145,7 @@ export function WeeksEditor(props: Props) {
         title={weeks.title}
         wrong={wrong.title}
         onTitle={(title) => change({ ...weeks, title })}
-        onUndo={past.length > 0 ? undo : null}
+        onUndo={steps.back && undo}
         dirty={dirty}
         canSave={ready && !saving && !busy}
         onSave={() => void save()}
@@ -187,6 +190,7 @@ export function WeeksEditor(props: Props) {
               {...{ slug, one }}
               done={done.get(one.hourId)}
               made={made.includes(one.hourId) && !dirty}
+              soon={blockAt(weeks, one.day) === nowAt}
               onChange={(next) => (next.day !== undefined ? move(one.hourId, next.day) : change(withDay(weeks, one.hourId, next)))}
               onRemove={() => {
                 change(minusDay(weeks, one.hourId));
@@ -210,15 +214,7 @@ export function WeeksEditor(props: Props) {
       <SchoolPanel slug={slug} school={weeks.school} own={schools} onChange={(school) => change({ ...weeks, school })} />
       {openedAt !== null && (
         <p className="no-print mt-4 mb-0">
-          <Button
-            size="sm"
-            variant="outline-dark"
-            onClick={() => {
-              void archiveWeeksAction(slug, weeksId, true).then(({ ok }) => ok && router.push(`/a/${slug}/plan`));
-            }}
-          >
-            Put these weeks away
-          </Button>{' '}
+          <PutAway slug={slug} words="Put these weeks away" putAway={() => archiveWeeksAction(slug, weeksId, true)} />{' '}
           <Link href={`/a/${slug}/plan`}>All plans</Link>
         </p>
       )}
@@ -226,10 +222,7 @@ export function WeeksEditor(props: Props) {
   );
 
   function undo() {
-    const last = past.at(-1);
-    if (!last) return;
-    setPast(past.slice(0, -1));
-    setWeeks(last);
+    steps.back?.();
     setWrong({});
     setDirty(true);
   }
