@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import type { BlockTest } from '@/core/plan/block-test';
 import { listed } from '@/core/units/format';
 import { sayPlainDay } from '@/core/units/plain-day';
@@ -68,6 +68,8 @@ export function WeeksEditor(props: Props) {
   const [busy, setBusy] = useState(false);
   const [saving, setSaving] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
+  /** How often it was asked: only the last answer counts. */
+  const asks = useRef(0);
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
   useLeaveWarning(dirty && steps.back !== null);
 
@@ -83,23 +85,31 @@ export function WeeksEditor(props: Props) {
   const ask = async (of: Weeks, people: readonly string[], at: number, wanted: readonly string[]) => {
     const frame = blocksOf(of)[at];
     if (!frame) return;
+    const mine = (asks.current += 1);
     setBusy(true);
     const asked = { minutes: minutesOfTest(of.rhythm), days: practiceDaysIn(of, frame), greenId: of.greenId, shots: [...wanted] };
     const answer = await blockTestAction(slug, [...people], plain(asked)).catch(() => null);
+    // Something else was asked meanwhile.
+    if (mine !== asks.current) return;
     setBusy(false);
-    if (!answer?.ok) return setWrong({ '': answer ? (Object.values(answer.fields)[0] ?? NOT_SENT) : NOT_SENT });
-    setWrong({});
-    setWeeks((now) => lay(withBlock(now, at, testOf(answer.test))));
+    const refused = answer?.ok ? undefined : ((answer && Object.values(answer.fields)[0]) ?? NOT_SENT);
+    // What is wrong beside a field stays there.
+    setWrong(({ '': _, ...fields }) => (refused === undefined ? fields : { ...fields, '': refused }));
+    if (!answer?.ok) return;
+    setWeeks((now) => {
+      const next = withBlock(now, at, testOf(answer.test));
+      // Days that were put elsewhere by hand stay there, unless the test takes other days.
+      return now.blocks[at]?.testDays === answer.test.testDays || frameFaults(next).length > 0 ? next : lay(next);
+    });
     setDirty(true);
   };
 
   const onFrame = (frame: Partial<Weeks>) => {
     const next = { ...weeks, ...frame };
     const read = weeksSchema.safeParse(next);
-    const found = read.success ? {} : faults(read.error).fields;
-    setWrong(found);
+    setWrong(read.success ? {} : faults(read.error).fields);
     // While it makes no sense it stands there as it was typed, and the days stay.
-    const laid = Object.keys(found).some((path) => /^(from|until|event\.day|rhythm)/.test(path)) ? next : lay(next);
+    const laid = frameFaults(next).length > 0 ? next : lay(next);
     change(laid);
     if (laid === next) return;
     // More or fewer days, or longer ones, make another test of the same shots.
@@ -232,6 +242,12 @@ export function WeeksEditor(props: Props) {
     change(plusDay(weeks, { hourId, day, at, minutes, aim: blockAt(weeks, day) < 0 ? 'neglected' : 'practise' }));
     setChosen(hourId);
   }
+}
+
+/** What is wrong with what the days follow from, by its paths. */
+function frameFaults(weeks: Weeks): string[] {
+  const read = weeksSchema.safeParse(weeks);
+  return read.success ? [] : Object.keys(faults(read.error).fields).filter((path) => /^(from|until|event\.day|rhythm)/.test(path));
 }
 
 /** A block's test as the document keeps it: its game under an id. */
