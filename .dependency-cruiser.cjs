@@ -29,6 +29,8 @@ const CORE = {
   forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
   squad: ['geometry', 'golf', 'green', 'units'],
   plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units', 'weeks'],
+  physics: ['golf'],
+  tools: ['forecast', 'game', 'geometry', 'golf', 'green', 'math', 'measures', 'physics', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };

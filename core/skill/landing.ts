@@ -15,11 +15,25 @@ const LINE = 0.577;
 const LEAST_M = 0.662;
 const SIZE = 1.055;
 
+/**
+ * What an ordinary miss is made of, each against an error of the carry of one in one: what a landing misses along its line (as if it carried so
+ * far), what the run errs by itself, and what the ball is off line where it stops; and where it stops along the line, all in all. In metres.
+ */
+export function missParts(distanceM: number, spotM: number): { carry: number; run: number; across: number; along: number } {
+  const runM = Math.max(0, distanceM - spotM);
+  const run = RUN_ALONE * runM;
+  return {
+    carry: Math.hypot(spotM, LEAST_M),
+    run,
+    across: LINE * distanceM,
+    along: Math.hypot(spotM + RUN_BY_SPEED * runM, run, LEAST_M),
+  };
+}
+
 /** The median landing error as a share of the median left: of a shot of `distanceM` to a spot `spotM` away. */
 export function landingShare(distanceM: number, spotM: number): number {
-  const run = Math.max(0, distanceM - spotM);
-  const landing = spotM ** 2 * (1 + LINE ** 2) + LEAST_M ** 2;
-  return SIZE * Math.sqrt(landing / ((spotM + RUN_BY_SPEED * run) ** 2 + (RUN_ALONE * run) ** 2 + LEAST_M ** 2 + (LINE * distanceM) ** 2));
+  const { carry, along, across } = missParts(distanceM, spotM);
+  return (SIZE * Math.hypot(carry, LINE * spotM)) / Math.hypot(along, across);
 }
 
 /** How far landing is a skill of its own: nothing where the spot is at the hole, most where the ball runs nearly all the way. */
