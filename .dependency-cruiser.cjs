@@ -17,7 +17,8 @@ const CORE = {
   shot: ['golf', 'math', 'units'],
   people: ['golf', 'measures', 'units'],
   game: ['golf', 'math', 'measures', 'shot', 'units'],
-  green: ['game', 'geometry', 'golf', 'math', 'measures', 'units'],
+  physics: ['golf'],
+  green: ['game', 'geometry', 'golf', 'math', 'measures', 'physics', 'units'],
   play: ['game', 'golf', 'math', 'shot', 'units'],
   hour: ['game', 'math'],
   weeks: ['game', 'hour', 'math', 'units'],
@@ -29,8 +30,7 @@ const CORE = {
   forecast: ['game', 'golf', 'math', 'play', 'skill', 'units'],
   squad: ['geometry', 'golf', 'green', 'units'],
   plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units', 'weeks'],
-  physics: ['golf'],
-  tools: ['forecast', 'game', 'geometry', 'golf', 'green', 'math', 'measures', 'physics', 'skill', 'units'],
+  tools: ['forecast', 'game', 'geometry', 'golf', 'green', 'math', 'measures', 'physics', 'shot', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };
@@ -49,6 +49,7 @@ const FEATURES = {
   players: ['form', 'session', 'skill'],
   logbook: ['form', 'games', 'play', 'session'],
   plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],
+  tools: ['form', 'greens', 'play', 'skill'],
   today: ['forecast', 'form', 'games', 'players', 'session'],
   shell: ['account', 'form', 'play', 'settings'],
 };

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { diagnose, USAGE as DIAGNOSE } from './diagnose';
 import { forecast, USAGE as FORECAST } from './forecast';
+import { landing, USAGE as LANDING } from './landing';
 import { score } from './score';
 
 /**
@@ -13,6 +14,7 @@ const COMMANDS: Record<string, Command> = {
   score: { run: score, usage: 'score GAME.json SHOTS.csv' },
   diagnose: { run: diagnose, usage: DIAGNOSE },
   forecast: { run: forecast, usage: FORECAST },
+  landing: { run: landing, usage: LANDING },
 };
 
 function read(path: string): string {

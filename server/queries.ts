@@ -3,6 +3,7 @@ import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { bestOfGames } from '@/db/queries/bests';
+import { carriedShots } from '@/db/queries/carried';
 import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
@@ -31,6 +32,7 @@ export const QUERIES = {
   ...shots,
   ...weeks,
   bestOfGames,
+  carriedShots,
   kitOf,
   takeIn,
 };

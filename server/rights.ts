@@ -31,6 +31,9 @@ export const MAY = {
   linksOf: COACHES,
   revokeLink: COACHES,
 
+  // Tools.
+  carriedShots: DESK,
+
   // Games and greens.
   listGames: DESK,
   lastOfGames: DESK,

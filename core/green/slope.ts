@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/point';
 import { ofBearing } from '../geometry/point';
+import { GRAVITY, ROLLING, slowing } from '../physics/ball';
 
 /** A measured height, in metres above a level that is the same for all. */
 export type Spot = { at: Point; heightM: number };
@@ -21,30 +22,55 @@ export function gradientOf(slope: Lies | null): Gradient {
   return [(-x * slope.percent) / 100, (-y * slope.percent) / 100];
 }
 
+/** Measured heights nearer than this to a place say most about it, in metres. */
+const NEAR_M = 4;
+/** Fewer spots than this say no more than one plane. */
+const ENOUGH_SPOTS = 6;
+
+/**
+ * The gradient at each place: one for all of a green that lies in a plane; where enough heights were measured, that of the plane through the heights
+ * round about, each counted the less the farther off it is (and the plane of all where those settle none).
+ */
+export function gradientAt(slope: Lies | null): (at: Point) => Gradient {
+  const all = gradientOf(slope);
+  if (slope?.by !== 'spots' || slope.spots.length < ENOUGH_SPOTS) return () => all;
+  const { spots } = slope;
+  return (at) =>
+    planeThrough(spots, ({ at: [x, y] }) => Math.exp(-((x - at[0]) ** 2 + (y - at[1]) ** 2) / (2 * NEAR_M ** 2)) + 1e-4)?.gradient ?? all;
+}
+
 /**
  * The plane that fits measured heights best, by least squares.
+ * @param weightOf for how much each height counts, more than 0
  * @returns its gradient and by how much the heights miss it, as the root of the mean square in metres; null for fewer
  * than three spots or spots in one line
  */
-export function planeThrough(spots: readonly Spot[]): { gradient: Gradient; missM: number } | null {
-  const n = spots.length;
-  if (n < 3) return null;
-  const mean = (of: (spot: Spot) => number) => spots.reduce((sum, spot) => sum + of(spot), 0) / n;
+export function planeThrough(
+  spots: readonly Spot[],
+  weightOf: (spot: Spot) => number = () => 1,
+): { gradient: Gradient; missM: number } | null {
+  if (spots.length < 3) return null;
+  const weights = spots.map(weightOf);
+  const n = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = (of: (spot: Spot) => number) => spots.reduce((sum, spot, i) => sum + weights[i]! * of(spot), 0) / n;
   const [mx, my, mz] = [mean(({ at }) => at[0]), mean(({ at }) => at[1]), mean(({ heightM }) => heightM)];
   let [xx, xy, yy, xz, yz] = [0, 0, 0, 0, 0];
-  for (const { at, heightM } of spots) {
+  for (const [i, { at, heightM }] of spots.entries()) {
     const [x, y, z] = [at[0] - mx, at[1] - my, heightM - mz];
-    xx += x * x;
-    xy += x * y;
-    yy += y * y;
-    xz += x * z;
-    yz += y * z;
+    const weight = weights[i]!;
+    xx += weight * x * x;
+    xy += weight * x * y;
+    yy += weight * y * y;
+    xz += weight * x * z;
+    yz += weight * y * z;
   }
   const det = xx * yy - xy * xy;
   // Spots in one line, or nearly: the plane could tip about it.
   if (det <= 1e-3 * (xx + yy) ** 2 * 0.05) return null;
   const gradient: Gradient = [(xz * yy - yz * xy) / det, (yz * xx - xz * xy) / det];
-  const squares = spots.map(({ at, heightM }) => (heightM - mz - gradient[0] * (at[0] - mx) - gradient[1] * (at[1] - my)) ** 2);
+  const squares = spots.map(
+    ({ at, heightM }, i) => weights[i]! * (heightM - mz - gradient[0] * (at[0] - mx) - gradient[1] * (at[1] - my)) ** 2,
+  );
   return { gradient, missM: Math.sqrt(squares.reduce((a, b) => a + b, 0) / n) };
 }
 
@@ -64,13 +90,11 @@ export function fallOf([x, y]: Gradient): { towardsDeg: number; percent: number 
   return { towardsDeg: ((Math.atan2(-x, -y) * 180) / Math.PI + 360) % 360, percent: steep * 100 };
 }
 
-const G = 9.81;
 /**
- * The steepest fall on which a rolling ball still stops, as rise over run, for a green speed.
- * A ball released at 1.83 m/s rolls the Stimp reading; on a slope gravity adds 5/7 of g·sin θ (rolling sphere).
+ * The steepest fall on which a rolling ball still stops, as rise over run, for a green speed: where 5/7 of g·sin θ (a rolling sphere) is as much as
+ * what slows the ball on the level.
  */
 export function steepestStop(stimpFt: number): number {
-  const slows = 1.83 ** 2 / (2 * 0.3048 * stimpFt);
-  const sine = slows / ((5 / 7) * G);
+  const sine = slowing(stimpFt) / (ROLLING * GRAVITY);
   return sine / Math.sqrt(1 - sine * sine);
 }

@@ -20,6 +20,8 @@ export type LandingOption = {
   headSpeed: number;
   carryM: number;
   runM: number;
+  /** Between what the carry lies, as greens take a ball differently: where balls run as far as `Player.run` says at most and at least. */
+  carries: { fromM: number; toM: number };
   landsOn: ShotResult['landsOn'];
   landingDeg: number;
   apexM: number;
@@ -38,12 +40,15 @@ export type OptionAnswer =
 export type Player = {
   /** The standard deviation of the carry as a share of it. */
   spread: number;
-  /** How much farther or less far this player's balls run than the model has it. */
-  k: number;
+  /** How much farther or less far balls run than the model has it: the middle, and between what that lies. */
+  run: { k: number; from: number; to: number };
   after: StrokesAfter;
   paceM: number;
   clubM: number | null;
 };
+
+/** How far balls run where nobody measured it: as the model has it, or a quarter less or a third more. A judgement. */
+export const UNMEASURED_RUN = { k: 1, from: 0.75, to: 1.33 } as const;
 
 /** Where a ball may come down and still be reckoned with. */
 const LANDABLE: readonly string[] = ['green', 'fringe', 'fairway', 'bare'];
@@ -67,13 +72,14 @@ export function optionOf(
   play: Play,
 ): OptionAnswer {
   const strike: Strike = { loftDeg: club.loftDeg, flight, lie, wind: place.windMs };
-  const reaches = finishWith(player.k);
+  const { k } = player.run;
+  const reaches = finishWith(k);
   const solved = solveShot(play, strike, aim.distanceM, reaches);
   if (solved.answer !== 'found') return { answer: solved.answer, club, flight };
   const { shot, headSpeed } = solved;
   if (!LANDABLE.includes(shot.landsOn)) return { answer: 'cannot_hold', club, flight };
   const chances = chancesOf(
-    { play, strike, headSpeed, k: player.k, aimDeg: aim.rightDeg },
+    { play, strike, headSpeed, k, aimDeg: aim.rightDeg },
     terrain,
     player.spread,
     player.after,
@@ -84,6 +90,12 @@ export function optionOf(
     const there = carryM > 0.3 ? solveShot(play, strike, carryM, lands) : null;
     return there?.answer === 'found' ? reaches(there.shot) : null;
   };
+  // Where balls run farther, they are landed shorter.
+  const carryWith = (factor: number) => {
+    const there = solveShot(play, strike, aim.distanceM, finishWith(factor));
+    return there.answer === 'found' ? there.shot.carryM : shot.carryM;
+  };
+  const ends = [carryWith(player.run.to), carryWith(player.run.from), shot.carryM];
   const moved = (finishM: number | null) => (finishM === null ? null : finishM - aim.distanceM);
   return {
     answer: 'found',
@@ -92,6 +104,7 @@ export function optionOf(
     headSpeed,
     carryM: shot.carryM,
     runM: aim.distanceM - shot.carryM,
+    carries: { fromM: Math.min(...ends), toM: Math.max(...ends) },
     landsOn: shot.landsOn,
     landingDeg: shot.landingDeg,
     apexM: shot.apexM,

@@ -36,6 +36,15 @@ export const landingPlaceSchema = z
   });
 export type LandingPlace = z.infer<typeof landingPlaceSchema>;
 
+/** A first bounce is wanted so far beyond the edge, in metres: a yard. */
+const PAST_EDGE_M = 0.9144;
+
+/** The kind of shot that a place asks for, by whose spread it is played: a pitch where it carries half of the distance at least. */
+export function shotFor({ lie, edgeM, distanceM }: Pick<LandingPlace, 'lie' | 'edgeM' | 'distanceM'>): 'chip' | 'pitch' | 'bunker' {
+  if (lie === 'sand') return 'bunker';
+  return edgeM + PAST_EDGE_M < distanceM / 2 ? 'chip' : 'pitch';
+}
+
 /** A plain chip, to begin with: twelve yards, three of them to the green. */
 export const USUAL_PLACE: LandingPlace = {
   distanceM: 10.9728,

@@ -8,12 +8,13 @@ import { seededRandom } from '../math/random';
 import { shotsOver, type Strike } from '../physics/shot';
 import { lands, solveShot } from '../physics/solve';
 import { missParts, usualSpotM } from '../skill/landing';
-import { landingPlaceSchema, USUAL_PLACE, type LandingPlace } from './landing-place';
-import { optionsOf, playOver, type Player } from './landing-options';
+import { landingPlaceSchema, shotFor, USUAL_PLACE, type LandingPlace } from './landing-place';
+import { optionsOf, playOver, UNMEASURED_RUN, type Player } from './landing-options';
 import { routesOf, sameRoute } from './landing-routes';
 import { carryByRule, usualParts } from './rule-of-thumb';
 import { runFactor } from './run-factor';
-import { ERRORS, medianOfSpread, spreadFrom, spreadOfLevel } from './spread';
+import { ERRORS, medianOfSpread, spreadFrom } from './spread';
+import { asLevel, spreadOf } from './strays';
 import { strokesAfter } from './strokes-after';
 import { placeOn, terrainOf, terrainOn } from './terrain';
 
@@ -21,8 +22,8 @@ const yd = (yards: number) => yards * METRES_PER.yd;
 const place = (change: Partial<LandingPlace>): LandingPlace => landingPlaceSchema.parse({ ...USUAL_PLACE, ...change });
 
 function playerOf(level: number, at: LandingPlace): Player {
-  const spread = spreadOfLevel(shippedReference, level, at.edgeM > at.distanceM / 2 ? 'pitch' : 'chip', at.lie, at.distanceM);
-  return { spread, k: 1, after: strokesAfter(shippedReference, level), paceM: yd(1), clubM: null };
+  const spread = spreadOf(asLevel(level), shippedReference, shotFor(at), at.lie, at.distanceM);
+  return { spread, run: UNMEASURED_RUN, after: strokesAfter(shippedReference, level), paceM: yd(1), clubM: null };
 }
 const answers = (at: LandingPlace, level = 10) => optionsOf({ place: at, clubs: USUAL_BAG, player: playerOf(level, at) }, terrainOf(at));
 const shots = (at: LandingPlace, level = 10) => answers(at, level).flatMap((one) => (one.answer === 'found' ? [one] : []));
@@ -66,6 +67,8 @@ test('landing a pace long is farther, a pace short is shorter, and by more the m
   for (const shot of shots(USUAL_PLACE)) {
     if (shot.pace.longM !== null) expect(shot.pace.longM).toBeGreaterThan(0.5);
     if (shot.pace.shortM !== null) expect(shot.pace.shortM).toBeLessThan(-0.5);
+    expect(shot.carries.fromM).toBeLessThan(shot.carryM);
+    expect(shot.carries.toM).toBeGreaterThan(shot.carryM);
     expect(shot.speed.moreM!).toBeGreaterThan(0);
     expect(shot.speed.lessM!).toBeLessThan(0);
     expect(shot.carryM + shot.runM).toBeCloseTo(USUAL_PLACE.distanceM, 6);
@@ -143,7 +146,7 @@ describe('on a plan', () => {
   const answer = (plan: ReturnType<typeof make>, by: (at: Point) => Point) => {
     const at = placeOn(plan, by(ball), by(hole), 'light_rough');
     const terrain = terrainOn(plan, by(ball), by(hole));
-    const player = { ...playerOf(10, at), k: 1.1 };
+    const player = { ...playerOf(10, at), run: { k: 1.1, from: 1, to: 1.2 } };
     const options = optionsOf({ place: at, clubs: USUAL_BAG, player }, terrain);
     const best = options[0]!;
     return { at, options, routes: routesOf(at, terrain, best, player, true) };

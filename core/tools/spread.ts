@@ -1,10 +1,8 @@
 import { mean } from 'd3-array';
-import { METRES_PER } from '../units/length';
 import { normalCdf, normalQuantile } from '../math/normal';
 import { studentCdf } from '../math/student';
 import { missParts, usualSpotM } from '../skill/landing';
-import type { ShotType, Surface } from '../golf/words';
-import type { Reference } from '../golf/reference';
+import type { ShotType } from '../golf/words';
 
 /**
  * How far somebody's shots stray: one number, the standard deviation of the carry as a share of it. What is left of the hole says what it is
@@ -32,13 +30,6 @@ export function medianOfSpread(one: number, other: number): number {
 export function spreadFrom(medianLeftM: number, shotType: ShotType, distanceM: number): number {
   const { along, across } = missParts(distanceM, usualSpotM(shotType, distanceM));
   return medianLeftM / medianOfSpread(along, across);
-}
-
-/** How far the shots of a level stray. */
-export function spreadOfLevel(reference: Reference, level: number, shotType: ShotType, surface: Surface, distanceM: number): number {
-  const shot = reference.shot(level, shotType, surface, distanceM);
-  if (!shot) throw new RangeError(`The reference has no ${shotType} from ${surface}.`);
-  return spreadFrom(shot.medianLeftFt * METRES_PER.ft, shotType, distanceM);
 }
 
 /** Degrees of freedom of an ordinary error, as the skill model has it. */

@@ -11,6 +11,7 @@ const ROOMS = [
   ['Plan', '/plan'],
   ['Players', '/players'],
   ['Logbook', '/logbook'],
+  ['Tools', '/tools'],
 ] as const;
 
 export function MainNav({ slug }: { slug: string }) {

@@ -1,0 +1,81 @@
+import { say, TRAJECTORIES, type Surface } from '../golf/words';
+import type { LandingOption, OptionAnswer } from './landing-options';
+
+/** Fewer strokes or balls in a hundred apart than this: no difference that the model could see. */
+const SAME_STROKES = 0.02;
+const SAME_SHARE = 0.02;
+
+export type Best = { option: LandingOption; reason: string };
+
+/** The best shot of each flight, the fewest strokes first (where a flight has none, the next best of the others), each with its reason in a line. */
+export function bestOf(options: readonly OptionAnswer[]): Best[] {
+  const found = options.filter((one) => one.answer === 'found').toSorted((one, other) => one.chances.strokes - other.chances.strokes);
+  const ofFlights = TRAJECTORIES.flatMap((flight) => found.find((one) => one.flight === flight) ?? []);
+  const others = found.filter((one) => !ofFlights.includes(one)).slice(0, 3 - ofFlights.length);
+  const best = [...ofFlights, ...others].toSorted((one, other) => one.chances.strokes - other.chances.strokes);
+  return best.map((option) => ({ option, reason: reasonFor(option, best, found.length) }));
+}
+
+/** What speaks for one of the best: that of which it has most among them. */
+function reasonFor(option: LandingOption, best: readonly LandingOption[], found: number): string {
+  if (found === 1) return 'The only shot that holds this green.';
+  const others = best.filter((one) => one !== option);
+  const leads = (of: (one: LandingOption) => number, by: number) => others.every((one) => of(one) >= of(option) + by);
+  const inHundred = (share: number) => `${Math.round(100 * share)} in 100`;
+  const { chances, pace } = option;
+  const reasons = [
+    leads((one) => one.chances.offGreen, SAME_SHARE) && `Stays on the green most often: ${inHundred(1 - chances.offGreen)}.`,
+    leads((one) => -one.chances.within, SAME_SHARE) && `Finishes within a club-length most often: ${inHundred(chances.within)}.`,
+    leads((one) => -one.landingDeg, 1) && 'Comes down steepest, so the bounce matters least.',
+    leads((one) => one.carryM, 0.3) && 'The shortest swing of the three: it rolls the most.',
+    leads((one) => (one.pace.longM ?? Infinity) + Math.abs(one.pace.shortM ?? Infinity), 0.05) &&
+      pace.longM !== null &&
+      'A pace short or long on the landing costs least.',
+  ];
+  return reasons.find((reason) => typeof reason === 'string') ?? 'Between the other two in every way.';
+}
+
+/** What the best of them say together in a sentence: whether one is better, or none. */
+export function sayBest(best: readonly Best[], options: readonly OptionAnswer[]): string {
+  const [first, second, third] = best.map(({ option }) => option);
+  if (!first) return sayNoShot(options);
+  if (!second) return 'Only one shot works here.';
+  const behind = second.chances.strokes - first.chances.strokes;
+  if (behind >= SAME_STROKES) return `${first.club.label}, ${first.flight}, is best by ${behind.toFixed(2)} strokes.`;
+  if (!third || third.chances.strokes - first.chances.strokes < SAME_STROKES) return 'Little between these: play the one you trust.';
+  return `${first.club.label}, ${first.flight}, or ${second.club.label}, ${second.flight}: little between them.`;
+}
+
+/** Why there is no shot at all. */
+export function sayNoShot(options: readonly OptionAnswer[]): string {
+  const has = (answer: OptionAnswer['answer']) => options.some((one) => one.answer === answer);
+  if (has('will_not_stop')) return 'Will not stop: the green falls too steeply for its speed. Play for the widest part below the hole.';
+  if (has('no_reliable_spot') || has('cannot_hold'))
+    return 'No reliable landing spot: a hair short stays in the rough, a hair long runs past. Play to another part of the green.';
+  return 'Too far for these clubs.';
+}
+
+const ANSWERS: Readonly<Record<Exclude<OptionAnswer['answer'], 'found'>, string>> = {
+  will_not_stop: 'will not stop',
+  no_reliable_spot: 'no reliable landing spot',
+  too_far: 'too far',
+  cannot_hold: 'would land in the rough',
+};
+/** Why one club and flight have no shot. */
+export const sayAnswer = (answer: keyof typeof ANSWERS): string => ANSWERS[answer];
+
+/** A landing that is not on the green, as a warning: "lands on the fringe". */
+export const sayLandsOn = (surface: Surface): string | null =>
+  surface === 'green' ? null : `lands on ${surface === 'bare' ? '' : 'the '}${say(surface)}`;
+
+/** What sand gets: words, no figures. */
+export const SAND_WORDS =
+  'From sand there are no figures to trust: sand differs from bunker to bunker. Land it a third to half of the way from the edge to the hole, and let a few practice balls tell you how this sand plays.';
+
+/** What is taken for granted, a line each. */
+export const TAKEN_FOR_GRANTED: readonly string[] = [
+  'A clean ball on level ground under your feet: a ball sitting down or a slope under the stance is not in it.',
+  'An even slope from the edge to the hole. A side slope bends the run and is not in the figures.',
+  'Fat and thin shots are not in the chances.',
+  'Bounce and friction of turf are estimates. Drop three balls and see what this green does, then trust that.',
+];

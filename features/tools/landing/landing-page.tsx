@@ -1,0 +1,254 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { Form } from 'react-bootstrap';
+import type { Point } from '@/core/geometry/point';
+import type { GreenPlan } from '@/core/green/plan';
+import { PACE_M } from '@/core/measures/sticks';
+import type { PlayableLie } from '@/core/physics/launch';
+import type { LandingAsked } from '@/core/tools/landing-answer';
+import { UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
+import { USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
+import { ENOUGH_TO_SHOW, type RunFactor } from '@/core/tools/run-factor';
+import { bestOf, sayBest, SAND_WORDS, TAKEN_FOR_GRANTED } from '@/core/tools/say-landing';
+import type { Strays } from '@/core/tools/strays';
+import { terrainOf, terrainOn } from '@/core/tools/terrain';
+import { counted, formatLeft } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import { asLandingQuery, type LandingQuery } from './asked';
+import { Calibration } from './calibration';
+import { flyer } from './fly-option';
+import styles from './landing.module.scss';
+import { OptionCard } from './option-card';
+import { OptionsTable } from './options-table';
+import { PlaceFields } from './place-fields';
+import { RoutesPanel } from './routes-panel';
+import { RulePanel } from './rule-panel';
+import { SideView } from './side-view';
+import { useLanding } from './use-landing';
+
+export type LandingProps = {
+  slug: string;
+  asked: LandingQuery;
+  /** The place where the address says none: a plan's. */
+  usual: LandingPlace;
+  players: readonly { id: string; name: string }[];
+  /** Whose shots: how they stray, their clubs, how far their balls run. */
+  player: {
+    name: string | null;
+    strays: Strays;
+    balls: number;
+    clubs: readonly Club[];
+    ownBag: boolean;
+    run: RunFactor;
+    paceM: number | null;
+    clubM: number | null;
+  };
+  greens: readonly { id: string; name: string }[];
+  green: { greenId: string; plan: GreenPlan; stations: readonly { key: string; name: string; ball: Point; hole: Point }[] } | null;
+  units: UnitSystem;
+};
+
+/** Where to land a ball: which club, which flight, how forgiving that is. */
+export function LandingPage({ slug, asked, usual, players, player, greens, green, units }: LandingProps) {
+  const router = useRouter();
+  const [place, setPlace] = useState(asked.place);
+  const [known, setKnown] = useState(asked.place);
+  // Another station, chosen in the address, is another place.
+  if (known !== asked.place && JSON.stringify(known) !== JSON.stringify(asked.place)) {
+    setKnown(asked.place);
+    setPlace(asked.place);
+  }
+  const [tried, setTried] = useState<RunFactor | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [moved, setMoved] = useState<number | null>(null);
+  const factor = tried ?? player.run;
+  const run = factor.balls > 0 ? { k: factor.k, from: factor.from, to: factor.to } : UNMEASURED_RUN;
+  const station = green?.stations.find(({ key }) => key === asked.station) ?? null;
+  const on = green && station ? { plan: green.plan, ball: station.ball, hole: station.hole } : null;
+  const paceM = player.paceM ?? PACE_M;
+  const question: LandingAsked = { place, on, clubs: player.clubs, strays: player.strays, run, paceM, clubM: player.clubM };
+  const askedText = place.lie === 'sand' ? null : JSON.stringify(question);
+
+  const nameOf = ({ club, flight }: Pick<LandingOption, 'club' | 'flight'>) => `${club.label} ${flight}`;
+  const [picked, setPicked] = useState<string | null>(null);
+  const { options, busy, routes, failed } = useLanding(askedText, picked);
+  const best = options ? bestOf(options) : [];
+  const found = options?.flatMap((one) => (one.answer === 'found' ? [one] : [])) ?? [];
+  const choice = found.find((one) => nameOf(one) === chosen) ?? found[0] ?? null;
+  const pick = choice ? JSON.stringify({ club: choice.club, flight: choice.flight }) : null;
+  if (pick !== picked) setPicked(pick);
+
+  const terrain = useMemo(() => (on ? terrainOn(on.plan, on.ball, on.hole) : terrainOf(place)), [on?.plan, station?.key, place]); // eslint-disable-line
+  const stretches = terrain.lineTo(0);
+  const ground = { stretches, stimpFt: place.stimpFt, firmness: place.firmness };
+  const air = place.lie === 'sand' ? null : flyer(ground, place.lie satisfies PlayableLie, place.windMs, run.k);
+  const shown = [...new Set([...best.map(({ option }) => option), ...(choice ? [choice] : [])])].slice(0, 4);
+  const at = choice ? shown.findIndex((one) => nameOf(one) === nameOf(choice)) : 0;
+  const flown = air ? shown.map((one, i) => air.fly(one, i === at ? moved : null)) : [];
+  const there = flown[at];
+  const choose = (name: string) => {
+    setChosen(name);
+    setMoved(null);
+  };
+  const change = (next: LandingPlace) => {
+    setPlace(next);
+    setKnown(next);
+    setMoved(null);
+    window.history.replaceState(null, '', window.location.pathname + asLandingQuery({ ...asked, place: next }, usual));
+  };
+  const go = (who: Partial<LandingQuery>) =>
+    router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, place, ...who }, usual)}`, { scroll: false });
+  /** Another station has a place of its own. */
+  const stand = (who: Partial<LandingQuery>) =>
+    router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, ...who, place: USUAL_PLACE })}`, { scroll: false });
+  const missM = there?.finishM == null ? null : there.finishM - place.distanceM;
+
+  return (
+    <div className="p-3 p-md-4">
+      <div className={styles.head}>
+        <h1>Landing spot</h1>
+        <div className={`${styles.who} no-print`} role="group" aria-label="Who and where">
+          <Form.Select aria-label="Player" value={asked.for ?? ''} onChange={({ target }) => go({ for: target.value || undefined })}>
+            <option value="">level {player.strays.level}, usual bag</option>
+            {players.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Form.Select>
+          <Form.Select
+            aria-label="Green"
+            value={green?.greenId ?? ''}
+            onChange={({ target }) => stand({ green: target.value || undefined, station: undefined })}
+          >
+            <option value="">any green</option>
+            {greens.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Form.Select>
+          {green && green.stations.length > 0 && (
+            <Form.Select
+              aria-label="Station"
+              value={station?.key ?? ''}
+              onChange={({ target }) => stand({ station: target.value || undefined })}
+            >
+              <option value="">no station</option>
+              {green.stations.map(({ key, name }) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          )}
+        </div>
+      </div>
+      <div className={styles.layout}>
+        <section aria-label="The shot" className={styles.place}>
+          <PlaceFields place={place} units={units} planned={on !== null} onChange={change} />
+        </section>
+        <section aria-label="Where to land it" aria-busy={busy} className={styles.answer}>
+          {failed && <p role="alert">{failed}</p>}
+          {place.lie === 'sand' ? (
+            <p className={styles.verdict}>{SAND_WORDS}</p>
+          ) : !options ? (
+            <p className="small-print">Working it out …</p>
+          ) : (
+            <>
+              <p className={styles.verdict} role="status">
+                {sayBest(best, options)}
+              </p>
+              {air && there && (
+                <>
+                  <SideView
+                    label={`${nameOf(shown[at]!)} from the side, with ${counted(flown.length - 1, 'other')}`}
+                    distanceM={place.distanceM}
+                    stretches={stretches}
+                    heightAt={air.heightAt}
+                    flown={flown}
+                    chosen={at}
+                    paceM={paceM}
+                    units={units}
+                    onChoose={(i) => choose(nameOf(shown[i]!))}
+                    onMove={setMoved}
+                  />
+                  {moved !== null && (
+                    <p className={styles.moved} role="status">
+                      {missM === null
+                        ? 'Landed there it will not stop.'
+                        : Math.abs(missM) < 0.08
+                          ? 'Landed there it stops at the hole.'
+                          : `Landed there it stops ${formatLeft(Math.abs(missM), units)} ${missM > 0 ? 'past' : 'short of'} the hole.`}{' '}
+                      <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setMoved(null)}>
+                        Back to the best spot
+                      </button>
+                    </p>
+                  )}
+                </>
+              )}
+              <div className={styles.cards}>
+                {best.map(({ option, reason }) => (
+                  <OptionCard
+                    key={nameOf(option)}
+                    option={option}
+                    reason={reason}
+                    edgeM={place.edgeM}
+                    paceM={paceM}
+                    units={units}
+                    chosen={choice !== null && nameOf(option) === nameOf(choice)}
+                    onChoose={() => choose(nameOf(option))}
+                  />
+                ))}
+              </div>
+            </>
+          )}
+        </section>
+      </div>
+      {place.lie !== 'sand' && options && (
+        <div className={styles.more}>
+          <OptionsTable options={options} units={units} chosen={choice && nameOf(choice)} onChoose={choose} />
+          <div className={styles.side2}>
+            {choice && <RoutesPanel routes={routes} name={nameOf(choice)} units={units} />}
+            {choice && <RulePanel option={choice} options={options} distanceM={place.distanceM} units={units} />}
+            <Calibration
+              clubs={player.clubs}
+              ground={{
+                stretches: [{ toM: Infinity, surface: 'green', slope: place.slope }],
+                stimpFt: place.stimpFt,
+                firmness: place.firmness,
+              }}
+              lie={place.lie as PlayableLie}
+              units={units}
+              factor={factor}
+              onChange={setTried}
+            />
+            <section>
+              <h2>What this assumes</h2>
+              <ul className="small-print mb-0">
+                <li>
+                  {player.name ? `${player.name}, from ${counted(player.balls, 'ball')}` : `A level ${player.strays.level} player`}
+                  {player.ownBag ? ', with their own clubs.' : ', with a usual bag.'}{' '}
+                  {factor.balls === 0
+                    ? 'No ball has been measured from landing to stop: the spot is given as a range.'
+                    : factor.balls < ENOUGH_TO_SHOW
+                      ? `${counted(factor.balls, 'ball')} measured from landing to stop: a few more narrow the range.`
+                      : `Balls run ${factor.k.toFixed(2)} times as far as usual (${counted(factor.balls, 'ball')}).`}
+                </li>
+                {TAKEN_FOR_GRANTED.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+              <p className="small-print mt-2 mb-0">
+                Nobody stands where balls come down. <Link href={`/a/${slug}/tools/putts`}>Putts</Link> have a page of their own.
+              </p>
+            </section>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { FIRMNESSES, say, SURFACES } from '@/core/golf/words';
+import { landingPlaceSchema, type LandingPlace } from '@/core/tools/landing-place';
+import { capital } from '@/core/units/format';
+import { METRES_PER, type UnitSystem } from '@/core/units/length';
+import { LengthInput } from '@/ui/length-input';
+import styles from './landing.module.scss';
+
+type Props = {
+  place: LandingPlace;
+  units: UnitSystem;
+  /** A green's plan says where it lies: only the day can be changed. */
+  planned: boolean;
+  /** Takes a place that makes sense. */
+  onChange: (place: LandingPlace) => void;
+};
+type Typed = { [Key in keyof LandingPlace]: LandingPlace[Key] extends number ? number | null : LandingPlace[Key] };
+
+/** What is typed about a place; the figures that are wrong stand beside their fields, and the last good place stays. */
+export function PlaceFields({ place, units, planned, onChange }: Props) {
+  const [typed, setTyped] = useState<{ of: LandingPlace; values: Typed }>({ of: place, values: place });
+  // Another place from outside, such as another station, shows anew.
+  if (typed.of !== place) setTyped({ of: place, values: place });
+  const { values } = typed;
+  const read = landingPlaceSchema.safeParse(values);
+  const faultOf = (key: keyof LandingPlace) => read.error?.issues.find(({ path }) => path[0] === key)?.message;
+  const set = (change: Partial<Typed>) => {
+    const next = { ...values, ...change };
+    const good = landingPlaceSchema.safeParse(next);
+    setTyped({ of: good.success ? good.data : place, values: next });
+    if (good.success) onChange(good.data);
+  };
+  const metric = units === 'metric';
+  const [far, near] = metric ? (['m', 'm'] as const) : (['yd', 'ft'] as const);
+  const field = (
+    key: Exclude<keyof LandingPlace, 'lie' | 'firmness'>,
+    label: string,
+    unit: React.ComponentProps<typeof LengthInput>['unit'],
+  ) => (
+    <LengthInput
+      id={`place-${key}`}
+      label={label}
+      value={values[key]}
+      unit={unit}
+      error={faultOf(key)}
+      onChange={(value) => set({ [key]: value })}
+    />
+  );
+  const choice = <Key extends 'lie' | 'firmness'>(key: Key, label: string, options: readonly LandingPlace[Key][]) => (
+    <Form.Group controlId={`place-${key}`}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select value={String(values[key])} onChange={({ target }) => set({ [key]: target.value as LandingPlace[Key] })}>
+        {options.map((one) => (
+          <option key={one} value={one}>
+            {capital(say(one))}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+  return (
+    <div className={styles.fields} role="group" aria-label="The place">
+      {!planned && (
+        <>
+          {field('distanceM', 'To the hole', far)}
+          {field('edgeM', 'Carry to the green', far)}
+          {field('beyondM', 'Green behind the hole', far)}
+          {field('slope', 'Slope', { word: '%, + is uphill', metres: 0.01 })}
+        </>
+      )}
+      {choice(
+        'lie',
+        'Lie',
+        SURFACES.filter((one) => one !== 'green'),
+      )}
+      {field('stimpFt', 'Green speed', { word: 'ft', metres: 1 })}
+      {choice('firmness', 'Green', FIRMNESSES)}
+      {!planned && (
+        <>
+          {field('fringeM', 'Fringe', near)}
+          {field('riseM', 'Green above the ball', near)}
+        </>
+      )}
+      {field('windMs', 'Wind', metric ? { word: 'm/s, + helps', metres: 1 } : { word: 'mph, + helps', metres: MPH })}
+    </div>
+  );
+}
+
+/** Metres per second in a mile per hour. */
+const MPH = (1760 * METRES_PER.yd) / 3600;

@@ -1,0 +1,78 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { Form } from 'react-bootstrap';
+import type { GreenPlan } from '@/core/green/plan';
+import type { Point } from '@/core/geometry/point';
+import type { Strays } from '@/core/tools/strays';
+import { counted, signed } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/length';
+import { FringePanel } from './fringe-panel';
+import { LinePanel } from './line-panel';
+import { OddsPanel } from './odds-panel';
+import styles from './putts.module.scss';
+
+export type PuttsProps = {
+  slug: string;
+  asked: { for?: string | undefined; green?: string | undefined; station?: string | undefined };
+  players: readonly { id: string; name: string }[];
+  player: { id: string; name: string; balls: number } | null;
+  strays: Strays;
+  /** Of the bands of putts: what each costs a round, the one most worth practising first; null without a player. */
+  next: { band: string; perRound: number; low: number; high: number; balls: number }[] | null;
+  greens: readonly { id: string; name: string }[];
+  green: { greenId: string; plan: GreenPlan; putts: readonly { key: string; name: string; ball: Point; hole: Point }[] } | null;
+  units: UnitSystem;
+};
+
+/** Putts: the odds from anywhere, the line and the pace on a slope, the aim from the fringe. */
+export function PuttsPage({ slug, asked, players, player, strays, next, greens, green, units }: PuttsProps) {
+  const router = useRouter();
+  const path = usePathname();
+  const go = (change: Partial<PuttsProps['asked']>) => {
+    const query = new URLSearchParams(
+      Object.entries({ ...asked, ...change }).filter((entry): entry is [string, string] => Boolean(entry[1])),
+    );
+    router.replace(query.size === 0 ? path : `${path}?${query}`, { scroll: false });
+  };
+  const who = player?.name ?? `level ${strays.level}`;
+  const first = next?.[0];
+  return (
+    <div className="p-3 p-md-4">
+      <div className={styles.head}>
+        <h1>Putts</h1>
+        <Form.Select aria-label="Player" value={asked.for ?? ''} onChange={({ target }) => go({ for: target.value || undefined })}>
+          <option value="">level {strays.level}</option>
+          {players.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </Form.Select>
+      </div>
+      {first && player && (
+        <p className={styles.next}>
+          <b>Practise {first.band} next.</b>{' '}
+          {first.perRound > 0 ? `${signed(first.perRound)} strokes lost a round` : `${signed(-first.perRound)} strokes gained a round`}{' '}
+          (range {signed(first.low)} to {signed(first.high)}, {counted(first.balls, 'ball')}).{' '}
+          <Link href={`/a/${slug}/plan/game?for=${player.id}`}>Make a game of it</Link>
+        </p>
+      )}
+      <div className={styles.layout}>
+        <OddsPanel strays={strays} who={who} units={units} balls={player?.balls ?? null} />
+        <LinePanel
+          strays={strays}
+          who={who}
+          units={units}
+          green={green}
+          greens={greens}
+          station={asked.station}
+          onGreen={(greenId) => go({ green: greenId, station: undefined })}
+          onStation={(station) => go({ station })}
+        />
+        <FringePanel units={units} />
+      </div>
+    </div>
+  );
+}
