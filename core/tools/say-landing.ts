@@ -1,4 +1,5 @@
 import { say, TRAJECTORIES, type Surface } from '../golf/words';
+import { capital } from '../units/format';
 import type { LandingOption, OptionAnswer } from './landing-options';
 
 /** Fewer strokes or balls in a hundred apart than this: no difference that the model could see. */
@@ -41,9 +42,9 @@ export function sayBest(best: readonly Best[], options: readonly OptionAnswer[])
   if (!first) return sayNoShot(options);
   if (!second) return 'Only one shot works here.';
   const behind = second.chances.strokes - first.chances.strokes;
-  if (behind >= SAME_STROKES) return `${first.club.label}, ${first.flight}, is best by ${behind.toFixed(2)} strokes.`;
+  if (behind >= SAME_STROKES) return `${capital(first.club.label)}, ${first.flight}, is best by ${behind.toFixed(2)} strokes.`;
   if (!third || third.chances.strokes - first.chances.strokes < SAME_STROKES) return 'Little between these: play the one you trust.';
-  return `${first.club.label}, ${first.flight}, or ${second.club.label}, ${second.flight}: little between them.`;
+  return `${capital(first.club.label)}, ${first.flight}, or ${second.club.label}, ${second.flight}: little between them.`;
 }
 
 /** Why there is no shot at all. */
@@ -56,12 +57,12 @@ export function sayNoShot(options: readonly OptionAnswer[]): string {
 }
 
 const ANSWERS: Readonly<Record<Exclude<OptionAnswer['answer'], 'found'>, string>> = {
-  will_not_stop: 'will not stop',
-  no_reliable_spot: 'no reliable landing spot',
+  will_not_stop: 'won’t stop',
+  no_reliable_spot: 'no spot',
   too_far: 'too far',
-  cannot_hold: 'would land in the rough',
+  cannot_hold: 'rough',
 };
-/** Why one club and flight have no shot. */
+/** Why one club and flight have no shot, as short as stands in a table: "rough" would land there. */
 export const sayAnswer = (answer: keyof typeof ANSWERS): string => ANSWERS[answer];
 
 /** A landing that is not on the green, as a warning: "lands on the fringe". */

@@ -9,6 +9,7 @@ import { LIBRARY } from '@/core/game/library';
 import { SCHEME_KINDS } from '@/core/game/scoring';
 import { keptAsGame } from '@/core/game/open';
 import type { GameSpec } from '@/core/game/spec';
+import { landingStartSchema } from '@/core/tools/landing-start';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { lengthsOf, measuresOf } from '@/core/game/sizes';
@@ -19,7 +20,7 @@ import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
 import { candidatesOf } from '../forecast/candidates';
 import type { Candidate } from '../forecast/use-beliefs';
-import { copyOf, gameOn, newGame } from './designer/new-game';
+import { copyOf, gameOn, landingGame, newGame } from './designer/new-game';
 import { gameRows, readyRows } from './game-rows';
 import { GamesTable } from './games-table';
 import table from './games-table.module.scss';
@@ -82,14 +83,20 @@ export async function GamesRoom({ slug }: { slug: string }) {
 }
 
 /**
- * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, or the plain one.
+ * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, a landing spot, or the plain one.
  */
-type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by', string | undefined>>;
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by' | 'landing', string | undefined>>;
 
 type Begun = { initial: GameSpec; greenId: string | null };
 
-async function beginGame({ data, academy }: Desk, { library, copy, session, green, by }: Start): Promise<Begun | null> {
+async function beginGame({ data, academy }: Desk, { library, copy, session, green, by, landing }: Start): Promise<Begun | null> {
   const { units } = academy;
+  if (landing) {
+    const start = landingStartSchema.safeParse(readJson(landing));
+    if (!start.success) return null;
+    const row = start.data.on && (await data.getGreen(start.data.on.green));
+    return { initial: landingGame(start.data, units, row?.plan ?? null), greenId: row?.greenId ?? null };
+  }
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));
     return game && { initial: copyOf(game.spec), greenId: game.greenId };
@@ -100,6 +107,14 @@ async function beginGame({ data, academy }: Desk, { library, copy, session, gree
   }
   const initial = await initialGame(data, units, { library, session, by });
   return initial ? { initial, greenId: null } : null;
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
 }
 
 async function initialGame(data: Data, units: UnitSystem, { library, session, by }: Start) {

@@ -1,4 +1,4 @@
-import { schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
+import { SCHEME_KINDS, schemeOf, type SchemeKind, type Scoring } from '@/core/game/scoring';
 import { firstScoring } from '@/core/game/scoring/simple';
 import { NOTHING_PLANNED } from '@/core/game/calls';
 import { PLAIN_RULES } from '@/core/game/rules';
@@ -6,6 +6,7 @@ import { freshKey, GAME_VERSION, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
 import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '@/core/game/station';
+import type { LandingStart } from '@/core/tools/landing-start';
 import { snap, toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
@@ -84,6 +85,36 @@ export function newGame(units: UnitSystem, by?: SchemeKind): GameSpec {
     leadIn: [],
     goal: null,
   };
+}
+
+/** The way of scoring in which a ball has to land somewhere. */
+const landed = SCHEME_KINDS.find((kind) => schemeOf({ scheme: kind }).stationSays.includes('carryM'));
+
+/**
+ * A game with a landing zone where a landing spot was worked out.
+ * @param plan of the green on which one of its stations was asked about
+ */
+export function landingGame(start: LandingStart, units: UnitSystem, plan: GreenPlan | null): GameSpec {
+  const { carryM, distanceM, edgeM, lie, club, flight, on } = start;
+  const game = newGame(units, landed);
+  const distanceUnit = units === 'metric' ? 'm' : 'yd';
+  const placed = plan && on ? gameStations(plan, units, 6).find(({ place }) => place === on.station) : undefined;
+  const first = game.stations[0]!;
+  const station: Station = {
+    ...first,
+    shotType: carryM < distanceM / 2 ? 'chip' : 'pitch',
+    surface: lie,
+    distanceM: snap(distanceM),
+    distanceUnit,
+    edgeM: edgeM > 0 ? snap(edgeM) : null,
+    ...placed,
+    balls: 6,
+    key: 's1',
+    club,
+    trajectory: flight,
+    carryM: snap(carryM),
+  };
+  return { ...game, title: `Land it with the ${club}`.slice(0, 80), stations: [station] };
 }
 
 /** A game from the stations of a green's plan: three balls at each, and rings to be changed. */

@@ -21,6 +21,7 @@ import { METRES_PER, snap, type LengthUnit, type UnitSystem } from '@/core/units
 import styles from './designer.module.scss';
 import { nextStation } from './new-game';
 import { ChoiceField, LengthField, NumberField, TextField, useFault } from './parts';
+import { LandingHint } from './landing-hint';
 import { usePart, useValue, valueOf } from './values';
 
 /** The id of the grip of a station on the page. */
@@ -316,7 +317,12 @@ function StationEditor({ path, station, scoring, coach }: EditorProps) {
         <LengthField path={`${path}.distanceM`} label="Distance" unit={unit} />
         <UnitChoice path={path} unit={station.distanceUnit} coach={coach} onChange={followUnit} />
         {scheme.countsBalls && <NumberField path={`${path}.balls`} label="Balls" hint={many} />}
-        {scheme.stationSays.includes('carryM') && <LengthField path={`${path}.carryM`} label="Lands at" unit={unit} />}
+        {scheme.stationSays.includes('carryM') && (
+          <div>
+            <LengthField path={`${path}.carryM`} label="Lands at" unit={unit} />
+            <LandingHint path={path} station={station} />
+          </div>
+        )}
         {scheme.stationSays.includes('par') && <NumberField path={`${path}.par`} label="Par" />}
       </div>
       <details className={styles.more} open={named}>

@@ -227,6 +227,15 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
           ) : station && plan.holes.some((hole) => hole.key === station.hole) ? (
             <StationPanel key={station.key} station={station}>
               {!grouped && warning}
+              {saved.plan.stations.some(({ key }) => key === station.key) && saved.last !== null && (
+                <p className="mb-2">
+                  <Link
+                    href={`/a/${slug}/tools/${factsFor(station).surface === 'green' ? 'putts' : 'landing'}?green=${greenId}&station=${station.key}`}
+                  >
+                    {factsFor(station).surface === 'green' ? 'Line and pace' : 'Where to land it'}
+                  </Link>
+                </p>
+              )}
             </StationPanel>
           ) : chosen?.kind === 'hole' ? (
             <HolePanel key={chosen.key} hole={plan.holes.find((one) => one.key === chosen.key)!} />

@@ -11,12 +11,13 @@ import type { PlayableLie } from '@/core/physics/launch';
 import type { LandingAsked } from '@/core/tools/landing-answer';
 import { UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
 import { USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
+import type { LandingStart } from '@/core/tools/landing-start';
 import { ENOUGH_TO_SHOW, type RunFactor } from '@/core/tools/run-factor';
 import { bestOf, sayBest, SAND_WORDS, TAKEN_FOR_GRANTED } from '@/core/tools/say-landing';
 import type { Strays } from '@/core/tools/strays';
 import { terrainOf, terrainOn } from '@/core/tools/terrain';
-import { counted, formatLeft } from '@/core/units/format';
-import type { UnitSystem } from '@/core/units/length';
+import { counted, formatLeft, formatLength } from '@/core/units/format';
+import { snap, type UnitSystem } from '@/core/units/length';
 import { asLandingQuery, type LandingQuery } from './asked';
 import { Calibration } from './calibration';
 import { flyer } from './fly-option';
@@ -26,6 +27,7 @@ import { OptionsTable } from './options-table';
 import { PlaceFields } from './place-fields';
 import { RoutesPanel } from './routes-panel';
 import { RulePanel } from './rule-panel';
+import { ShotPlan } from './shot-plan';
 import { SideView } from './side-view';
 import { useLanding } from './use-landing';
 
@@ -78,7 +80,10 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
   const best = options ? bestOf(options) : [];
   const found = options?.flatMap((one) => (one.answer === 'found' ? [one] : [])) ?? [];
   const choice = found.find((one) => nameOf(one) === chosen) ?? found[0] ?? null;
-  const pick = choice ? JSON.stringify({ club: choice.club, flight: choice.flight }) : null;
+  // Where there is no shot to the hole, the highest one is tried elsewhere on the green.
+  const highest = player.clubs.toSorted((one, other) => other.loftDeg - one.loftDeg)[0];
+  const routed = choice ?? (options && highest ? { club: highest, flight: 'high' as const } : null);
+  const pick = routed ? JSON.stringify({ club: routed.club, flight: routed.flight }) : null;
   if (pick !== picked) setPicked(pick);
 
   const terrain = useMemo(() => (on ? terrainOn(on.plan, on.ball, on.hole) : terrainOf(place)), [on?.plan, station?.key, place]); // eslint-disable-line
@@ -104,6 +109,16 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
   /** Another station has a place of its own. */
   const stand = (who: Partial<LandingQuery>) =>
     router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, ...who, place: USUAL_PLACE })}`, { scroll: false });
+  /** The chosen spot, or the one it was moved to, as a landing zone. */
+  const gameFrom = ({ club, flight, carryM }: LandingOption): LandingStart => ({
+    carryM: snap(moved ?? carryM),
+    distanceM: snap(place.distanceM),
+    edgeM: snap(place.edgeM),
+    lie: place.lie as LandingStart['lie'],
+    club: club.label,
+    flight,
+    on: green && station ? { green: green.greenId, station: station.key } : null,
+  });
   const missM = there?.finishM == null ? null : there.finishM - place.distanceM;
 
   return (
@@ -149,6 +164,7 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
       </div>
       <div className={styles.layout}>
         <section aria-label="The shot" className={styles.place}>
+          {on && <p className={styles.facts}>{sayPlace(place, units)}</p>}
           <PlaceFields place={place} units={units} planned={on !== null} onChange={change} />
         </section>
         <section aria-label="Where to land it" aria-busy={busy} className={styles.answer}>
@@ -190,6 +206,16 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
                   )}
                 </>
               )}
+              {choice && (
+                <p className={`${styles.make} no-print`}>
+                  <Link
+                    href={`/a/${slug}/games/new?landing=${encodeURIComponent(JSON.stringify(gameFrom(choice)))}`}
+                    className="btn btn-primary"
+                  >
+                    Make a game: land it there
+                  </Link>
+                </p>
+              )}
               <div className={styles.cards}>
                 {best.map(({ option, reason }) => (
                   <OptionCard
@@ -212,7 +238,19 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
         <div className={styles.more}>
           <OptionsTable options={options} units={units} chosen={choice && nameOf(choice)} onChoose={choose} />
           <div className={styles.side2}>
-            {choice && <RoutesPanel routes={routes} name={nameOf(choice)} units={units} />}
+            {on && (
+              <ShotPlan
+                plan={on.plan}
+                ball={on.ball}
+                hole={on.hole}
+                label={`${station!.name} from above, with where to land the ball`}
+                flown={flown}
+                chosen={at}
+                routes={routes}
+                units={units}
+              />
+            )}
+            {routed && <RoutesPanel routes={routes} name={nameOf(routed)} holeM={place.distanceM} units={units} />}
             {choice && <RulePanel option={choice} options={options} distanceM={place.distanceM} units={units} />}
             <Calibration
               clubs={player.clubs}
@@ -251,4 +289,11 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
       )}
     </div>
   );
+}
+
+/** What a plan says of a shot: "23 yd, carry 10 yd to the green, 5 yd of green behind the hole, level". */
+function sayPlace({ distanceM, edgeM, beyondM, slope }: LandingPlace, units: UnitSystem): string {
+  const says = (metres: number) => formatLength(metres, units === 'metric' ? 'm' : 'yd', 0);
+  const lies = Math.abs(slope) < 0.0005 ? 'level' : `${(100 * Math.abs(slope)).toFixed(1)}% ${slope > 0 ? 'uphill' : 'downhill'}`;
+  return `${says(distanceM)}: ${says(edgeM)} to the green, ${says(beyondM)} behind the hole, ${lies}.`;
 }

@@ -16,7 +16,10 @@ export function OptionsTable({ options, units, chosen, onChoose }: Props) {
     <section>
       <h2>Every club</h2>
       <table className={styles.table}>
-        <caption className="small-print">Carry in {unit === 'm' ? 'metres' : 'yards'}; strokes to hole out; balls off the green.</caption>
+        <caption className="small-print">
+          Carry in {unit === 'm' ? 'metres' : 'yards'}; strokes to hole out; balls off the green. “Rough”: it would have to land there. “No
+          spot”: a hair more jumps past.
+        </caption>
         <thead>
           <tr>
             <th scope="col">Club</th>

@@ -1,20 +1,25 @@
 import { sameRoute, type Route, type Routes } from '@/core/tools/landing-routes';
-import { formatLength } from '@/core/units/format';
+import { formatLength, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import styles from './landing.module.scss';
 
-type Props = { routes: Routes | null; name: string; units: UnitSystem };
+type Props = { routes: Routes | null; name: string; holeM: number; units: UnitSystem };
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** The same shot at the hole and careful: what each takes, and how bad a miss gets. */
-export function RoutesPanel({ routes, name, units }: Props) {
+export function RoutesPanel({ routes, name, holeM, units }: Props) {
   return (
     <section aria-busy={routes === null}>
       <h2>Bold or careful, {name}</h2>
       {routes === null ? (
         <p className="small-print mb-0">Working it out …</p>
-      ) : !routes.bold || !routes.careful ? (
-        <p className="mb-0">This shot has no other way.</p>
+      ) : !routes.careful ? (
+        <p className="mb-0">There is no spot on this green where it would stop.</p>
+      ) : !routes.bold ? (
+        <p className="mb-0">
+          Not at the hole. Aim {sayAim(routes.careful, holeM, units)}: <b className="fig">{routes.careful.chances.strokes.toFixed(2)}</b>{' '}
+          strokes, {percent(routes.careful.chances.offGreen)} off the green.
+        </p>
       ) : sameRoute(routes) ? (
         <p className="mb-0">Straight at the hole is also the careful way.</p>
       ) : (
@@ -30,7 +35,7 @@ export function RoutesPanel({ routes, name, units }: Props) {
             </thead>
             <tbody>
               <Row name="Bold" aim="at the hole" route={routes.bold} />
-              <Row name="Careful" aim={sayAim(routes.careful, routes.bold.aim.distanceM, units)} route={routes.careful} />
+              <Row name="Careful" aim={sayAim(routes.careful, holeM, units)} route={routes.careful} />
             </tbody>
           </table>
           <p className="mb-0 mt-2">{sayWhich(routes.bold, routes.careful)}</p>
@@ -59,12 +64,11 @@ function sayAim({ aim }: Route, holeM: number, units: UnitSystem): string {
   const angle = (aim.rightDeg * Math.PI) / 180;
   const [past, aside] = [aim.distanceM * Math.cos(angle) - holeM, aim.distanceM * Math.sin(angle)];
   const says = (metres: number) => formatLength(Math.abs(metres), unit, 0);
-  return [
+  const parts = [
     Math.abs(past) >= 0.45 && `${says(past)} ${past > 0 ? 'past' : 'short of'} the hole`,
-    Math.abs(aside) >= 0.45 && `${says(aside)} ${Math.abs(past) >= 0.45 ? 'and ' : ''}to the ${aside > 0 ? 'right' : 'left'}`,
-  ]
-    .filter(Boolean)
-    .join(', ');
+    Math.abs(aside) >= 0.45 && `${says(aside)} to the ${aside > 0 ? 'right' : 'left'}${Math.abs(past) >= 0.45 ? '' : ' of the hole'}`,
+  ];
+  return listed(parts.filter((part) => typeof part === 'string')) || 'at the hole';
 }
 
 function sayWhich(bold: Route, careful: Route): string {

@@ -13,6 +13,7 @@ export default async function Page({ params, searchParams }: PageProps<'/a/[acad
     session: one('session'),
     green: one('green'),
     by: one('by'),
+    landing: one('landing'),
   };
   return <NewGameRoom slug={academy} start={start} />;
 }
