@@ -11,6 +11,7 @@ import { believe, diagnose } from '@/core/skill/diagnose';
 import { gather } from '@/core/skill/evidence';
 import { modelOf } from '@/core/skill/model';
 import { dayIn } from '@/core/units/day';
+import { DEMO_MARKS, demoSwings, DEMO_SWING_GAME, DEMO_SWINGS_FOR } from '@/core/demo/swings';
 import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { shippedReference } from '@/core/golf/reference';
 import type { Member } from '@/db/actor';
@@ -21,7 +22,7 @@ import { saveGreen } from '@/db/queries/greens';
 import { saveHour, takeRun } from '@/db/queries/hours';
 import { tallyBalls } from '@/db/queries/evidence';
 import { saveWeeks } from '@/db/queries/weeks';
-import { savePlayer } from '@/db/queries/players';
+import { savePlayer, saveSwingMarks } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
 import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
 
@@ -52,9 +53,13 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
     await saveGame(tx, actor, randomUUID(), DEMO_GREEN_GAME, greenIds[0]!);
 
     const sessions = demoSeason(SEED, now, playerIds, shippedReference).toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
-    for (const { sessionId, game: index, player, startedAt, events } of sessions) {
-      const { gameId, spec } = games[index]!;
-      await tx.insert(session).values({ academyId, sessionId, gameId, gameVersion: 1, spec, startedAt });
+    const swinger = DEMO_PLAYERS.findIndex(({ form }) => form.name === DEMO_SWINGS_FOR);
+    await saveSwingMarks(tx, actor, playerIds[swinger]!, [...DEMO_MARKS]);
+    const swingGame = { gameId: randomUUID() as string, spec: DEMO_SWING_GAME };
+    await saveGame(tx, actor, swingGame.gameId, swingGame.spec);
+    const swings = demoSwings(SEED, now, playerIds[swinger]!).map((one) => ({ ...one, of: swingGame, player: swinger }));
+    for (const { sessionId, of, player, startedAt, events } of [...sessions.map((one) => ({ ...one, of: games[one.game]! })), ...swings]) {
+      await tx.insert(session).values({ academyId, sessionId, gameId: of.gameId, gameVersion: 1, spec: of.spec, startedAt });
       await tx
         .insert(sessionPlayer)
         .values({ academyId, sessionId, position: 0, ...plainEntrant(playerIds[player]!, DEMO_PLAYERS[player]!.form.level) });

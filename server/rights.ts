@@ -23,6 +23,7 @@ export const MAY = {
   archivePlayer: COACHES,
   saveRoundMix: COACHES,
   saveDreads: DESK,
+  saveSwingMarks: DESK,
   savePace: DESK,
   bagOf: PLAY,
   whatErasingTakes: COACHES,

@@ -47,6 +47,7 @@ function demoPlayer(
       paceM: 0.762,
       clubM: 0.889,
       putterM: 0.8636,
+      shoeM: null,
       clubs: BAG,
       ...rest.form,
     },

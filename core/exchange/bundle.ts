@@ -42,6 +42,8 @@ const presentBundle = z.object({
         units: z.enum(UNIT_SYSTEMS),
         entrant: entrantSchema,
         clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+        /** The player's own names for swing lengths, from low to high; none of an older program. */
+        marks: z.array(z.string()).default([]),
         /** The club with most balls on record; null before the first. */
         favourite: z.string().nullable(),
         /** The best score in earlier sessions of this version of the game, and of how many; null before the first. */

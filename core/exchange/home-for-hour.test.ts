@@ -5,7 +5,18 @@ import { homeForHour } from './home-for-hour';
 
 const nobody = { paceM: null, clubM: null, putterM: null };
 const player = (playerId: string, name: string) => ({
-  ...{ playerId, name, handed: 'right' as const, units: 'imperial' as const, level: 10, scale: 1, ...nobody, clubs: [], favourite: null },
+  ...{
+    playerId,
+    name,
+    handed: 'right' as const,
+    units: 'imperial' as const,
+    level: 10,
+    scale: 1,
+    ...nobody,
+    clubs: [],
+    favourite: null,
+    marks: [],
+  },
 });
 const kitGame = (gameId: string) => ({ gameId, version: 1, listed: true, spec: game(), conditions: {} });
 const home: Home = {

@@ -26,6 +26,8 @@ const kitPlayer = z.object({
   scale: z.number().gt(0),
   ...measures,
   clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+  /** The player's own names for swing lengths, from low to high; none of an older program. */
+  marks: z.array(z.string()).default([]),
   /** The club with most balls on record; null before the first. */
   favourite: z.string().nullable(),
 });

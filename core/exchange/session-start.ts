@@ -100,7 +100,7 @@ export function beginSession(
       only: home.player?.playerId ?? null,
       stations: [],
       conditions: { ...game.conditions, ...(kit.today.day === day ? kit.today.conditions : {}) },
-      players: people.map(({ playerId, name, handed, units, paceM, clubM, clubs, favourite }, i) => {
+      players: people.map(({ playerId, name, handed, units, paceM, clubM, clubs, marks, favourite }, i) => {
         const best = kit.bests.find((one) => one.playerId === playerId && one.gameId === gameId);
         return {
           playerId,
@@ -109,6 +109,7 @@ export function beginSession(
           units,
           entrant: entrants[i]!,
           clubs,
+          marks,
           favourite,
           best: best ? { score: best.score, sessions: best.sessions } : null,
           measures: { paceM: paceM ?? kit.coach.paceM, clubM: clubM ?? kit.coach.clubM },

@@ -35,7 +35,7 @@ export type PlayerForm = z.infer<typeof playerSchema>;
 
 /** A player who is known, as the form has them: of what else is known of them, nothing. */
 export function formOf({ player, clubs }: { player: Omit<PlayerForm, 'clubs'>; clubs: PlayerForm['clubs'] }): PlayerForm {
-  const { name, level, handed, units, paceM, clubM, putterM } = player;
+  const { name, level, handed, units, paceM, clubM, putterM, shoeM } = player;
   return {
     name,
     level,
@@ -44,9 +44,24 @@ export function formOf({ player, clubs }: { player: Omit<PlayerForm, 'clubs'>; c
     paceM,
     clubM,
     putterM,
+    shoeM,
     clubs: clubs.map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg })),
   };
 }
+
+/** At most so many swing lengths have a name. */
+export const MOST_MARKS = 6;
+
+/** A player's own names for how far the hands go, from low to high: "hip", "chest". */
+export const swingMarksSchema = z
+  .array(filledLine(20, 'Name the mark, or remove it.'))
+  .max(MOST_MARKS, `At most ${MOST_MARKS} marks.`)
+  .superRefine((marks, ctx) => {
+    marks.forEach((mark, i) => {
+      if (marks.findIndex((other) => other.toLowerCase() === mark.toLowerCase()) < i)
+        ctx.addIssue({ code: 'custom', path: [i], message: 'Another mark has this name.' });
+    });
+  });
 
 /** How much a player dreads shots, from 1 (likes them) to 5, by shot type and surface: "pitch|heavy_rough". */
 export const dreadsSchema = z.record(
@@ -73,5 +88,5 @@ export const guestSchema = filledLine(60, 'Give the guest a name.');
 
 /** A player of whom nothing is known yet: a middling level, right-handed, nothing measured. */
 export function newPlayer(name: string, units: PlayerForm['units']): PlayerForm {
-  return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, clubs: [] };
+  return { name, level: 18, handed: 'right', units, paceM: null, clubM: null, putterM: null, shoeM: null, clubs: [] };
 }

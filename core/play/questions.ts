@@ -12,7 +12,8 @@ import { SIDE_BEARING } from './verdict';
 
 /** A club as a player has it in the bag; without an id where it is not on record. */
 export type BagClub = { clubId: string | null; label: string };
-export type Bag = { clubs: readonly BagClub[]; favourite: string | null };
+/** What a player plays with: the clubs, the one they use most, and their own names for swing lengths. */
+export type Bag = { clubs: readonly BagClub[]; favourite: string | null; marks?: readonly string[] };
 
 /** The clubs of somebody of whom no clubs are on record, the longest first. */
 export const PLAIN_CLUBS: readonly BagClub[] = USUAL_BAG.map(({ label }) => ({ clubId: null, label }));

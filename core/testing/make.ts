@@ -157,7 +157,7 @@ export function bundlePlayer(name: string, more: Partial<Bundle['players'][numbe
   const entrant = more.entrant ?? plainEntrant(more.playerId ?? PLAYER);
   const plain = { handed: 'right', units: 'imperial', clubs: [], favourite: null, best: null } as const;
   const open = { measures: { paceM: null, clubM: null }, usual: {}, notes: { own: '', coach: '' } };
-  return { ...plain, ...open, clubs: [], playerId: entrant.playerId, name, entrant, ...more };
+  return { ...plain, ...open, clubs: [], marks: [], playerId: entrant.playerId, name, entrant, ...more };
 }
 
 /** A session as a device gets it, of one player called Otto. */

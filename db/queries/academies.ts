@@ -29,6 +29,7 @@ function workplaces(db: Db, userId: string) {
       clubM: academy.clubM,
       putterM: academy.putterM,
       flagstickM: academy.flagstickM,
+      shoeM: academy.shoeM,
       halfLifeDays: academy.halfLifeDays,
       strokesAs: academy.strokesAs,
       deleteAt: academy.deleteAt,

@@ -85,6 +85,11 @@ export async function saveRoundMix(db: Db, actor: Actor, playerId: string, round
   await db.update(player).set({ roundMix }).where(mine(actor, playerId));
 }
 
+/** Keeps a player's own names for swing lengths, from low to high. */
+export async function saveSwingMarks(db: Db, actor: Actor, playerId: string, swingMarks: string[]): Promise<void> {
+  await db.update(player).set({ swingMarks }).where(mine(actor, playerId));
+}
+
 /** Keeps which shots a player dreads, by their own rating. */
 export async function saveDreads(db: Db, actor: Actor, playerId: string, dreads: Record<string, number>): Promise<void> {
   await db.update(player).set({ dreads }).where(mine(actor, playerId));
@@ -96,12 +101,12 @@ export async function savePace(db: Db, actor: Actor, playerId: string | null, pa
   else await db.update(player).set({ paceM }).where(mine(actor, playerId));
 }
 
-/** A player's clubs in the order of the bag, and the one with most balls on record. */
+/** A player's clubs in the order of the bag, the one with most balls on record, and their names for swing lengths. */
 export async function bagOf(
   db: Db,
   actor: Actor,
   playerId: string,
-): Promise<{ clubs: { clubId: string; label: string }[]; favourite: string | null }> {
+): Promise<{ clubs: { clubId: string; label: string }[]; favourite: string | null; marks: string[] }> {
   const clubs = await db
     .select({ clubId: club.clubId, label: club.label })
     .from(club)
@@ -114,5 +119,6 @@ export async function bagOf(
     .groupBy(shot.clubLabel)
     .orderBy(desc(count()), asc(shot.clubLabel))
     .limit(1);
-  return { clubs, favourite: most?.label ?? null };
+  const [own] = await db.select({ marks: player.swingMarks }).from(player).where(mine(actor, playerId));
+  return { clubs, favourite: most?.label ?? null, marks: own?.marks ?? [] };
 }

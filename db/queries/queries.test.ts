@@ -15,7 +15,7 @@ import { memberIn, memberOfSession, homeOf } from './academies';
 import { same } from './same';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
-import { bagOf, getPlayer, listPlayers, savePlayer } from './players';
+import { bagOf, saveSwingMarks, getPlayer, listPlayers, savePlayer } from './players';
 import {
   bestBefore,
   finishedSessions,
@@ -318,7 +318,9 @@ describe('games of every kind', () => {
   test('the favourite is the club with most balls on record', async () => {
     const made = await academy();
     const { actor, playerId, sessionId } = made;
-    expect(await bagOf(db, actor, playerId)).toEqual({ clubs: [], favourite: null });
+    expect(await bagOf(db, actor, playerId)).toEqual({ clubs: [], favourite: null, marks: [] });
+    await saveSwingMarks(db, actor, playerId, ['hip', 'chest']);
+    expect((await bagOf(db, actor, playerId)).marks).toEqual(['hip', 'chest']);
     const clubs = ['54°', 'PW', '54°'].map((clubLabel, turn) => own(made, record(game(), turn, { ...left(4), clubLabel })));
     await takeIn(db, actor, sessionId, clubs);
     expect((await bagOf(db, actor, playerId)).favourite).toBe('54°');

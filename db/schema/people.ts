@@ -17,6 +17,7 @@ export const academy = pgTable(
     clubM: metres(),
     putterM: metres(),
     flagstickM: metres(),
+    shoeM: metres(),
     /** After how many days a ball counts half for what is believed of a skill; null: never less. */
     halfLifeDays: integer().default(HALF_LIFE_DAYS),
     /** How strokes against a level are shown: lost, a minus gains; or gained, a plus gains. */
@@ -43,6 +44,9 @@ export const player = pgTable(
     paceM: metres(),
     clubM: metres(),
     putterM: metres(),
+    shoeM: metres(),
+    /** The player's own names for how far the hands go in a swing, from low to high. */
+    swingMarks: jsonb().$type<string[]>().notNull().default([]),
     /** How often each skill cell comes up in 18 holes, where it differs from the level's: uses by cell key. */
     roundMix: jsonb().$type<Record<string, number>>(),
     /** The shots that the player dreads, by their own rating from 1 to 5: by shot type and surface. */

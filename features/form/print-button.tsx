@@ -3,10 +3,10 @@
 import { Button } from 'react-bootstrap';
 
 /** Prints the page as it stands. */
-export function PrintButton({ variant = 'primary' }: { variant?: string }) {
+export function PrintButton({ variant = 'primary', label = 'Print' }: { variant?: string; label?: string }) {
   return (
     <Button variant={variant} onClick={() => window.print()}>
-      Print
+      {label}
     </Button>
   );
 }

@@ -45,6 +45,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     entrant: entrants[i]!,
     clubs: [],
     favourite: null,
+    marks: [],
     best: null,
     measures: player,
     usual: {},

@@ -18,6 +18,8 @@ import styles from './play.module.scss';
 type Props = {
   station: Station;
   clubs: readonly BagClub[];
+  /** The player's own names for swing lengths. */
+  swings: readonly string[];
   system: UnitSystem;
   details: Details;
   onChange: (details: Details) => void;
@@ -28,7 +30,7 @@ type Props = {
 };
 
 /** All that can be said of a ball beside where it stopped. Nothing of it has to be. */
-export function DetailsSheet({ station, clubs, system, details, onChange, onDone, rows, onRows }: Props) {
+export function DetailsSheet({ station, clubs, swings, system, details, onChange, onDone, rows, onRows }: Props) {
   const set = (change: Details) => onChange({ ...details, ...change });
   /** A choice that can be taken back. */
   const pick = <K extends keyof Details>(field: K) => ({
@@ -86,8 +88,18 @@ export function DetailsSheet({ station, clubs, system, details, onChange, onDone
             onClear={() => set({ clubLabel: null, clubId: null })}
           />
         )}
+        {!putt && swings.length > 0 && (
+          <Chips
+            titled
+            label="Swing mark"
+            options={swings}
+            value={details.swingMark ?? null}
+            name={(mark) => mark}
+            {...pick('swingMark')}
+          />
+        )}
         <div className={styles.sheetFields}>
-          {!putt && (
+          {!putt && swings.length === 0 && (
             <TextField label="Swing mark" value={details.swingMark ?? ''} most={40} onChange={(text) => set({ swingMark: text || null })} />
           )}
           <LengthField
@@ -108,7 +120,7 @@ export function DetailsSheet({ station, clubs, system, details, onChange, onDone
         </div>
         <div className={styles.keep} role="group" aria-label="Always show">
           <span aria-hidden>Always show</span>
-          {ROWS.filter((row) => row === 'marks' || row === 'side' || !putt).map((row) => (
+          {ROWS.filter((row) => row === 'marks' || row === 'side' || (!putt && (row !== 'swing' || swings.length > 0))).map((row) => (
             <button
               key={row}
               type="button"

@@ -33,11 +33,12 @@ export function withDetails(result: Result, { leftM, measured, bearingDeg, ...de
 }
 
 /** What can be kept on the screen of every ball, one row each. */
-export const ROWS = ['marks', 'club', 'flight', 'side', 'landed'] as const;
+export const ROWS = ['marks', 'club', 'swing', 'flight', 'side', 'landed'] as const;
 export type Row = (typeof ROWS)[number];
 export const ROW_WORDS: Readonly<Record<Row, string>> = {
   marks: 'marks',
   club: 'club',
+  swing: 'swing mark',
   flight: 'flight',
   side: 'short or long',
   landed: 'landed short or long',
@@ -63,6 +64,7 @@ export function unseen(details: Details, rows: readonly Row[]): Details {
   const seen: Readonly<Record<Row, readonly (keyof Details)[]>> = {
     marks: [],
     club: ['clubId', 'clubLabel'],
+    swing: ['swingMark'],
     flight: ['trajectory'],
     side: ['bearingDeg'],
     landed: ['landedSide'],

@@ -12,6 +12,8 @@ type Props = {
   system: UnitSystem;
   putt: boolean;
   clubs: readonly BagClub[];
+  /** The player's own names for swing lengths. */
+  swings: readonly string[];
   /** Whether the game asks where a ball finished. */
   finish: boolean;
   /** What is kept on the screen. */
@@ -21,7 +23,7 @@ type Props = {
 };
 
 /** What is marked on this ball so far, and what is one press away. */
-export function Marked({ details, system, putt, clubs, finish: wantsFinish, rows, onDetails, onMark }: Props) {
+export function Marked({ details, system, putt, clubs, swings, finish: wantsFinish, rows, onDetails, onMark }: Props) {
   const marks = sayMarks(unseen(details, rows), system);
   // What is taken back is not said at all: the station says it then.
   const set = (change: Details) =>
@@ -60,6 +62,14 @@ export function Marked({ details, system, putt, clubs, finish: wantsFinish, rows
           options={clubs.map(({ label }) => [label, label] as const)}
           value={details.clubLabel ?? null}
           onChange={(label) => set({ clubLabel: label, clubId: clubs.find((club) => club.label === label)?.clubId ?? null })}
+        />
+      )}
+      {rows.includes('swing') && !putt && swings.length > 0 && (
+        <Line
+          label="Swing mark"
+          options={swings.map((mark) => [mark, mark] as const)}
+          value={details.swingMark ?? null}
+          onChange={(swingMark) => set({ swingMark })}
         />
       )}
       {rows.includes('flight') && !putt && (

@@ -175,6 +175,7 @@ export function OneBall(props: OneProps) {
       system={system}
       putt={isPutt(turn.station.shotType)}
       clubs={clubs}
+      swings={bag.marks ?? []}
       finish={wantsFinish}
       rows={rows}
       onDetails={onDetails}
@@ -192,6 +193,7 @@ export function OneBall(props: OneProps) {
         <DetailsSheet
           station={turn.station}
           clubs={clubs}
+          swings={bag.marks ?? []}
           system={system}
           details={details}
           onChange={onDetails}

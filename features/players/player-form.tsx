@@ -32,6 +32,7 @@ const OWN_LENGTHS = [
   ['paceM', 'One pace'],
   ['clubM', 'Club length'],
   ['putterM', 'Putter length'],
+  ['shoeM', 'Shoe length'],
 ] as const;
 
 /** Who somebody is, as far as the program needs it: a nickname is enough. */

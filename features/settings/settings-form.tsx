@@ -21,6 +21,7 @@ const OWN = [
   ['clubM', 'Club'],
   ['putterM', 'Putter'],
   ['flagstickM', 'Flagstick'],
+  ['shoeM', 'Shoe'],
 ] as const;
 
 const HALF_LIVES = [30, HALF_LIFE_DAYS, 120, 240];

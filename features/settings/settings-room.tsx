@@ -8,7 +8,7 @@ import { SettingsForm } from './settings-form';
 export async function SettingsRoom({ slug }: { slug: string }) {
   const { role, data, academy } = await requireCoach(slug);
   const own = await data.ownReference();
-  const { name, units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays, strokesAs } = academy;
+  const { name, units, timeZone, paceM, clubM, putterM, flagstickM, shoeM, halfLifeDays, strokesAs } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
   return (
     <div className="desk" style={{ '--side': '30rem' } as CSSProperties}>
@@ -16,7 +16,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
         <h1 className="mb-3">{name}</h1>
         <SettingsForm
           slug={slug}
-          initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, halfLifeDays, strokesAs }}
+          initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, shoeM, halfLifeDays, strokesAs }}
           timeZones={timeZones}
         />
       </section>

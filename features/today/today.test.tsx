@@ -15,6 +15,7 @@ const nothingMeasured = {
   clubM: null,
   putterM: null,
   flagstickM: null,
+  shoeM: null,
   halfLifeDays: 60,
   strokesAs: 'lost' as const,
   deleteAt: null,

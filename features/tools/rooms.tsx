@@ -9,13 +9,17 @@ import { LEAST_LOFT } from '@/core/tools/landing-options';
 import { USUAL_PLACE } from '@/core/tools/landing-place';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel, straysOf } from '@/core/tools/strays';
+import { biasOf, biasOfDay } from '@/core/tools/play-as';
+import { swingChart } from '@/core/tools/swing-chart';
 import { placeOn } from '@/core/tools/terrain';
+import { dayIn } from '@/core/units/day';
 import { requireCoach } from '@/server/actor';
 import { boardOf, type Board } from '@/server/known/board';
 import { knownOf } from '@/server/known/known';
 import { readLandingAsked } from './landing/asked';
 import { LandingPage, type LandingProps } from './landing/landing-page';
 import { PuttsPage, type PuttsProps } from './putts/putts-page';
+import { SwingPage } from './swing/swing-page';
 import { ToolsPage } from './tools-page';
 
 type Desk = Awaited<ReturnType<typeof requireCoach>>;
@@ -139,6 +143,34 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
       greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
       green={green ? { greenId: green.greenId, plan: green.plan, stations: stations.map(({ lie: _lie, ...rest }) => rest) } : null}
       units={academy.units}
+    />
+  );
+}
+
+/** A player's swing lengths; without one in the address, of whoever has most balls. */
+export async function SwingRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const { data, academy } = await requireCoach(slug);
+  const asked = askedSchema.parse(params);
+  const players = await data.listPlayers();
+  const likeliest = players.toSorted((one, other) => other.balls - one.balls)[0]?.player.playerId;
+  const playerId = asked.for ?? likeliest;
+  const found = playerId ? await data.getPlayer(playerId) : null;
+  const carried = found ? await data.carriedShots(found.player.playerId) : [];
+  const clubs = (found?.clubs ?? []).flatMap(({ label, loftDeg }) => (loftDeg === null ? [] : [{ label, loftDeg }]));
+  const chart = swingChart(carried, found?.player.swingMarks ?? [], clubs);
+  const day = await data.dayInAcademy();
+  return (
+    <SwingPage
+      slug={slug}
+      players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+      player={found && { id: found.player.playerId, name: found.player.name, marks: found.player.swingMarks, clubs }}
+      chart={chart}
+      bias={biasOf(carried)}
+      today={biasOfDay(
+        carried.filter(({ playedAt }) => dayIn(new Date(playedAt), academy.timeZone) === day),
+        chart,
+      )}
+      units={found?.player.units ?? academy.units}
     />
   );
 }

@@ -129,10 +129,10 @@ function kitSent({ coach, today, games, players, bests }: Answer<'kitOf'>): NonN
     today,
     games,
     players: players.map((player) => {
-      const { playerId, name, clubs, favourite } = player;
-      return { playerId, name, clubs, favourite, ...playerSent(player) };
+      const { playerId, name, clubs, swingMarks, favourite } = player;
+      return { playerId, name, clubs, marks: swingMarks, favourite, ...playerSent(player) };
     }),
-    guest: { ...playerSent(newPlayer('', coach.units)), clubs: [], favourite: null },
+    guest: { ...playerSent(newPlayer('', coach.units)), clubs: [], marks: [], favourite: null },
     bests,
   };
 }

@@ -1,4 +1,5 @@
-import { along, distance, leftOf, unit, type Point } from '@/core/geometry/point';
+import { boxOf } from '@/core/geometry/polygon';
+import { along, leftOf, unit, type Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Routes } from '@/core/tools/landing-routes';
 import type { UnitSystem } from '@/core/units/length';
@@ -27,18 +28,22 @@ const ROOM_M = 7;
 export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units }: Props) {
   const forward = unit(ball, hole);
   const right = leftOf(forward).map((x) => -x) as unknown as Point;
-  const middle = along(ball, forward, distance(ball, hole) / 2);
-  const span = [Math.abs(hole[0] - ball[0]) + 2 * ROOM_M, Math.abs(hole[1] - ball[1]) + 2 * ROOM_M] as const;
-  const view: PlanView = { middle, perM: Math.min(WIDE / span[0], HIGH / span[1]), wide: WIDE, high: HIGH };
-  const at = (metres: number, aside = 0) => toPixels(view, along(along(ball, forward, metres), right, aside));
-  const [bx, by] = at(0);
-  const [hx, hy] = toPixels(view, hole);
+  const place = (metres: number, aside = 0) => along(along(ball, forward, metres), right, aside);
   const careful = routes?.careful && routes.careful.aim;
   const angle = careful ? (careful.rightDeg * Math.PI) / 180 : 0;
-  const aim =
-    careful && (careful.rightDeg !== 0 || !routes?.bold || careful.distanceM !== routes.bold.aim.distanceM)
-      ? at(careful.distanceM * Math.cos(angle), careful.distanceM * Math.sin(angle))
-      : null;
+  const elsewhere = careful && (careful.rightDeg !== 0 || !routes?.bold || careful.distanceM !== routes.bold.aim.distanceM);
+  const aimed = elsewhere ? place(careful.distanceM * Math.cos(angle), careful.distanceM * Math.sin(angle)) : null;
+  const { min, max } = boxOf([ball, hole, ...(aimed ? [aimed] : [])]);
+  const view: PlanView = {
+    middle: [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2],
+    perM: Math.min(WIDE / (max[0] - min[0] + 2 * ROOM_M), HIGH / (max[1] - min[1] + 2 * ROOM_M)),
+    wide: WIDE,
+    high: HIGH,
+  };
+  const aim = aimed && toPixels(view, aimed);
+  const at = (metres: number) => toPixels(view, place(metres));
+  const [bx, by] = at(0);
+  const [hx, hy] = toPixels(view, hole);
   const across = unit([0, 0], [forward[1], forward[0]]);
   return (
     <svg viewBox={`0 0 ${WIDE} ${HIGH}`} width="100%" role="img" aria-label={label} style={{ display: 'block', borderRadius: 4 }}>
