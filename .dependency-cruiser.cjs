@@ -85,7 +85,7 @@ module.exports = {
     room('server', '^server/', ['core', 'db']),
     room('features', '^features/', ['core', 'server', 'ui', 'workers']),
     room('app', '^app/', ['features', 'ui']),
-    room('ui', '^ui/', ['core/units']),
+    room('ui', '^ui/', ['core/units', 'core/measures']),
     room('workers', '^workers/', ['core']),
     room('cli', '^cli/', ['core']),
     room('scripts', '^scripts/', ['core', 'db', 'cli', 'server/front']),

@@ -11,6 +11,8 @@ import type { FilledParts } from '@/core/plan/filled';
 import type { FillTask } from '@/core/plan/fill-task';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
+import type { OutlookTask } from '@/core/tools/outlook-task';
+import type { ShortGames } from '@/core/tools/short-game';
 import { TooMany } from './turns';
 
 /**
@@ -57,7 +59,7 @@ function pool(): Piscina {
 }
 
 /** An answer, in a box of its own: it may be that there is none. */
-type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | RoundByNeed | null };
+type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | RoundByNeed | ShortGames | null };
 
 const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
 
@@ -81,8 +83,9 @@ export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Pro
 export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledParts>;
 export function sum(task: BlockTestTask, how?: { urgent?: boolean }): Promise<BlockTest>;
 export function sum(task: NeedTask, how?: { urgent?: boolean }): Promise<RoundByNeed | null>;
+export function sum(task: OutlookTask, how?: { urgent?: boolean }): Promise<ShortGames>;
 export async function sum(
-  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask,
+  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask,
   { urgent = false } = {},
 ): Promise<Kept['answer']> {
   // What is believed follows from the balls.

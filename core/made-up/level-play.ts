@@ -4,6 +4,7 @@ import { SHOT_TYPES, type ShotType, type Surface } from '../golf/words';
 import { normalCdf, normalQuantile } from '../math/normal';
 import { along, type Curve } from '../math/piecewise';
 import { METRES_PER, toMetres } from '../units/length';
+import { APPROACH_SPREAD, approachLeftFt, greensHit } from '../golf/approach';
 import { expectedPutts, leavesOf, makeRate, referencePutting } from '../golf/putting';
 import { DROPS_PAST_M, DROPS_WIDE_M, depthSdOf, MISHIT_REACH, mishitRate, SHORT_SDS } from './simulate';
 import { offGreenChance } from '../skill/trouble';
@@ -181,11 +182,11 @@ export class LevelPlay {
     }));
     const all = cells.reduce((sum, { share }) => sum + share, 0);
     const stays = cells.reduce((sum, { share, offGreen }) => sum + share * offGreen, 0) / all;
-    const hit = Math.max(0.3, along(GREENS_HIT, this.level));
+    const hit = greensHit(this.level);
     const offGreen = (18 - hit) / (1 - stays) + FROM_FARTHER;
     // First putts: of greens that were hit, and after the shots from off the green that stopped on it.
     const first: Mass = new Float64Array(FEET_POINTS);
-    const median = along(APPROACH_LEFT_FT, this.level);
+    const median = approachLeftFt(this.level);
     for (const share of middles(200)) put(first, median * Math.exp(APPROACH_SPREAD * normalQuantile(share)), hit / 200);
     for (const { share, shotType, surface, band, medianLeftM: left } of cells) {
       const { lefts, weights, holeOutRate } = stopsOf(this.level, surface, middleM(shotType, band), left);
@@ -246,23 +247,6 @@ function quantileOf(values: Float64Array, weights: Float64Array, share: number):
   return values[order.at(-1)!]!;
 }
 
-/** Greens hit in a round, and where the first putt after one lies in the middle, in feet, with the spread of its logarithm. */
-const GREENS_HIT: Curve = [
-  [-5, 12],
-  [0, 10],
-  [7, 7.5],
-  [18, 5],
-  [26, 3.4],
-  [40, 1.6],
-  [54, 0.6],
-];
-const APPROACH_LEFT_FT: Curve = [
-  [-5, 15.5],
-  [0, 19],
-  [18, 24],
-  [54, 30],
-];
-const APPROACH_SPREAD = 0.75;
 /** Shots from inside 100 yd in a round that do not follow a missed green: second shots on short holes, thirds on long ones. */
 const FROM_FARTHER = 1;
 

@@ -10,14 +10,20 @@ import { USUAL_PLACE } from '@/core/tools/landing-place';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel, straysOf } from '@/core/tools/strays';
 import { biasOf, biasOfDay } from '@/core/tools/play-as';
+import { extraOfLevel } from '@/core/tools/outlook';
+import { shortGameOfLevel } from '@/core/tools/short-game';
 import { swingChart } from '@/core/tools/swing-chart';
 import { placeOn } from '@/core/tools/terrain';
 import { dayIn } from '@/core/units/day';
 import { requireCoach } from '@/server/actor';
 import { boardOf, type Board } from '@/server/known/board';
 import { knownOf } from '@/server/known/known';
+import { mixOf } from '@/server/known/yardsticks';
+import { sum } from '@/server/sums';
 import { readLandingAsked } from './landing/asked';
 import { LandingPage, type LandingProps } from './landing/landing-page';
+import { MeasuresPage } from './measures/measures-page';
+import { OutlookPage } from './outlook/outlook-page';
 import { PuttsPage, type PuttsProps } from './putts/putts-page';
 import { SwingPage } from './swing/swing-page';
 import { ToolsPage } from './tools-page';
@@ -171,6 +177,56 @@ export async function SwingRoom({ slug, params }: { slug: string; params: Record
         chart,
       )}
       units={found?.player.units ?? academy.units}
+    />
+  );
+}
+
+/** What the short game of somebody is worth in a round. */
+export async function OutlookRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const desk = await requireCoach(slug);
+  const { data, academy, model } = desk;
+  const asked = askedSchema.parse(params);
+  const [players, found] = await Promise.all([data.listPlayers(), asked.for ? data.getPlayer(asked.for) : null]);
+  const level = found?.player.level ?? USUAL_LEVEL;
+  const known = found ? await knownOf(desk, found.player) : null;
+  const usual = shortGameOfLevel(model, level);
+  const games =
+    found && known
+      ? await sum({ kind: 'outlook', version: model.version, level, ...known.made, mix: [...mixOf(model, found.player)] }, { urgent: true })
+      : { level, own: usual, atLevel: { putting: usual, chipping: usual, pitching: usual, bunker: usual }, draws: [] };
+  return (
+    <OutlookPage
+      // Another player begins with their own greens.
+      key={found?.player.playerId ?? 'level'}
+      players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+      player={found && known ? { id: found.player.playerId, name: found.player.name, balls: known.evidence.balls } : null}
+      games={games}
+      extra={extraOfLevel(level, usual)}
+      strays={known ? straysOf(known.belief, model) : asLevel(level)}
+      units={academy.units}
+    />
+  );
+}
+
+/** What somebody measures with. */
+export async function MeasuresRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
+  const { data, academy } = await requireCoach(slug);
+  const asked = askedSchema.parse(params);
+  const [players, found] = await Promise.all([data.listPlayers(), asked.for ? data.getPlayer(asked.for) : null]);
+  const of = found?.player;
+  const { paceM, clubM, putterM, shoeM } = of ?? academy;
+  return (
+    <MeasuresPage
+      key={of?.playerId ?? 'coach'}
+      slug={slug}
+      players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+      whose={{
+        playerId: of?.playerId ?? null,
+        name: of?.name ?? 'the coach',
+        own: { paceM, clubM, putterM, shoeM, flagstickM: academy.flagstickM },
+        changeAt: of ? `/a/${slug}/players/${of.playerId}/edit` : `/a/${slug}/settings`,
+      }}
+      units={of?.units ?? academy.units}
     />
   );
 }

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { Form } from 'react-bootstrap';
 import { PrintButton } from '../../form/print-button';
 import { PaceWalk } from '../../form/pace-walk';
-import { savePaceAction } from './actions';
+import { savePaceAction } from '../../form/pace-action';
 import styles from './sheet.module.scss';
 
 type Props = {
