@@ -69,6 +69,14 @@ const ROOMS = async () => {
     `/sessions/${session_id}`,
     '/logbook',
     '/settings',
+    '/tools',
+    '/tools/landing',
+    `/tools/landing?for=${player_id}&green=${green_id}`,
+    '/tools/landing?l=sand',
+    `/tools/putts?for=${player_id}`,
+    `/tools/swing?for=${player_id}`,
+    '/tools/measures',
+    `/tools/outlook?for=${player_id}`,
   ];
 };
 /** The rooms are looked at in so many parts, side by side. */

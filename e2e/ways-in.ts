@@ -54,6 +54,12 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/sessions/[session]/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}`,
   'a/[academy]/sessions/[session]/board/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}/board`,
   'a/[academy]/settings/page.tsx': ({ slug }) => `/a/${slug}/settings`,
+  'a/[academy]/tools/page.tsx': ({ slug }) => `/a/${slug}/tools`,
+  'a/[academy]/tools/landing/page.tsx': ({ slug, playerId, greenId }) => `/a/${slug}/tools/landing?for=${playerId}&green=${greenId}`,
+  'a/[academy]/tools/putts/page.tsx': ({ slug, playerId, greenId }) => `/a/${slug}/tools/putts?for=${playerId}&green=${greenId}`,
+  'a/[academy]/tools/swing/page.tsx': ({ slug, playerId }) => `/a/${slug}/tools/swing?for=${playerId}`,
+  'a/[academy]/tools/measures/page.tsx': ({ slug, playerId }) => `/a/${slug}/tools/measures?for=${playerId}`,
+  'a/[academy]/tools/outlook/page.tsx': ({ slug, playerId }) => `/a/${slug}/tools/outlook?for=${playerId}`,
 };
 
 /** Pages that anybody may see: they show nothing of any academy. */
@@ -172,6 +178,7 @@ const settings: Settings = {
   clubM: null,
   putterM: null,
   flagstickM: null,
+  shoeM: null,
   halfLifeDays: 60,
 };
 const now = () => new Date();
@@ -207,6 +214,7 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   keepAcademyAction: () => [],
   saveDreadsAction: ({ playerId }) => [playerId, { 'pitch|fairway': 4 }],
   saveRoundMixAction: ({ playerId }) => [playerId, { 'chip|fairway|1': 2 }],
+  saveSwingMarksAction: ({ playerId }) => [playerId, ['hip', 'chest']],
   stopAction: ({ sessionId }) => [sessionId],
   resumeAction: ({ sessionId }) => [sessionId],
 };

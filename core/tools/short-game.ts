@@ -3,6 +3,7 @@ import { APPROACH_SPREAD, approachLeftFt } from '../golf/approach';
 import { makeRate, nextPutt, referencePutting, type PuttingSkill } from '../golf/putting';
 import { familyOf, type Family } from '../golf/shot-types';
 import { normalQuantile } from '../math/normal';
+import { cellKey } from '../skill/cells';
 import type { Belief } from '../skill/diagnose';
 import type { SkillModel } from '../skill/model';
 import { puttingOf, SPREAD } from '../skill/parameters';
@@ -23,8 +24,10 @@ const LOOKS = 32;
 const FIRST_PUTTS = Array.from({ length: 24 }, (_, i) => Math.exp(APPROACH_SPREAD * normalQuantile((i + 0.5) / 24)));
 /** Draws that stand for all. */
 const MOST_DRAWS = 40;
-/** A ball that stays off the green is chipped to so many feet: what is usual from a few yards. A judgement. */
-const SECOND_CHIP_FT = 5;
+/** A ball that stays off the green is chipped again: from light rough, about so far. A judgement. */
+const SECOND_CHIP = { shotType: 'chip', surface: 'light_rough', distanceM: 12 * METRES_PER.yd } as const;
+/** Whoever misses the green twice has chipped it to so many feet at last. */
+const LAST_CHIP_FT = 6;
 
 /** Putting at distances of a grid, read between them. */
 type Putting = (ft: number) => readonly [one: number, two: number];
@@ -63,20 +66,35 @@ function gameOf(model: SkillModel, level: number, mix: ReadonlyMap<string, numbe
   );
   const near = new Float64Array(5);
   const { stops, anywhere } = stopsOf(draw?.rest[SPREAD] ?? 0);
+  /** Where balls of a cell stop, in metres, each as likely as the others. */
+  const stopsFrom = (cell: number, distanceM: number): number[] => {
+    const { shotType } = prior.cells[cell]!;
+    const median = Math.exp(prior.at(cell, distanceM).mu + (draw && familyOf(shotType) !== leveled ? draw.delta[cell]! : 0));
+    return Array.from({ length: LOOKS }, (_, look) => {
+      const i = Math.floor(((look + 0.5) * STOPS) / LOOKS);
+      return stops[i]! * (i < anywhere ? distanceM : median);
+    });
+  };
+  // The second chip, as counts of all strokes from then on.
+  const again = new Float64Array(near.length);
+  for (const left of stopsFrom(
+    prior.index.get(cellKey(SECOND_CHIP.shotType, SECOND_CHIP.surface, SECOND_CHIP.distanceM))!,
+    SECOND_CHIP.distanceM,
+  )) {
+    const off = offGreenChance(left);
+    addPutts(again, putting, left / METRES_PER.ft, 1, (1 - off) / LOOKS);
+    addPutts(again, putting, LAST_CHIP_FT, 2, off / LOOKS);
+  }
   let all = 0;
   for (let cell = 0; cell < prior.offGreen; cell++) {
-    const { key, shotType, distanceM } = prior.cells[cell]!;
+    const { key, distanceM } = prior.cells[cell]!;
     const uses = mix.get(key) ?? 0;
     if (uses <= 0) continue;
     all += uses;
-    const median = Math.exp(prior.at(cell, distanceM).mu + (draw && familyOf(shotType) !== leveled ? draw.delta[cell]! : 0));
-    for (let look = 0; look < LOOKS; look++) {
-      const i = Math.floor(((look + 0.5) * STOPS) / LOOKS);
-      const left = stops[i]! * (i < anywhere ? distanceM : median);
-      const weight = uses / LOOKS;
-      const off = offGreenChance(left);
+    for (const left of stopsFrom(cell, distanceM)) {
+      const [weight, off] = [uses / LOOKS, offGreenChance(left)];
       addPutts(near, putting, left / METRES_PER.ft, 1, weight * (1 - off));
-      addPutts(near, putting, SECOND_CHIP_FT, 2, weight * off);
+      again.forEach((p, strokes) => (near[Math.min(near.length - 1, strokes + 1)]! += weight * off * p));
     }
   }
   const green = new Float64Array(4);

@@ -57,11 +57,11 @@ export type LandingProps = {
 export function LandingPage({ slug, asked, usual, players, player, greens, green, units }: LandingProps) {
   const router = useRouter();
   const [place, setPlace] = useState(asked.place);
-  const [known, setKnown] = useState(asked.place);
-  // Another station, chosen in the address, is another place.
-  if (known !== asked.place && JSON.stringify(known) !== JSON.stringify(asked.place)) {
-    setKnown(asked.place);
-    setPlace(asked.place);
+  const [seen, setSeen] = useState(asked.place);
+  // Another station, chosen in the address, is another place; what was typed here is in the address already.
+  if (seen !== asked.place) {
+    setSeen(asked.place);
+    if (JSON.stringify(place) !== JSON.stringify(asked.place)) setPlace(asked.place);
   }
   const [tried, setTried] = useState<RunFactor | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -100,7 +100,6 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
   };
   const change = (next: LandingPlace) => {
     setPlace(next);
-    setKnown(next);
     setMoved(null);
     window.history.replaceState(null, '', window.location.pathname + asLandingQuery({ ...asked, place: next }, usual));
   };

@@ -66,7 +66,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
     { what: 'One more green hit', over: outlookOf({ ...round, greens: Math.min(HOLES, round.greens + HOLES / holes) }, holes).over },
     ...(player
       ? FAMILIES.map((family) => ({
-          what: `${FAMILY_WORDS[family]} as level ${sayLevel(level)} plays it`,
+          what: `${FAMILY_WORDS[family]} at level ${sayLevel(level)}`,
           over: outlookOf({ ...round, game: games.atLevel[family] }, holes).over,
         }))
       : []),
