@@ -39,6 +39,7 @@ const ROOMS = async () => {
     '/games/new?library=weathervane',
     '/games/new?library=bag-check',
     `/games/${game_id}`,
+    `/games/${game_id}/levels`,
     `/games/${game_id}/edit`,
     `/games/${game_id}/sheet`,
     `/games/${game_id}/at/s1`,

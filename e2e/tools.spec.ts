@@ -222,3 +222,17 @@ test('a length in anything, a stride that is checked, and a card', async ({ page
   await expect(page.getByText('A pace is 30 in. 7% longer than before.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Card' }).getByRole('row', { name: /^10 / }).first()).toBeVisible();
 });
+
+test('what each level scores in a game: on its own page, to print', async ({ page }) => {
+  await page.goto(`${HOME}/games`);
+  await page.getByRole('link', { name: /Lantern Six/ }).click();
+  await page.getByRole('link', { name: 'Scores by level' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lantern Six by level' })).toBeVisible();
+  const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
+  await expect(rows).toHaveCount(9);
+  const median = async (row: number) => parseFloat((await rows.nth(row).getByRole('cell').first().textContent())!);
+  expect(await median(0)).toBeGreaterThan(await median(8));
+  await expect(rows.first()).toContainText('+5');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('link', { name: 'To the game' })).toBeHidden();
+});

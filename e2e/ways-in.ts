@@ -19,6 +19,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/games/library/page.tsx': ({ slug }) => `/a/${slug}/games/library`,
   'a/[academy]/games/library/[key]/page.tsx': ({ slug }) => `/a/${slug}/games/library/three-hoops`,
   'a/[academy]/games/[game]/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/${gameId}`,
+  'a/[academy]/games/[game]/levels/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/${gameId}/levels`,
   'a/[academy]/games/[game]/edit/page.tsx': ({ slug, gameId }) => `/a/${slug}/games/${gameId}/edit`,
   'a/[academy]/games/[game]/sheet/page.tsx': ({ slug, gameId, playerId }) => `/a/${slug}/games/${gameId}/sheet?by=${playerId}`,
   'a/[academy]/games/[game]/at/[station]/page.tsx': ({ slug, gameId, spec }) => `/a/${slug}/games/${gameId}/at/${spec.stations[0]!.key}`,

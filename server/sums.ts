@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { SumAnswer, SumTask } from '@/core/board/sums';
+import type { LevelChartTask, LevelLine } from '@/core/forecast/level-chart';
 import type { NeedTask, RoundByNeed } from '@/core/plan/by-need';
 import type { BlockTest, BlockTestTask } from '@/core/plan/block-test';
 import type { FilledParts } from '@/core/plan/filled';
@@ -59,7 +60,7 @@ function pool(): Piscina {
 }
 
 /** An answer, in a box of its own: it may be that there is none. */
-type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | RoundByNeed | ShortGames | null };
+type Kept = { answer: SumAnswer | Proposal | FilledParts | BlockTest | RoundByNeed | ShortGames | LevelLine[] | null };
 
 const kept = new LRUCache<string, Kept>({ maxSize: KEPT_BYTES, sizeCalculation: bytesOf });
 
@@ -84,8 +85,9 @@ export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledP
 export function sum(task: BlockTestTask, how?: { urgent?: boolean }): Promise<BlockTest>;
 export function sum(task: NeedTask, how?: { urgent?: boolean }): Promise<RoundByNeed | null>;
 export function sum(task: OutlookTask, how?: { urgent?: boolean }): Promise<ShortGames>;
+export function sum(task: LevelChartTask, how?: { urgent?: boolean }): Promise<LevelLine[]>;
 export async function sum(
-  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask,
+  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask | LevelChartTask,
   { urgent = false } = {},
 ): Promise<Kept['answer']> {
   // What is believed follows from the balls.

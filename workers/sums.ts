@@ -2,6 +2,7 @@ import { setPriority } from 'node:os';
 import { shippedReference } from '@/core/golf/reference';
 import { modelOf } from '@/core/skill/model';
 import { doSum, type SumTask } from '@/core/board/sums';
+import { doLevelChart, type LevelChartTask } from '@/core/forecast/level-chart';
 import { doNeed, type NeedTask } from '@/core/plan/by-need';
 import { doBlockTest, type BlockTestTask } from '@/core/plan/block-test';
 import { doFill, type FillTask } from '@/core/plan/fill-task';
@@ -13,7 +14,8 @@ setPriority(0, 10);
 
 const model = modelOf(shippedReference);
 
-export default function answer(task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask) {
+export default function answer(task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask | LevelChartTask) {
+  if (task.kind === 'level_chart') return doLevelChart(model, task);
   if (task.kind === 'outlook') return doOutlook(model, task);
   if (task.kind === 'fill') return doFill(model, task);
   if (task.kind === 'by_need') return doNeed(model, task);

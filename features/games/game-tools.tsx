@@ -16,6 +16,9 @@ export function GameTools({ slug, gameId, archived }: Props) {
       <Link href={`${address}/new?copy=${gameId}`} className="btn btn-outline-dark btn-sm">
         Duplicate
       </Link>
+      <Link href={`${address}/${gameId}/levels`} className="btn btn-outline-dark btn-sm">
+        Scores by level
+      </Link>
       <a href={`${address}/${gameId}/file`} className="btn btn-outline-dark btn-sm" download>
         Save as a file
       </a>

@@ -16,6 +16,7 @@ import { lengthsOf, measuresOf } from '@/core/game/sizes';
 import { requireCoach } from '@/server/actor';
 import { deadOnPhones, publicUrl } from '@/server/public-url';
 import { uuidOr404 } from '@/server/params';
+import { sum } from '@/server/sums';
 import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
 import { candidatesOf } from '../forecast/candidates';
@@ -28,6 +29,7 @@ import { SchemeLine } from './scoring/picture';
 import { NARROW_SIDE } from './side';
 import { GamePage } from './game-page';
 import { ImportGame } from './import-game';
+import { LevelsPage } from './levels-page';
 import { LibraryGamePage } from './library-pages';
 import { SheetChoices } from './sheet/sheet-choices';
 import { SheetPage } from './sheet/sheet-page';
@@ -170,6 +172,15 @@ export async function GameRoom({ slug, gameId, again }: { slug: string; gameId: 
       again={[again ?? []].flat().filter((id) => known.has(id))}
     />
   );
+}
+
+/** What each level scores in a game. */
+export async function LevelsRoom({ slug, gameId }: { slug: string; gameId: string }) {
+  const { data, academy, model } = await requireCoach(slug);
+  const game = await data.getGame(uuidOr404(gameId));
+  if (!game) notFound();
+  const chart = await sum({ kind: 'level_chart', version: model.version, game: game.spec });
+  return <LevelsPage slug={slug} gameId={game.gameId} spec={game.spec} units={academy.units} chart={chart} />;
 }
 
 export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: string }) {
