@@ -3,7 +3,7 @@ import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { bestOfGames } from '@/db/queries/bests';
-import { carriedShots } from '@/db/queries/carried';
+import { carriedShots, puttRuns } from '@/db/queries/carried';
 import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
@@ -34,6 +34,7 @@ export const QUERIES = {
   bestOfGames,
   carriedShots,
   kitOf,
+  puttRuns,
   takeIn,
 };
 type Queries = typeof QUERIES;

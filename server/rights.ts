@@ -34,6 +34,7 @@ export const MAY = {
 
   // Tools.
   carriedShots: DESK,
+  puttRuns: DESK,
 
   // Games and greens.
   listGames: DESK,

@@ -1,8 +1,9 @@
 import { carryOf, type CarriedShot } from '@/core/tools/carried';
-import { and, desc, eq, isNotNull, ne, or } from 'drizzle-orm';
+import type { Station } from '@/core/game/station';
+import { and, desc, eq, isNotNull, ne, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { session, shot } from '../schema';
+import { session, sessionPlayer, shot } from '../schema';
 
 /** More than so many of the newest say nothing new. */
 const MOST = 600;
@@ -51,4 +52,25 @@ export async function carriedShots(db: Db, actor: Actor, playerId: string): Prom
     );
     return carryM === null ? [] : [{ ...rest, playedAt: new Date(playedAt).toISOString(), carryM }];
   });
+}
+
+/** How the putts of a player's sessions run, by station, where their games say so. */
+export async function puttRuns(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+): Promise<{ sessionId: string; phase: number; stationKey: string; slope: Station['slope']; breaks: Station['breaks'] }[]> {
+  const says = sql`${session.spec} @? '$.** ? (@.breaks != null || @.slope != null)'`;
+  const rows = await db
+    .select({ sessionId: session.sessionId, spec: session.spec })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .where(and(eq(session.academyId, actor.academyId), eq(sessionPlayer.playerId, playerId), says));
+  return rows.flatMap(({ sessionId, spec }) =>
+    [...spec.leadIn, spec].flatMap(({ stations }, phase) =>
+      (stations ?? spec.stations)
+        .filter(({ slope, breaks }) => slope !== null || breaks !== null)
+        .map(({ key: stationKey, slope, breaks }) => ({ sessionId, phase, stationKey, slope, breaks })),
+    ),
+  );
 }

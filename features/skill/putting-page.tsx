@@ -3,6 +3,9 @@ import { isPutt } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
+import { byBreak } from '@/core/board/by-break';
+import { referencePutting } from '@/core/golf/putting';
+import { say } from '@/core/golf/words';
 import { makeBins, makeCurve, missesOf, puttingSkills, type Spread80 } from '@/core/board/putting';
 import type { SkillModel } from '@/core/skill/model';
 import type { Shot } from '@/core/shot/shot';
@@ -22,6 +25,8 @@ type Props = {
   board: Board;
   /** All ordinary putts that were played as balls of their own. */
   putts: Shot[];
+  /** How putts run from stations whose games say so. */
+  runs: Answer<'puttRuns'>;
   asked: BoardAsked;
   narrowings: Answer<'narrowings'>;
   strokes: StrokesAs;
@@ -30,12 +35,18 @@ type Props = {
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Putting: how often putts drop, and whether it is the line or the pace. */
-export function PuttingPage({ slug, model, player, board, putts, asked, narrowings, strokes }: Props) {
+export function PuttingPage({ slug, model, player, board, putts, runs, asked, narrowings, strokes }: Props) {
   const { known, level, diagnosis } = board;
   const bins = makeBins(known.evidence);
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
   const { line, pace } = puttingSkills(model, known.belief, level);
   const misses = missesOf(putts);
+  const runAt = new Map(runs.map((one) => [`${one.sessionId}|${one.phase}|${one.stationKey}`, one]));
+  const byRun = byBreak(
+    putts,
+    ({ sessionId, phase, stationKey }) => runAt.get(`${sessionId}|${phase}|${stationKey}`) ?? null,
+    referencePutting(level),
+  );
   const findings = diagnosis.findings.filter(({ shotType }) => isPutt(shotType));
   return (
     <div className="desk">
@@ -92,6 +103,41 @@ export function PuttingPage({ slug, model, player, board, putts, asked, narrowin
           <p className="small-print">
             No miss has a direction yet. Tap the target where the ball stopped: then it shows whether line or pace was off.
           </p>
+        )}
+        {byRun.length > 0 && (
+          <>
+            <h3>By slope and break</h3>
+            <table className="table table-sm">
+              <thead>
+                <tr>
+                  <th scope="col">Runs</th>
+                  <th scope="col" className="text-end">
+                    Holed
+                  </th>
+                  <th scope="col" className="text-end">
+                    Level {sayLevel(level)}
+                  </th>
+                  <th scope="col" className="text-end">
+                    Short
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {byRun.map(({ run, putts: of, holed, expected, short, directed }) => (
+                  <tr key={run}>
+                    <th scope="row" className="fw-semibold">
+                      {capital(say(run))}
+                    </th>
+                    <td className="text-end text-nowrap">
+                      {holed} of {of}
+                    </td>
+                    <td className="text-end">{expected.toFixed(1)}</td>
+                    <td className="text-end text-nowrap">{directed === 0 ? '–' : `${short} of ${directed}`}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </>
         )}
         <h3>By distance</h3>
         <table className="table table-sm mb-0">

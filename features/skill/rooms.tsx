@@ -105,9 +105,10 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
   const now = new Date();
   const { filter } = boardAsked(asked, academy.timeZone, now);
   const against = typeof asked.against === 'string' ? undefined : asked.against;
-  const [board, narrowings, putts] = await Promise.all([
+  const [board, narrowings, runs, putts] = await Promise.all([
     boardOf(desk, player, { filter, against }),
     data.narrowings(player.playerId),
+    data.puttRuns(player.playerId),
     data.shotsOfCell(player.playerId, filterOf(asked, academy.timeZone, now), {
       shotType: 'putt',
       surface: 'green',
@@ -122,6 +123,7 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
       player={player}
       board={board}
       putts={putts}
+      runs={runs}
       asked={asked}
       narrowings={narrowings}
       strokes={academy.strokesAs}
