@@ -236,3 +236,18 @@ test('what each level scores in a game: on its own page, to print', async ({ pag
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('link', { name: 'To the game' })).toBeHidden();
 });
+
+test('rungs along one line become a game, with how it breaks', async ({ page }) => {
+  await page.goto(`${HOME}/tools/putts`);
+  const rungs = page.getByRole('region', { name: 'Rungs' });
+  await rungs.getByLabel('Measured in').selectOption('feet');
+  await rungs.getByLabel('Rungs').fill('5');
+  await rungs.getByLabel('Break').selectOption('Left to right');
+  await expect(rungs.getByText('3 ft, 6 ft, 9 ft, 12 ft and 15 ft.')).toBeVisible();
+  await rungs.getByLabel('Rungs').fill('40');
+  await expect(rungs.getByText('At most 12.')).toBeVisible();
+  await rungs.getByLabel('Rungs').fill('5');
+  await rungs.getByRole('link', { name: 'Make a game of them' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('5 rungs along one line');
+  await expect(page.getByRole('button', { name: /^5\. 15 ft putt left to right/ })).toBeVisible();
+});

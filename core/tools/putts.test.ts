@@ -5,6 +5,7 @@ import { evenGreen, rollPutt } from '../physics/putt';
 import { aimPast, USUAL_FRINGE_SHARE } from './fringe';
 import { PACES, pathOf, planPutt } from './putt-line';
 import { puttOdds } from './putt-odds';
+import { rungDistances, rungsSchema } from './rungs';
 
 const ft = (feet: number) => feet * METRES_PER.ft;
 const [dying, usual, firm] = PACES.map(({ pastM }) => pastM) as [number, number, number];
@@ -91,5 +92,15 @@ describe('from the fringe', () => {
   });
   test('where no ball stops there is no such hole', () => {
     expect(aimPast({ fringeM: 2, greenM: 6, slope: -0.08, stimpFt: 11 }, 0.5).byModel).toBeNull();
+  });
+});
+
+describe('rungs along one line', () => {
+  const rungs = { firstM: 0.9, stepM: 0.9, rungs: 4, unit: 'putter', slope: null, breaks: 'left_to_right' } as const;
+  test('each is so much farther than the one before', () => {
+    expect(rungDistances(rungsSchema.parse(rungs))).toEqual([0.9, 1.8, 2.7, 3.6]);
+  });
+  test('too many for a green are refused beside their number', () => {
+    expect(rungsSchema.safeParse({ ...rungs, stepM: 5, rungs: 12 }).error?.issues[0]).toMatchObject({ path: ['rungs'] });
   });
 });

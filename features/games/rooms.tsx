@@ -10,6 +10,7 @@ import { SCHEME_KINDS } from '@/core/game/scoring';
 import { keptAsGame } from '@/core/game/open';
 import type { GameSpec } from '@/core/game/spec';
 import { landingStartSchema } from '@/core/tools/landing-start';
+import { rungsSchema } from '@/core/tools/rungs';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { lengthsOf, measuresOf } from '@/core/game/sizes';
@@ -21,7 +22,7 @@ import { sayMoment } from '@/core/units/say-moment';
 import { Designer } from './designer/designer';
 import { candidatesOf } from '../forecast/candidates';
 import type { Candidate } from '../forecast/use-beliefs';
-import { copyOf, gameOn, landingGame, newGame } from './designer/new-game';
+import { copyOf, gameOn, landingGame, newGame, rungsGame } from './designer/new-game';
 import { gameRows, readyRows } from './game-rows';
 import { GamesTable } from './games-table';
 import table from './games-table.module.scss';
@@ -85,19 +86,23 @@ export async function GamesRoom({ slug }: { slug: string }) {
 }
 
 /**
- * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, a landing spot, or the plain one.
+ * From what a new game starts: a way of scoring, a library game, another game, what was called in a session, a green, a landing spot, putts along one line, or the plain one.
  */
-type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by' | 'landing', string | undefined>>;
+type Start = Partial<Record<'library' | 'copy' | 'session' | 'green' | 'by' | 'landing' | 'rungs', string | undefined>>;
 
 type Begun = { initial: GameSpec; greenId: string | null };
 
-async function beginGame({ data, academy }: Desk, { library, copy, session, green, by, landing }: Start): Promise<Begun | null> {
+async function beginGame({ data, academy }: Desk, { library, copy, session, green, by, landing, rungs }: Start): Promise<Begun | null> {
   const { units } = academy;
   if (landing) {
     const start = landingStartSchema.safeParse(readJson(landing));
     if (!start.success) return null;
     const row = start.data.on && (await data.getGreen(start.data.on.green));
     return { initial: landingGame(start.data, units, row?.plan ?? null), greenId: row?.greenId ?? null };
+  }
+  if (rungs) {
+    const read = rungsSchema.safeParse(readJson(rungs));
+    return read.success ? { initial: rungsGame(read.data, units), greenId: null } : null;
   }
   if (copy) {
     const game = await data.getGame(uuidOr404(copy));

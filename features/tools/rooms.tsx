@@ -95,6 +95,7 @@ export async function PuttsRoom({ slug, params }: { slug: string; params: Record
       player={found && board ? { id: found.player.playerId, name: found.player.name, balls: board.known.evidence.balls } : null}
       strays={board ? straysOf(board.known.belief, model) : asLevel(USUAL_LEVEL)}
       next={board && nextPutts(board)}
+      putterM={found?.player.putterM ?? academy.putterM}
       greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
       green={green ? { greenId: green.greenId, plan: green.plan, putts } : null}
       units={academy.units}

@@ -6,6 +6,7 @@ import { freshKey, GAME_VERSION, type GameSpec } from '@/core/game/spec';
 import { gameStations } from '@/core/green/game';
 import type { GreenPlan } from '@/core/green/plan';
 import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '@/core/game/station';
+import { rungDistances, type Rungs } from '@/core/tools/rungs';
 import type { LandingStart } from '@/core/tools/landing-start';
 import { snap, toMetres, type UnitSystem } from '@/core/units/length';
 
@@ -115,6 +116,24 @@ export function landingGame(start: LandingStart, units: UnitSystem, plan: GreenP
     carryM: snap(carryM),
   };
   return { ...game, title: `Land it with the ${club}`.slice(0, 80), stations: [station] };
+}
+
+/** A game of putts along one line, one ball from each rung. */
+export function rungsGame(rungs: Rungs, units: UnitSystem): GameSpec {
+  const game = newGame(units);
+  const first = game.stations[0]!;
+  const stations = rungDistances(rungs).map((distanceM, i): Station => ({
+    ...first,
+    key: `s${i + 1}`,
+    shotType: 'putt',
+    surface: 'green',
+    distanceM,
+    distanceUnit: rungs.unit,
+    slope: rungs.slope,
+    breaks: rungs.breaks,
+    balls: 1,
+  }));
+  return { ...game, title: `${stations.length} rungs along one line`, stations };
 }
 
 /** A game from the stations of a green's plan: three balls at each, and rings to be changed. */

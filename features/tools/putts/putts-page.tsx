@@ -11,6 +11,7 @@ import type { UnitSystem } from '@/core/units/length';
 import { FringePanel } from './fringe-panel';
 import { LinePanel } from './line-panel';
 import { OddsPanel } from './odds-panel';
+import { RungsPanel } from './rungs-panel';
 import styles from './putts.module.scss';
 
 export type PuttsProps = {
@@ -23,11 +24,13 @@ export type PuttsProps = {
   next: { band: string; perRound: number; low: number; high: number; balls: number }[] | null;
   greens: readonly { id: string; name: string }[];
   green: { greenId: string; plan: GreenPlan; putts: readonly { key: string; name: string; ball: Point; hole: Point }[] } | null;
+  /** Of the player, else the coach's; null where nobody measured it. */
+  putterM: number | null;
   units: UnitSystem;
 };
 
 /** Putts: the odds from anywhere, the line and the pace on a slope, the aim from the fringe. */
-export function PuttsPage({ slug, asked, players, player, strays, next, greens, green, units }: PuttsProps) {
+export function PuttsPage({ slug, asked, players, player, strays, next, greens, green, putterM, units }: PuttsProps) {
   const router = useRouter();
   const path = usePathname();
   const go = (change: Partial<PuttsProps['asked']>) => {
@@ -71,7 +74,10 @@ export function PuttsPage({ slug, asked, players, player, strays, next, greens, 
           onGreen={(greenId) => go({ green: greenId, station: undefined })}
           onStation={(station) => go({ station })}
         />
-        <FringePanel units={units} />
+        <div className={styles.more}>
+          <FringePanel units={units} />
+          <RungsPanel slug={slug} putterM={putterM} units={units} />
+        </div>
       </div>
     </div>
   );

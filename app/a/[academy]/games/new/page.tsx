@@ -14,6 +14,7 @@ export default async function Page({ params, searchParams }: PageProps<'/a/[acad
     green: one('green'),
     by: one('by'),
     landing: one('landing'),
+    rungs: one('rungs'),
   };
   return <NewGameRoom slug={academy} start={start} />;
 }
