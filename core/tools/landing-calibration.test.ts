@@ -1,0 +1,50 @@
+import { shippedReference } from '../golf/reference';
+import { USUAL_BAG } from '../golf/usual-bag';
+import { CLUB_M, PACE_M } from '../measures/sticks';
+import { seededRandom } from '../math/random';
+import { strikeBall } from '../testing/carry-and-run';
+import { plainPlayer } from '../testing/plain';
+import { METRES_PER } from '../units/length';
+import { answerLanding } from './landing-answer';
+import { UNMEASURED_RUN } from './landing-options';
+import { shotFor, USUAL_PLACE } from './landing-place';
+import { asLevel } from './strays';
+
+/*
+ * What the tool says of a shot, against players made up by the second generator, whose balls carry and run, are mishit and stray with heavy tails: it
+ * shares nothing with the tool but what a level leaves in the middle.
+ */
+const BALLS = 4000;
+
+test.each([
+  [0, 12, 3],
+  [10, 12, 3],
+  [18, 12, 3],
+  [10, 25, 8],
+  [18, 30, 20],
+])('level %i from %i yd: how many finish within a club-length, and the median', (level, yards, edge) => {
+  const place = { ...USUAL_PLACE, distanceM: yards * METRES_PER.yd, edgeM: edge * METRES_PER.yd, beyondM: 30 };
+  const options = answerLanding(
+    { place, on: null, clubs: USUAL_BAG, strays: asLevel(level), run: UNMEASURED_RUN, paceM: PACE_M, clubM: null },
+    shippedReference,
+  );
+  const cell = { key: '', shotType: shotFor(place), surface: place.lie, distanceM: place.distanceM };
+  const gaps = options
+    .filter((one) => one.answer === 'found')
+    .slice(0, 6)
+    .map(({ carryM, chances }) => {
+      const random = seededRandom(31);
+      const lefts = Array.from({ length: BALLS }, () => strikeBall(plainPlayer(level), cell, 0, random, carryM).leftM).toSorted(
+        (a, b) => a - b,
+      );
+      return {
+        within: chances.within - lefts.filter((left) => left <= CLUB_M).length / BALLS,
+        median: Math.log(chances.medianLeftM / lefts[BALLS / 2]!),
+      };
+    });
+  expect(gaps.length).toBeGreaterThan(2);
+  for (const { within, median } of gaps) {
+    expect(Math.abs(within)).toBeLessThan(0.05);
+    expect(Math.abs(median)).toBeLessThan(0.2);
+  }
+});
