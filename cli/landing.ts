@@ -10,6 +10,7 @@ import { landingPlaceSchema, USUAL_PLACE } from '@/core/tools/landing-place';
 import { SAND_WORDS } from '@/core/tools/say-landing';
 import { asLevel } from '@/core/tools/strays';
 import { METRES_PER } from '@/core/units/length';
+import { MPH } from '@/core/units/speed';
 import { readOptions } from './evidence';
 
 export const USAGE =
@@ -44,8 +45,6 @@ const OPTIONS = Object.fromEntries(Object.keys(optionsSchema.shape).map((name) =
   { type: 'string' }
 >;
 
-/** Metres per second in a mile per hour, by definition of the international mile. */
-const MPH = 0.44704;
 const yards = (metres: number) => Number((metres / METRES_PER.yd).toFixed(2));
 const share = (value: number) => Number(value.toFixed(4));
 

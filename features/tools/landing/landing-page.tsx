@@ -21,6 +21,8 @@ import { snap, type UnitSystem } from '@/core/units/length';
 import { asLandingQuery, type LandingQuery } from './asked';
 import { Calibration } from './calibration';
 import { flyer } from './fly-option';
+import { PlayerChoice } from '../player-choice';
+import { ToolHead } from '../tool-head';
 import styles from './landing.module.scss';
 import { OptionCard } from './option-card';
 import { OptionsTable } from './options-table';
@@ -122,17 +124,14 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
 
   return (
     <div className="p-3 p-md-4">
-      <div className={styles.head}>
-        <h1>Landing spot</h1>
+      <ToolHead title="Landing spot">
         <div className={`${styles.who} no-print`} role="group" aria-label="Who and where">
-          <Form.Select aria-label="Player" value={asked.for ?? ''} onChange={({ target }) => go({ for: target.value || undefined })}>
-            <option value="">level {player.strays.level}, usual bag</option>
-            {players.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+          <PlayerChoice
+            players={players}
+            chosen={asked.for}
+            nobody={`level ${player.strays.level}, usual bag`}
+            onChoose={(playerId) => go({ for: playerId })}
+          />
           <Form.Select
             aria-label="Green"
             value={green?.greenId ?? ''}
@@ -160,7 +159,7 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
             </Form.Select>
           )}
         </div>
-      </div>
+      </ToolHead>
       <div className={styles.layout}>
         <section aria-label="The shot" className={styles.place}>
           {on && <p className={styles.facts}>{sayPlace(place, units)}</p>}

@@ -3,6 +3,7 @@ import type { LandingOption } from '@/core/tools/landing-options';
 import { sayLandsOn } from '@/core/tools/say-landing';
 import { formatLeft, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import { percent } from '../fields';
 import styles from './landing.module.scss';
 
 type Props = {
@@ -14,8 +15,6 @@ type Props = {
   chosen: boolean;
   onChoose: () => void;
 };
-
-const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** One of the best shots: where to land it is the biggest, then what it forgives. */
 export function OptionCard({ option, reason, edgeM, paceM, units, chosen, onChoose }: Props) {

@@ -5,8 +5,9 @@ import { Form } from 'react-bootstrap';
 import { FIRMNESSES, say, SURFACES } from '@/core/golf/words';
 import { landingPlaceSchema, type LandingPlace } from '@/core/tools/landing-place';
 import { capital } from '@/core/units/format';
-import { METRES_PER, type UnitSystem } from '@/core/units/length';
+import type { UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { PERCENT_UPHILL, STIMP, windUnit } from '../fields';
 import styles from './landing.module.scss';
 
 type Props = {
@@ -68,7 +69,7 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
           {field('distanceM', 'To the hole', far)}
           {field('edgeM', 'Carry to the green', far)}
           {field('beyondM', 'Green behind the hole', far)}
-          {field('slope', 'Slope', { word: '%, + is uphill', metres: 0.01 })}
+          {field('slope', 'Slope', PERCENT_UPHILL)}
         </>
       )}
       {choice(
@@ -76,7 +77,7 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
         'Lie',
         SURFACES.filter((one) => one !== 'green'),
       )}
-      {field('stimpFt', 'Green speed', { word: 'ft', metres: 1 })}
+      {field('stimpFt', 'Green speed', STIMP)}
       {choice('firmness', 'Green', FIRMNESSES)}
       {!planned && (
         <>
@@ -84,10 +85,7 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
           {field('riseM', 'Green above the ball', near)}
         </>
       )}
-      {field('windMs', 'Wind', metric ? { word: 'm/s, + helps', metres: 1 } : { word: 'mph, + helps', metres: MPH })}
+      {field('windMs', 'Wind', windUnit(units))}
     </div>
   );
 }
-
-/** Metres per second in a mile per hour. */
-const MPH = (1760 * METRES_PER.yd) / 3600;

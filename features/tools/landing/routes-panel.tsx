@@ -1,11 +1,10 @@
 import { sameRoute, type Route, type Routes } from '@/core/tools/landing-routes';
 import { formatLength, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import { percent } from '../fields';
 import styles from './landing.module.scss';
 
 type Props = { routes: Routes | null; name: string; holeM: number; units: UnitSystem };
-const percent = (share: number) => `${Math.round(100 * share)}%`;
-
 /** The same shot at the hole and careful: what each takes, and how bad a miss gets. */
 export function RoutesPanel({ routes, name, holeM, units }: Props) {
   return (

@@ -13,6 +13,9 @@ import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput, MeasuresContext } from '@/ui/length-input';
 import { savePaceAction } from '../../form/pace-action';
 import { PrintButton } from '../../form/print-button';
+import { PLAIN } from '../fields';
+import { PlayerChoice } from '../player-choice';
+import { ToolHead } from '../tool-head';
 import styles from './measures.module.scss';
 
 export type MeasuresProps = {
@@ -41,25 +44,16 @@ export function MeasuresPage({ slug, players, whose, units }: MeasuresProps) {
   return (
     <MeasuresContext value={own}>
       <div className="p-3 p-md-4">
-        <div className={styles.head}>
-          <h1>
-            Measures <span className="beside">{name}</span>
-          </h1>
-          <Form.Select
-            aria-label="Whose"
-            className="no-print"
-            value={playerId ?? ''}
-            onChange={({ target: { value } }) => router.replace(value ? `${path}?for=${value}` : path, { scroll: false })}
-          >
-            <option value="">the coach</option>
-            {players.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </Form.Select>
+        <ToolHead title="Measures" beside={name}>
+          <PlayerChoice
+            players={players}
+            chosen={playerId ?? undefined}
+            nobody="the coach"
+            label="Whose"
+            onChoose={(chosen) => router.replace(chosen ? `${path}?for=${chosen}` : path, { scroll: false })}
+          />
           <PrintButton variant="outline-dark" label="Print the card" />
-        </div>
+        </ToolHead>
         <div className={styles.layout}>
           <section className="no-print" aria-label="Convert">
             <Converter own={own} units={units} />
@@ -169,7 +163,7 @@ function StrideCheck({ slug, playerId, paceM, units, onSaved }: CheckProps) {
         <LengthInput
           id="stride-count"
           label="Paces counted"
-          unit={{ word: '', metres: 1 }}
+          unit={PLAIN}
           value={count}
           onChange={setCount}
           error={count === null || count > 0 ? undefined : 'Enter a number.'}

@@ -13,6 +13,9 @@ import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
 import { UsualPanel } from './usual-panel';
+import { percent, PLAIN, within } from '../fields';
+import { PlayerChoice } from '../player-choice';
+import { ToolHead } from '../tool-head';
 import styles from './outlook.module.scss';
 
 export type OutlookProps = {
@@ -25,8 +28,6 @@ export type OutlookProps = {
   units: UnitSystem;
 };
 
-const one = { word: '', metres: 1 };
-const percent = (share: number) => `${Math.round(100 * share)}%`;
 const sayOver = (over: number) => (Math.abs(over) < 0.05 ? 'level par' : `${over > 0 ? '+' : '−'}${Math.abs(over).toFixed(1)}`);
 const FIVE = 0.05;
 const FAMILY_WORDS: Readonly<Record<Family, string>> = {
@@ -45,7 +46,6 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
   const [holes, setHoles] = useState<9 | 18>(18);
   const [par, setPar] = useState<number | null>(72);
   const [wanted, setWanted] = useState<number | null | undefined>(undefined);
-  const within = (value: number | null | undefined, low: number, high: number) => value != null && value >= low && value <= high;
   const faults = {
     greens: within(greens, 0, HOLES) ? undefined : 'From 0 to 18.',
     par: within(par, 27, 80) ? undefined : 'From 27 to 80.',
@@ -76,21 +76,14 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
   const targetFault = within(target, 20, 200) ? undefined : 'Enter a score.';
   return (
     <div className="p-3 p-md-4">
-      <div className={styles.head}>
-        <h1>What it is worth</h1>
-        <Form.Select
-          aria-label="Player"
-          value={player?.id ?? ''}
-          onChange={({ target: { value } }) => router.replace(value ? `${path}?for=${value}` : path, { scroll: false })}
-        >
-          <option value="">level {sayLevel(level)}</option>
-          {players.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
-      </div>
+      <ToolHead title="What it is worth">
+        <PlayerChoice
+          players={players}
+          chosen={player?.id}
+          nobody={`level ${sayLevel(level)}`}
+          onChoose={(playerId) => router.replace(playerId ? `${path}?for=${playerId}` : path, { scroll: false })}
+        />
+      </ToolHead>
       <div className={styles.layout}>
         <section aria-label="A round">
           <div className={styles.asked}>
@@ -109,7 +102,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
                 <option value={9}>9</option>
               </Form.Select>
             </Form.Group>
-            <LengthInput id="outlook-par" label="Par" unit={one} value={par} error={faults.par} onChange={setPar} />
+            <LengthInput id="outlook-par" label="Par" unit={PLAIN} value={par} error={faults.par} onChange={setPar} />
             <LengthInput
               id="outlook-greens"
               label="Greens hit"
@@ -168,7 +161,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
           )}
           <h2 className="mt-4">What a score takes</h2>
           <div className={styles.wanted}>
-            <LengthInput id="outlook-wanted" label="Wanted score" unit={one} value={target} error={targetFault} onChange={setWanted} />
+            <LengthInput id="outlook-wanted" label="Wanted score" unit={PLAIN} value={target} error={targetFault} onChange={setWanted} />
             {good && !targetFault && <p className="mb-0">{sayTakes(round, target! - par!, holes, rate)}</p>}
           </div>
           <UsualPanel strays={strays} who={who} units={units} />

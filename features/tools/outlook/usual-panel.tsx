@@ -10,14 +10,13 @@ import { usualHere } from '@/core/tools/usual-here';
 import { capital, formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { percent } from '../fields';
 import styles from './outlook.module.scss';
 
 type Props = { strays: Strays; who: string; units: UnitSystem };
 
 const SHOTS = SHOT_TYPES.filter((one) => one !== 'putt');
 const RADII: Readonly<Record<UnitSystem, readonly number[]>> = { imperial: [3, 6, 10].map((ft) => ft * METRES_PER.ft), metric: [1, 2, 3] };
-const percent = (share: number) => `${Math.round(100 * share)}%`;
-
 /** What is usual from here: to calm somebody who thinks that every chip should be stone dead. */
 export function UsualPanel({ strays, who, units }: Props) {
   const unit = units === 'metric' ? 'm' : 'yd';

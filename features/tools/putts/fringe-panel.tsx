@@ -5,6 +5,7 @@ import { aimPast, FRINGE_SLOWS, USUAL_FRINGE_SHARE } from '@/core/tools/fringe';
 import { formatLength } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { FAULTS, PERCENT_UPHILL, STIMP, within } from '../fields';
 import { useKept } from '../use-kept';
 import styles from './putts.module.scss';
 
@@ -25,12 +26,11 @@ export function FringePanel({ units }: Props) {
   });
   const [share, setShare] = useState<number | null | undefined>(undefined);
   const shown = share === undefined ? kept.share : share;
-  const within = (value: number | null, low: number, high: number) => value !== null && value >= low && value <= high;
   const faults = {
     fringeM: within(typed.fringeM, 0.05, 15) ? undefined : 'Up to 49 ft (15 m) of fringe.',
     greenM: within(typed.greenM, 0.3, 40) ? undefined : 'From 1 to 131 ft (0.3 to 40 m) of green.',
-    slope: within(typed.slope, -0.1, 0.1) ? undefined : 'At most 10%.',
-    stimpFt: within(typed.stimpFt, 3, 16) ? undefined : 'A green is from 3 to 16 ft fast.',
+    slope: within(typed.slope, -0.1, 0.1) ? undefined : FAULTS.slope,
+    stimpFt: within(typed.stimpFt, 3, 16) ? undefined : FAULTS.stimp,
     share: within(shown, 0, 3) ? undefined : 'From 0 to 300%.',
   };
   const good = Object.values(faults).every((fault) => fault === undefined);
@@ -60,7 +60,7 @@ export function FringePanel({ units }: Props) {
         <LengthInput
           id="fringe-slope"
           label="Slope"
-          unit={{ word: '%, + uphill', metres: 0.01 }}
+          unit={PERCENT_UPHILL}
           value={typed.slope}
           error={faults.slope}
           onChange={(slope) => set({ slope })}
@@ -68,7 +68,7 @@ export function FringePanel({ units }: Props) {
         <LengthInput
           id="fringe-stimp"
           label="Green speed"
-          unit={{ word: 'ft', metres: 1 }}
+          unit={STIMP}
           value={typed.stimpFt}
           error={faults.stimpFt}
           onChange={(stimpFt) => set({ stimpFt })}

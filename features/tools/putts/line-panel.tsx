@@ -12,6 +12,7 @@ import { puttingFrom, type Strays } from '@/core/tools/strays';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
 import { PuttView } from './putt-view';
+import { FAULTS, PERCENT_UPHILL, percent, STIMP, within } from '../fields';
 import styles from './putts.module.scss';
 
 type Props = {
@@ -27,16 +28,13 @@ type Props = {
 
 type Lies = { distanceM: number | null; ahead: number | null; right: number | null; stimpFt: number | null };
 const USUAL: Lies = { distanceM: 10 * METRES_PER.ft, ahead: 0.01, right: 0.02, stimpFt: 9 };
-const percent = (share: number) => `${Math.round(100 * share)}%`;
-
 /** What is wrong with what was typed, by field. */
 function faultsOf({ distanceM, ahead, right, stimpFt }: Lies): Partial<Record<keyof Lies, string>> {
-  const between = (value: number | null, low: number, high: number) => value !== null && value >= low && value <= high;
   return {
-    ...(!between(distanceM, 0.6, 24.4) && { distanceM: 'From 2 to 80 ft (0.6 to 24.4 m).' }),
-    ...(!between(ahead, -0.1, 0.1) && { ahead: 'At most 10%.' }),
-    ...(!between(right, -0.1, 0.1) && { right: 'At most 10%.' }),
-    ...(!between(stimpFt, 3, 16) && { stimpFt: 'A green is from 3 to 16 ft fast.' }),
+    ...(!within(distanceM, 0.6, 24.4) && { distanceM: 'From 2 to 80 ft (0.6 to 24.4 m).' }),
+    ...(!within(ahead, -0.1, 0.1) && { ahead: FAULTS.slope }),
+    ...(!within(right, -0.1, 0.1) && { right: FAULTS.slope }),
+    ...(!within(stimpFt, 3, 16) && { stimpFt: FAULTS.stimp }),
   };
 }
 
@@ -106,7 +104,7 @@ export function LinePanel({ strays, who, units, greens, green, station, onGreen,
             <LengthInput
               id="putt-ahead"
               label="To the hole"
-              unit={{ word: '%, + uphill', metres: 0.01 }}
+              unit={PERCENT_UPHILL}
               value={typed.ahead}
               error={faults.ahead}
               onChange={(ahead) => set({ ahead })}
@@ -122,7 +120,7 @@ export function LinePanel({ strays, who, units, greens, green, station, onGreen,
             <LengthInput
               id="putt-stimp"
               label="Green speed"
-              unit={{ word: 'ft', metres: 1 }}
+              unit={STIMP}
               value={typed.stimpFt}
               error={faults.stimpFt}
               onChange={(stimpFt) => set({ stimpFt })}

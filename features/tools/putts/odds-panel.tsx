@@ -8,6 +8,7 @@ import { puttingFrom, type Strays } from '@/core/tools/strays';
 import { counted } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { percent } from '../fields';
 import styles from './putts.module.scss';
 
 type Props = { strays: Strays; who: string; units: UnitSystem; balls: number | null };
@@ -18,8 +19,6 @@ const ROWS: Readonly<Record<UnitSystem, readonly number[]>> = {
 };
 const NEAREST_M = 0.3;
 const FARTHEST_M = 30;
-const percent = (share: number) => `${Math.round(100 * share)}%`;
-
 /** How often a putt drops, by distance: somebody's own and their level's, and how often it takes three. */
 export function OddsPanel({ strays, who, units, balls }: Props) {
   const unit = units === 'metric' ? 'm' : 'ft';

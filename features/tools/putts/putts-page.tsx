@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { Form } from 'react-bootstrap';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Point } from '@/core/geometry/point';
 import type { Strays } from '@/core/tools/strays';
@@ -12,6 +11,8 @@ import { FringePanel } from './fringe-panel';
 import { LinePanel } from './line-panel';
 import { OddsPanel } from './odds-panel';
 import { RungsPanel } from './rungs-panel';
+import { PlayerChoice } from '../player-choice';
+import { ToolHead } from '../tool-head';
 import styles from './putts.module.scss';
 
 export type PuttsProps = {
@@ -43,17 +44,14 @@ export function PuttsPage({ slug, asked, players, player, strays, next, greens, 
   const first = next?.[0];
   return (
     <div className="p-3 p-md-4">
-      <div className={styles.head}>
-        <h1>Putts</h1>
-        <Form.Select aria-label="Player" value={asked.for ?? ''} onChange={({ target }) => go({ for: target.value || undefined })}>
-          <option value="">level {strays.level}</option>
-          {players.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
-      </div>
+      <ToolHead title="Putts">
+        <PlayerChoice
+          players={players}
+          chosen={asked.for}
+          nobody={`level ${strays.level}`}
+          onChoose={(playerId) => go({ for: playerId })}
+        />
+      </ToolHead>
       {first && player && (
         <p className={styles.next}>
           <b>Practise {first.band} next.</b>{' '}

@@ -10,6 +10,7 @@ import { rungDistances, rungsSchema, type Rungs } from '@/core/tools/rungs';
 import { capital, formatLength, listed } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { PLAIN } from '../fields';
 import styles from './putts.module.scss';
 
 type Props = { slug: string; putterM: number | null; units: UnitSystem };
@@ -73,7 +74,7 @@ export function RungsPanel({ slug, putterM, units }: Props) {
         <LengthInput
           id="rungs-count"
           label="Rungs"
-          unit={{ word: '', metres: 1 }}
+          unit={PLAIN}
           value={typed.rungs}
           error={faultOf('rungs')}
           onChange={(rungs) => set({ rungs })}

@@ -8,6 +8,7 @@ import { lookUp, type SwingChart } from '@/core/tools/swing-chart';
 import { capital, counted, formatLength } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
+import { FAULTS, windUnit, within } from '../fields';
 import styles from './swing.module.scss';
 
 type Props = {
@@ -18,7 +19,6 @@ type Props = {
 };
 type Asked = { carryM: number | null; windMs: number | null; riseM: number | null };
 
-const MPH = (1760 * METRES_PER.yd) / 3600;
 /** How balls come out today is said of a shot of fifty. */
 const FIFTY = 50;
 /** A shot of this loft stands for all where the chart's clubs have none. */
@@ -31,11 +31,10 @@ export function LookUp({ chart, today, clubs, units }: Props) {
   const [asked, setAsked] = useState<Asked>({ carryM: 40 * METRES_PER[unit], windMs: 0, riseM: 0 });
   const [fifty, setFifty] = useState<number | null>(today ? Math.round(FIFTY * today.share) : FIFTY);
   const [safe, setSafe] = useState<SafeSide>(null);
-  const within = (value: number | null, low: number, high: number) => value !== null && value >= low && value <= high;
   const faults = {
     carryM: within(asked.carryM, 3, 140) ? undefined : 'From 3 to 153 yd (3 to 140 m).',
-    windMs: within(asked.windMs, -15, 15) ? undefined : 'At most 33 mph (15 m/s).',
-    riseM: within(asked.riseM, -8, 8) ? undefined : 'At most 26 ft (8 m) up or down.',
+    windMs: within(asked.windMs, -15, 15) ? undefined : FAULTS.wind,
+    riseM: within(asked.riseM, -8, 8) ? undefined : FAULTS.rise,
     fifty: within(fifty, 30, 70) ? undefined : 'From 30 to 70.',
   };
   const set = (change: Partial<Asked>) => setAsked({ ...asked, ...change });
@@ -54,7 +53,7 @@ export function LookUp({ chart, today, clubs, units }: Props) {
         <LengthInput
           id="swing-wind"
           label="Wind"
-          unit={metric ? { word: 'm/s, + helps', metres: 1 } : { word: 'mph, + helps', metres: MPH }}
+          unit={windUnit(units)}
           value={asked.windMs}
           error={faults.windMs}
           onChange={(windMs) => set({ windMs })}

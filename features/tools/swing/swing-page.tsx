@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { Form } from 'react-bootstrap';
 import type { Bias } from '@/core/tools/play-as';
 import { ladderOf, type SwingChart } from '@/core/tools/swing-chart';
 import { sayBias, sayLadder } from '@/core/tools/say-swing';
@@ -13,6 +12,8 @@ import { LookUp } from './look-up';
 import { MarksForm } from './marks-form';
 import { SwingTable } from './swing-table';
 import { SwingTape } from './swing-tape';
+import { PlayerChoice } from '../player-choice';
+import { ToolHead } from '../tool-head';
 import styles from './swing.module.scss';
 
 export type SwingProps = {
@@ -43,24 +44,14 @@ export function SwingPage({ slug, players, player, chart, bias, today, units }: 
   const ladder = sayLadder(ladderOf(chart), unit);
   return (
     <div className="p-3 p-md-4">
-      <div className={styles.head}>
-        <h1>
-          Swing lengths <span className="beside">{player.name}</span>
-        </h1>
-        <Form.Select
-          aria-label="Player"
-          className="no-print"
-          value={player.id}
-          onChange={({ target }) => router.replace(`${path}?for=${target.value}`, { scroll: false })}
-        >
-          {players.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
+      <ToolHead title="Swing lengths" beside={player.name}>
+        <PlayerChoice
+          players={players}
+          chosen={player.id}
+          onChoose={(playerId) => router.replace(`${path}?for=${playerId}`, { scroll: false })}
+        />
         {chart.balls > 0 && <PrintButton variant="outline-dark" label="Print the card" />}
-      </div>
+      </ToolHead>
       {chart.balls === 0 ? (
         <p className="empty mt-3">
           No ball with a swing mark and a carry yet. Play <Link href={`/a/${slug}/games/library/odd-numbers`}>Odd numbers</Link> from the
