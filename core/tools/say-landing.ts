@@ -33,7 +33,7 @@ function reasonFor(option: LandingOption, best: readonly LandingOption[], found:
       pace.longM !== null &&
       'A pace short or long on the landing costs least.',
   ];
-  return reasons.find((reason) => typeof reason === 'string') ?? 'Between the other two in every way.';
+  return reasons.find((reason) => typeof reason === 'string') ?? 'A compromise between the other two.';
 }
 
 /** What the best of them say together in a sentence: whether one is better, or none. */

@@ -24,7 +24,7 @@ export function OptionCard({ option, reason, edgeM, paceM, units, chosen, onChoo
   const off = sayLandsOn(landsOn);
   const range = `${formatLength(carries.fromM, unit)} to ${formatLength(carries.toM, unit)}`;
   const moves = (metres: number | null) =>
-    metres === null ? 'who knows where' : `${formatLeft(Math.abs(metres), units)} ${metres > 0 ? 'long' : 'short'}`;
+    metres === null ? 'nowhere reliable' : `${formatLeft(Math.abs(metres), units)} ${metres > 0 ? 'long' : 'short'}`;
   return (
     <button type="button" className={styles.card} aria-pressed={chosen} onClick={onChoose}>
       <span className={styles.name}>
