@@ -116,14 +116,16 @@ function Converter({ own, units }: { own: OwnMeasures; units: UnitSystem }) {
         <Form.Control.Feedback type="invalid">Enter a length such as 12 paces, 4 ft 3 or 2½ clubs.</Form.Control.Feedback>
       </Form.Group>
       {!wrong && (
-        <dl className={styles.lines} role="status">
-          {lines.map(([word, value]) => (
-            <div key={word}>
-              <dd className="fig">{value}</dd>
-              <dt>{word}</dt>
-            </div>
-          ))}
-        </dl>
+        <div role="status">
+          <dl className={styles.lines}>
+            {lines.map(([word, value]) => (
+              <div key={word}>
+                <dd className="fig">{value}</dd>
+                <dt>{word}</dt>
+              </div>
+            ))}
+          </dl>
+        </div>
       )}
       <p className="small-print mb-0">The same works wherever a length is typed: “12 paces”, “2 clubs”, “4 ft 3”.</p>
     </>
