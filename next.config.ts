@@ -6,9 +6,18 @@ const config: NextConfig = {
   serverExternalPackages: ['pino', 'pg', 'piscina', 'rate-limiter-flexible'],
   sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
   // Play is a bundle of its own (features/play/shell); the same page is the door of a personal link.
-  rewrites: async () => ({ beforeFiles: ['/play', '/j'].map((source) => ({ source, destination: '/shell/page.html' })) }),
+  rewrites: async () => ({
+    beforeFiles: [
+      ...['/play', '/j'].map((source) => ({ source, destination: '/shell/page.html' })),
+      // Tools at the green are a page beside it.
+      { source: '/play/tools', destination: '/shell/tools.html' },
+    ],
+  }),
   headers: async () => [
-    { source: '/shell/:file(play-.*)', headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }] },
+    {
+      source: '/shell/:file((?:play|tools|landing)-.*)',
+      headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }],
+    },
     {
       source: '/shell/worker.js',
       headers: [

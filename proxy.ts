@@ -1,10 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
 
 /**
- * The content security policy. Pages made for each request carry a fresh nonce; the page of play, which is one file for
- * everybody, has no script inside it and needs none.
+ * The content security policy. Pages made for each request carry a fresh nonce; the pages of play and of the tools beside it, each one file for
+ * everybody, have no script inside them and need none.
  */
-const PLAY = ['/play', '/j'];
+const PLAY = ['/play', '/j', '/play/tools'];
 
 const development = process.env.NODE_ENV === 'development';
 

@@ -251,3 +251,31 @@ test('rungs along one line become a game, with how it breaks', async ({ page }) 
   await expect(page.getByLabel('Title')).toHaveValue('5 rungs along one line');
   await expect(page.getByRole('button', { name: /^5\. 15 ft putt left to right/ })).toBeVisible();
 });
+
+test('on the phone, without a network: a landing spot, a chart, lengths', async ({ page, context }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/play');
+  await page.getByRole('button', { name: 'Keep them on this phone' }).click();
+  await expect(page.getByText(/are kept here\. Games start without a network\.$/)).toBeVisible();
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await expect(page.getByRole('link', { name: 'Tools' })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Tools' }).click();
+  await expect(page.getByText('Little between these')).toBeVisible();
+  await page.getByLabel('Player', { exact: true }).selectOption('Ottilie');
+  await expect(page.getByText('A level 10 player, with their own clubs.')).toBeVisible();
+  // In her own paces.
+  await page.getByLabel('To the hole').fill('20 paces');
+  await expect(page.getByText('= 15.555 yd')).toBeVisible();
+  await page.getByRole('button', { name: 'Swing lengths' }).click();
+  const best = page.getByRole('region', { name: 'Look up a yardage' }).getByRole('status');
+  await expect(best).toContainText('Lob wedge to chest');
+  await page.getByLabel('To carry').fill('31');
+  await expect(best).toContainText('Sand wedge to hip');
+  await page.getByRole('button', { name: 'Lengths', exact: true }).click();
+  await page.getByLabel('A length, in anything').fill('3 clubs');
+  await expect(page.getByRole('status')).toContainText('8 ft 6');
+  await page.reload();
+  await expect(page.getByText('Little between these')).toBeVisible();
+  await context.setOffline(false);
+});

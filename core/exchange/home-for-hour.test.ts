@@ -16,6 +16,7 @@ const player = (playerId: string, name: string) => ({
     clubs: [],
     favourite: null,
     marks: [],
+    swings: [],
   },
 });
 const kitGame = (gameId: string) => ({ gameId, version: 1, listed: true, spec: game(), conditions: {} });

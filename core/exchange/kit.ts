@@ -16,6 +16,16 @@ const kitGame = z.object({
   /** What its green's plan says about the day. */
   conditions: sentConditionsSchema,
 });
+/** How far one club carries to one mark, as it stands in a chart of swing lengths; metres. */
+const kitSwing = z.object({
+  club: z.string(),
+  mark: z.string(),
+  balls: z.int(),
+  carryM: z.number(),
+  fromM: z.number(),
+  toM: z.number(),
+  giveM: z.number(),
+});
 const kitPlayer = z.object({
   playerId: z.uuid(),
   name: z.string(),
@@ -25,9 +35,12 @@ const kitPlayer = z.object({
   /** By how much zones that grow with the level are larger for this player: a phone does not carry the reference that tells. */
   scale: z.number().gt(0),
   ...measures,
-  clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string() })),
+  /** Lofts in degrees; null where nobody knows, or of an older program. */
+  clubs: z.array(z.object({ clubId: z.uuid().nullable(), label: z.string(), loftDeg: z.number().nullable().default(null) })),
   /** The player's own names for swing lengths, from low to high; none of an older program. */
   marks: z.array(z.string()).default([]),
+  /** The player's chart of swing lengths; none of an older program. */
+  swings: z.array(kitSwing).default([]),
   /** The club with most balls on record; null before the first. */
   favourite: z.string().nullable(),
 });

@@ -153,10 +153,16 @@ test('hours that were planned then, and how they were done, are read as they wer
 
 test('the start page that a phone keeps, and a session that it began, are what they were', () => {
   for (const { home, start } of homes) {
-    const { kit } = home as { kit: { games: { spec: unknown }[]; players: object[]; guest: object } };
+    const { kit } = home as { kit: { games: { spec: unknown }[]; players: { clubs: object[] }[]; guest: { clubs: object[] } } };
     const games = kit.games.map((game) => ({ listed: true, ...game, spec: storedGames.read(game.spec) }));
-    // Swing marks came later: nobody has any.
-    const [players, guest] = [kit.players.map((one) => ({ marks: [], ...one })), { marks: [], ...kit.guest }];
+    // Swing marks, charts and lofts came later: nobody has any.
+    const later = <T extends { clubs: object[] }>(one: T) => ({
+      marks: [],
+      swings: [],
+      ...one,
+      clubs: one.clubs.map((club) => ({ loftDeg: null, ...club })),
+    });
+    const [players, guest] = [kit.players.map(later), later(kit.guest)];
     const hours = ((home as { hours?: object[] }).hours ?? []).map((one) => ({ at: null, ...one }));
     expect(homeSchema.parse(home)).toEqual({ ...home, hours, version: storedHomes.version, kit: { ...kit, games, players, guest } });
     expect(sentStartSchema.parse({ start, sentAt: '2026-05-01T18:00:00.000Z' }).start).toEqual(start);

@@ -1,17 +1,29 @@
 import { carryOf, type CarriedShot } from '@/core/tools/carried';
 import type { Station } from '@/core/game/station';
-import { and, desc, eq, isNotNull, ne, or, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { session, sessionPlayer, shot } from '../schema';
 
-/** More than so many of the newest say nothing new. */
+/** More than so many of the newest say nothing new; of several players together, so many. */
 const MOST = 600;
+const MOST_TOGETHER = 6000;
 
 /** A player's newest ordinary balls of which is known how far they flew. */
 export async function carriedShots(db: Db, actor: Actor, playerId: string): Promise<CarriedShot[]> {
+  return carriedWhere(db, actor, eq(shot.playerId, playerId), MOST);
+}
+
+/** The same balls of several players, of which a swing mark is known: what their charts of swing lengths are made of. */
+export async function swungShots(db: Db, actor: Actor, playerIds: readonly string[]): Promise<(CarriedShot & { playerId: string })[]> {
+  if (playerIds.length === 0) return [];
+  return carriedWhere(db, actor, and(inArray(shot.playerId, [...playerIds]), isNotNull(shot.swingMark)), MOST_TOGETHER);
+}
+
+async function carriedWhere(db: Db, actor: Actor, where: SQL | undefined, most: number): Promise<(CarriedShot & { playerId: string })[]> {
   const rows = await db
     .select({
+      playerId: shot.playerId,
       shotType: shot.shotType,
       surface: shot.surface,
       trajectory: shot.trajectory,
@@ -36,14 +48,14 @@ export async function carriedShots(db: Db, actor: Actor, playerId: string): Prom
     .where(
       and(
         eq(shot.academyId, actor.academyId),
-        eq(shot.playerId, playerId),
+        where,
         eq(shot.counts, 'ordinary'),
         ne(shot.shotType, 'putt'),
         or(isNotNull(shot.carryM), isNotNull(shot.landingErrorM)),
       ),
     )
     .orderBy(desc(shot.playedAt))
-    .limit(MOST);
+    .limit(most);
   return rows.flatMap(({ landingErrorM, phase, stationKey, spec, carryM: recorded, playedAt, ...rest }) => {
     const stations = spec.leadIn[phase]?.stations ?? spec.stations;
     const carryM = carryOf(

@@ -1,5 +1,6 @@
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
+import { swingChart } from '@/core/tools/swing-chart';
 import { and, asc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { group } from 'd3-array';
@@ -8,6 +9,7 @@ import type { Db } from '../client';
 import { academy, club, game, greenVersion, hour, hourGame, hourPlayer, player, session, sessionPlayer, shot } from '../schema';
 import { newestVersions } from './game-versions';
 import { bestsOf } from './bests';
+import { swungShots } from './carried';
 import { conditionsToday, dayInAcademy } from './sessions';
 
 /** Whose kit, and for which games; all players, and all games, where nothing is said. */
@@ -62,6 +64,9 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
     .where(and(eq(game.academyId, academyId), isNull(game.archivedAt), chosen))
     .orderBy(game.createdAt, game.gameId);
   const clubs = group(await clubsOf(db, academyId, theirs(club.playerId)), (one) => one.playerId);
+  // Only whoever has named marks has a chart.
+  const marked = players.filter(({ swingMarks }) => swingMarks.length > 0).map(({ playerId }) => playerId);
+  const swung = group(await swungShots(db, actor, marked), (one) => one.playerId);
   const favourites = await favouritesOf(db, academyId, theirs(shot.playerId));
   const higher = new Map(games.map(({ gameId, spec }) => [gameId, schemeOf(spec.scoring).better(spec.scoring) === 'higher']));
   return {
@@ -72,7 +77,12 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
       .map(({ plan, ...one }) => ({ ...one, conditions: plan ? dayOnGreen(plan) : {} })),
     players: players.map((one) => ({
       ...one,
-      clubs: (clubs.get(one.playerId) ?? []).map(({ clubId, label }) => ({ clubId, label })),
+      clubs: (clubs.get(one.playerId) ?? []).map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg })),
+      swings: swingChart(
+        swung.get(one.playerId) ?? [],
+        one.swingMarks,
+        (clubs.get(one.playerId) ?? []).map(({ label, loftDeg }) => ({ label, loftDeg: loftDeg ?? 0 })),
+      ).cells,
       favourite: favourites.get(one.playerId) ?? null,
     })),
     bests: (await bestsOf(db, actor, theirs(sessionPlayer.playerId))).flatMap(({ least, most, gameId, ...of }) =>
@@ -83,7 +93,7 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
 
 function clubsOf(db: Db, academyId: string, theirs: SQL | undefined) {
   return db
-    .select({ playerId: club.playerId, clubId: club.clubId, label: club.label })
+    .select({ playerId: club.playerId, clubId: club.clubId, label: club.label, loftDeg: club.loftDeg })
     .from(club)
     .where(and(eq(club.academyId, academyId), theirs))
     .orderBy(asc(club.position));

@@ -9,17 +9,21 @@ import { say, Stop } from './say.mjs';
 /** Play is no page of the framework: it is one small bundle of its own, with a worker that keeps it on the device. */
 const SOURCE = join(root, 'features/play/shell');
 const OUT = join(root, 'public/shell');
-/** Addresses that are the page of play. */
+/** Tools at the green are a page beside it, which play does not load; the same worker keeps both. */
+const TOOLS = join(root, 'features/tools/phone');
+/** Addresses that are the page of play, and that of the tools. */
 const PAGES = ['/play', '/j'];
+const TOOLS_PAGE = '/play/tools';
 
 /** Builds play and its service worker into `public/shell`, and says how large its scripts are. */
 export async function buildPlay({ watch = false } = {}) {
   const esbuild = await import('esbuild');
   rmSync(OUT, { recursive: true, force: true });
-  const options = await optionsOf(esbuild, watch);
+  const options = await optionsOf(esbuild, watch, () => tools.metafile);
+  const tools = await esbuild.build(await toolsOptions(esbuild, watch));
   if (!watch) {
     const { metafile } = await esbuild.build(options);
-    await finish(esbuild, metafile);
+    await finish(esbuild, metafile, tools.metafile);
     weigh(metafile);
     return;
   }
@@ -27,10 +31,32 @@ export async function buildPlay({ watch = false } = {}) {
   await context.watch();
 }
 
-async function optionsOf(esbuild, watch) {
+/** The tools, and the worker that works out landing spots for them. */
+async function toolsOptions(esbuild, watch) {
+  const options = await optionsOf(esbuild, watch);
+  return {
+    ...options,
+    entryPoints: { tools: join(TOOLS, 'main.tsx'), landing: join(root, 'workers/landing.ts') },
+    plugins: [await styles(), lessOfSchemas, ownWorker],
+  };
+}
+
+/** At the desk the framework bundles the worker; here it is a file beside the page, under a name that the page is told. */
+const ownWorker = {
+  name: 'own worker',
+  setup(build) {
+    build.onLoad({ filter: /features\/tools\/landing\/start-worker\.ts$/ }, () => ({
+      contents:
+        "export const startLandingWorker = () => new Worker(document.querySelector('link[rel=landing]').getAttribute('href'), { type: 'module' });",
+      loader: 'ts',
+    }));
+  },
+};
+
+async function optionsOf(esbuild, watch, tools) {
   const afterwards = {
     name: 'page and worker',
-    setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile) : undefined)),
+    setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile, tools()) : undefined)),
   };
   return {
     entryPoints: { play: join(SOURCE, 'main.tsx') },
@@ -110,16 +136,24 @@ function copyBeside() {
   });
 }
 
-/** Writes the page, then the worker with the list of all files it keeps. */
-async function finish(esbuild, metafile) {
-  const files = Object.keys(metafile.outputs).map((path) => path.slice('public'.length));
-  const named = (end) => files.find((file) => file.startsWith('/shell/play-') && file.endsWith(end));
-  const page = readFileSync(join(SOURCE, 'page.html'), 'utf8').replace('{{style}}', named('.css')).replace('{{script}}', named('.js'));
+/** Writes the pages, then the worker with the list of all files it keeps. */
+async function finish(esbuild, metafile, tools) {
+  const files = [...new Set([metafile, tools].flatMap(({ outputs }) => Object.keys(outputs)))].map((path) => path.slice('public'.length));
+  const named = (start, end) => files.find((file) => file.startsWith(`/shell/${start}-`) && file.endsWith(end));
+  const filled = (html, name) =>
+    readFileSync(html, 'utf8')
+      .replace('{{style}}', named(name, '.css'))
+      .replace('{{script}}', named(name, '.js'))
+      .replace('{{landing}}', named('landing', '.js'));
+  const page = filled(join(SOURCE, 'page.html'), 'play');
+  const toolsPage = filled(join(TOOLS, 'page.html'), 'tools');
   writeFileSync(join(OUT, 'page.html'), page);
+  writeFileSync(join(OUT, 'tools.html'), toolsPage);
   const beside = copyBeside();
   const revision = hashOf(page);
   const kept = [
     ...PAGES.map((url) => ({ url, revision })),
+    { url: TOOLS_PAGE, revision: hashOf(toolsPage) },
     ...files.map((url) => ({ url, revision: null })),
     { url: '/icon.svg', revision },
     ...beside.map(({ url, text }) => ({ url, revision: hashOf(text) })),

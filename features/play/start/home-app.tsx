@@ -94,6 +94,9 @@ function HomePage({ home, view, token }: PageProps) {
         )}
         <b>{player ? player.name : 'Play'}</b>
         <span>{academy.name}</span>
+        <a href="/play/tools" className={styles.tools}>
+          Tools
+        </a>
         <WaitingLine />
       </header>
       <main>

@@ -6,7 +6,17 @@ import type { Chosen } from './begin-here';
 import { StartGame } from './start-game';
 
 const nobody = { paceM: null, clubM: null, putterM: null };
-const usual: Kit['guest'] = { handed: 'right', units: 'imperial', level: 18, scale: 1, ...nobody, clubs: [], favourite: null, marks: [] };
+const usual: Kit['guest'] = {
+  handed: 'right',
+  units: 'imperial',
+  level: 18,
+  scale: 1,
+  ...nobody,
+  clubs: [],
+  favourite: null,
+  marks: [],
+  swings: [],
+};
 const duel = game({ title: 'Duel', scoring: { scheme: 'nearest_wins', firstTo: 3, ties: 'nobody', callPoints: null, farM: 9 } });
 const kitOf = (games: number, players: number): Kit => ({
   coach: { ...nobody, flagstickM: null },

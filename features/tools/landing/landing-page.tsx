@@ -6,32 +6,13 @@ import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
-import { PACE_M } from '@/core/measures/sticks';
-import type { PlayableLie } from '@/core/physics/launch';
-import type { LandingAsked } from '@/core/tools/landing-answer';
-import { UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
 import { USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
-import type { LandingStart } from '@/core/tools/landing-start';
-import { ENOUGH_TO_SHOW, type RunFactor } from '@/core/tools/run-factor';
-import { bestOf, sayBest, SAND_WORDS, TAKEN_FOR_GRANTED } from '@/core/tools/say-landing';
-import type { Strays } from '@/core/tools/strays';
-import { terrainOf, terrainOn } from '@/core/tools/terrain';
-import { counted, formatLeft, formatLength } from '@/core/units/format';
-import { snap, type UnitSystem } from '@/core/units/length';
-import { asLandingQuery, type LandingQuery } from './asked';
-import { Calibration } from './calibration';
-import { flyer } from './fly-option';
+import type { UnitSystem } from '@/core/units/length';
 import { PlayerChoice } from '../player-choice';
 import { ToolHead } from '../tool-head';
+import { asLandingQuery, type LandingQuery } from './asked';
 import styles from './landing.module.scss';
-import { OptionCard } from './option-card';
-import { OptionsTable } from './options-table';
-import { PlaceFields } from './place-fields';
-import { RoutesPanel } from './routes-panel';
-import { RulePanel } from './rule-panel';
-import { ShotPlan } from './shot-plan';
-import { SideView } from './side-view';
-import { useLanding } from './use-landing';
+import { LandingTool, type LandingPlayer, type LandingStation } from './landing-tool';
 
 export type LandingProps = {
   slug: string;
@@ -39,23 +20,13 @@ export type LandingProps = {
   /** The place where the address says none: a plan's. */
   usual: LandingPlace;
   players: readonly { id: string; name: string }[];
-  /** Whose shots: how they stray, their clubs, how far their balls run. */
-  player: {
-    name: string | null;
-    strays: Strays;
-    balls: number;
-    clubs: readonly Club[];
-    ownBag: boolean;
-    run: RunFactor;
-    paceM: number | null;
-    clubM: number | null;
-  };
+  player: LandingPlayer;
   greens: readonly { id: string; name: string }[];
   green: { greenId: string; plan: GreenPlan; stations: readonly { key: string; name: string; ball: Point; hole: Point }[] } | null;
   units: UnitSystem;
 };
 
-/** Where to land a ball: which club, which flight, how forgiving that is. */
+/** The landing spot at the desk: whose, where, and a game made of it; all of that stands in the address. */
 export function LandingPage({ slug, asked, usual, players, player, greens, green, units }: LandingProps) {
   const router = useRouter();
   const [place, setPlace] = useState(asked.place);
@@ -65,44 +36,12 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
     setSeen(asked.place);
     if (JSON.stringify(place) !== JSON.stringify(asked.place)) setPlace(asked.place);
   }
-  const [tried, setTried] = useState<RunFactor | null>(null);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [moved, setMoved] = useState<number | null>(null);
-  const factor = tried ?? player.run;
-  const run = factor.balls > 0 ? { k: factor.k, from: factor.from, to: factor.to } : UNMEASURED_RUN;
-  const station = green?.stations.find(({ key }) => key === asked.station) ?? null;
-  const on = green && station ? { plan: green.plan, ball: station.ball, hole: station.hole } : null;
-  const paceM = player.paceM ?? PACE_M;
-  const question: LandingAsked = { place, on, clubs: player.clubs, strays: player.strays, run, paceM, clubM: player.clubM };
-  const askedText = place.lie === 'sand' ? null : JSON.stringify(question);
-
-  const nameOf = ({ club, flight }: Pick<LandingOption, 'club' | 'flight'>) => `${club.label} ${flight}`;
-  const [picked, setPicked] = useState<string | null>(null);
-  const { options, busy, routes, failed } = useLanding(askedText, picked);
-  const best = options ? bestOf(options) : [];
-  const found = options?.flatMap((one) => (one.answer === 'found' ? [one] : [])) ?? [];
-  const choice = found.find((one) => nameOf(one) === chosen) ?? found[0] ?? null;
-  // Where there is no shot to the hole, the highest one is tried elsewhere on the green.
-  const highest = player.clubs.toSorted((one, other) => other.loftDeg - one.loftDeg)[0];
-  const routed = choice ?? (options && highest ? { club: highest, flight: 'high' as const } : null);
-  const pick = routed ? JSON.stringify({ club: routed.club, flight: routed.flight }) : null;
-  if (pick !== picked) setPicked(pick);
-
-  const terrain = useMemo(() => (on ? terrainOn(on.plan, on.ball, on.hole) : terrainOf(place)), [on?.plan, station?.key, place]); // eslint-disable-line
-  const stretches = terrain.lineTo(0);
-  const ground = { stretches, stimpFt: place.stimpFt, firmness: place.firmness };
-  const air = place.lie === 'sand' ? null : flyer(ground, place.lie satisfies PlayableLie, place.windMs, run.k);
-  const shown = [...new Set([...best.map(({ option }) => option), ...(choice ? [choice] : [])])].slice(0, 4);
-  const at = choice ? shown.findIndex((one) => nameOf(one) === nameOf(choice)) : 0;
-  const flown = air ? shown.map((one, i) => air.fly(one, i === at ? moved : null)) : [];
-  const there = flown[at];
-  const choose = (name: string) => {
-    setChosen(name);
-    setMoved(null);
-  };
+  const on = useMemo((): LandingStation | null => {
+    const station = green?.stations.find(({ key }) => key === asked.station);
+    return green && station ? { greenId: green.greenId, plan: green.plan, ...station } : null;
+  }, [green, asked.station]);
   const change = (next: LandingPlace) => {
     setPlace(next);
-    setMoved(null);
     window.history.replaceState(null, '', window.location.pathname + asLandingQuery({ ...asked, place: next }, usual));
   };
   const go = (who: Partial<LandingQuery>) =>
@@ -110,18 +49,6 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
   /** Another station has a place of its own. */
   const stand = (who: Partial<LandingQuery>) =>
     router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, ...who, place: USUAL_PLACE })}`, { scroll: false });
-  /** The chosen spot, or the one it was moved to, as a landing zone. */
-  const gameFrom = ({ club, flight, carryM }: LandingOption): LandingStart => ({
-    carryM: snap(moved ?? carryM),
-    distanceM: snap(place.distanceM),
-    edgeM: snap(place.edgeM),
-    lie: place.lie as LandingStart['lie'],
-    club: club.label,
-    flight,
-    on: green && station ? { green: green.greenId, station: station.key } : null,
-  });
-  const missM = there?.finishM == null ? null : there.finishM - place.distanceM;
-
   return (
     <div className="p-3 p-md-4">
       <ToolHead title="Landing spot">
@@ -147,7 +74,7 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
           {green && green.stations.length > 0 && (
             <Form.Select
               aria-label="Station"
-              value={station?.key ?? ''}
+              value={on?.key ?? ''}
               onChange={({ target }) => stand({ station: target.value || undefined })}
             >
               <option value="">no station</option>
@@ -160,138 +87,20 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
           )}
         </div>
       </ToolHead>
-      <div className={styles.layout}>
-        <section aria-label="The shot" className={styles.place}>
-          {on && <p className={styles.facts}>{sayPlace(place, units)}</p>}
-          <PlaceFields place={place} units={units} planned={on !== null} onChange={change} />
-        </section>
-        <section aria-label="Where to land it" aria-busy={busy} className={styles.answer}>
-          {failed && <p role="alert">{failed}</p>}
-          {place.lie === 'sand' ? (
-            <p className={styles.verdict}>{SAND_WORDS}</p>
-          ) : !options ? (
-            <p className="small-print">Working it out …</p>
-          ) : (
-            <>
-              <p className={styles.verdict} role="status">
-                {sayBest(best, options)}
-              </p>
-              {air && there && (
-                <>
-                  <SideView
-                    label={`${nameOf(shown[at]!)} from the side, with ${counted(flown.length - 1, 'other')}`}
-                    distanceM={place.distanceM}
-                    stretches={stretches}
-                    heightAt={air.heightAt}
-                    flown={flown}
-                    chosen={at}
-                    paceM={paceM}
-                    units={units}
-                    onChoose={(i) => choose(nameOf(shown[i]!))}
-                    onMove={setMoved}
-                  />
-                  {moved !== null && (
-                    <p className={styles.moved} role="status">
-                      {missM === null
-                        ? 'Landed there it will not stop.'
-                        : Math.abs(missM) < 0.08
-                          ? 'Landed there it stops at the hole.'
-                          : `Landed there it stops ${formatLeft(Math.abs(missM), units)} ${missM > 0 ? 'past' : 'short of'} the hole.`}{' '}
-                      <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setMoved(null)}>
-                        Back to the best spot
-                      </button>
-                    </p>
-                  )}
-                </>
-              )}
-              {choice && (
-                <p className={`${styles.make} no-print`}>
-                  <Link
-                    href={`/a/${slug}/games/new?landing=${encodeURIComponent(JSON.stringify(gameFrom(choice)))}`}
-                    className="btn btn-primary"
-                  >
-                    Make a game: land it there
-                  </Link>
-                </p>
-              )}
-              <div className={styles.cards}>
-                {best.map(({ option, reason }) => (
-                  <OptionCard
-                    key={nameOf(option)}
-                    option={option}
-                    reason={reason}
-                    edgeM={place.edgeM}
-                    paceM={paceM}
-                    units={units}
-                    chosen={choice !== null && nameOf(option) === nameOf(choice)}
-                    onChoose={() => choose(nameOf(option))}
-                  />
-                ))}
-              </div>
-            </>
-          )}
-        </section>
-      </div>
-      {place.lie !== 'sand' && options && (
-        <div className={styles.more}>
-          <OptionsTable options={options} units={units} chosen={choice && nameOf(choice)} onChoose={choose} />
-          <div className={styles.side2}>
-            {on && (
-              <ShotPlan
-                plan={on.plan}
-                ball={on.ball}
-                hole={on.hole}
-                label={`${station!.name} from above, with where to land the ball`}
-                flown={flown}
-                chosen={at}
-                routes={routes}
-                units={units}
-              />
-            )}
-            {routed && <RoutesPanel routes={routes} name={nameOf(routed)} holeM={place.distanceM} units={units} />}
-            {choice && <RulePanel option={choice} options={options} distanceM={place.distanceM} units={units} />}
-            <Calibration
-              clubs={player.clubs}
-              ground={{
-                stretches: [{ toM: Infinity, surface: 'green', slope: place.slope }],
-                stimpFt: place.stimpFt,
-                firmness: place.firmness,
-              }}
-              lie={place.lie as PlayableLie}
-              units={units}
-              factor={factor}
-              onChange={setTried}
-            />
-            <section>
-              <h2>What this assumes</h2>
-              <ul className="small-print mb-0">
-                <li>
-                  {player.name ? `${player.name}, from ${counted(player.balls, 'ball')}` : `A level ${player.strays.level} player`}
-                  {player.ownBag ? ', with their own clubs.' : ', with a usual bag.'}{' '}
-                  {factor.balls === 0
-                    ? 'No ball has been measured from landing to stop: the spot is given as a range.'
-                    : factor.balls < ENOUGH_TO_SHOW
-                      ? `${counted(factor.balls, 'ball')} measured from landing to stop: a few more narrow the range.`
-                      : `Balls run ${factor.k.toFixed(2)} times as far as usual (${counted(factor.balls, 'ball')}).`}
-                </li>
-                {TAKEN_FOR_GRANTED.map((line) => (
-                  <li key={line}>{line}</li>
-                ))}
-              </ul>
-              <p className="small-print mt-2 mb-0">
-                Nobody stands where balls come down. <Link href={`/a/${slug}/tools/putts`}>Putts</Link> have a page of their own.
-              </p>
-            </section>
-          </div>
-        </div>
-      )}
+      <LandingTool
+        // Another green is another ground.
+        key={`${on?.greenId}|${on?.key}`}
+        player={player}
+        on={on}
+        place={place}
+        onPlace={change}
+        units={units}
+        makeGame={(start) => (
+          <Link href={`/a/${slug}/games/new?landing=${encodeURIComponent(JSON.stringify(start))}`} className="btn btn-primary">
+            Make a game: land it there
+          </Link>
+        )}
+      />
     </div>
   );
-}
-
-/** What a plan says of a shot: "23 yd, carry 10 yd to the green, 5 yd of green behind the hole, level". */
-function sayPlace({ distanceM, edgeM, beyondM, slope }: LandingPlace, units: UnitSystem): string {
-  const says = (metres: number) => formatLength(metres, units === 'metric' ? 'm' : 'yd', 0);
-  const lies = Math.abs(slope) < 0.0005 ? 'level' : `${(100 * Math.abs(slope)).toFixed(1)}% ${slope > 0 ? 'uphill' : 'downhill'}`;
-  return `${says(distanceM)}: ${says(edgeM)} to the green, ${says(beyondM)} behind the hole, ${lies}.`;
 }

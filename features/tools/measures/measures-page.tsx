@@ -3,10 +3,10 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { inPaces } from '@/core/measures/hands';
 import { ownLengths } from '@/core/measures/own-lengths';
-import { readLength, type OwnMeasures } from '@/core/measures/read-length';
+import type { OwnMeasures } from '@/core/measures/read-length';
 import { CLUB_M, FLAGSTICK_M, PACE_M, PUTTER_M, SHOE_M } from '@/core/measures/sticks';
 import { formatLeft, formatLength } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
@@ -16,6 +16,7 @@ import { PrintButton } from '../../form/print-button';
 import { PLAIN } from '../fields';
 import { PlayerChoice } from '../player-choice';
 import { ToolHead } from '../tool-head';
+import { Converter } from './converter';
 import styles from './measures.module.scss';
 
 export type MeasuresProps = {
@@ -84,51 +85,6 @@ export function MeasuresPage({ slug, players, whose, units }: MeasuresProps) {
         </section>
       </div>
     </MeasuresContext>
-  );
-}
-
-/** Any length in anything, in all the others. */
-function Converter({ own, units }: { own: OwnMeasures; units: UnitSystem }) {
-  const [text, setText] = useState('12 paces');
-  const metres = readLength(text, METRES_PER[units === 'metric' ? 'm' : 'yd'], own);
-  const wrong = Number.isNaN(metres) || metres < 0 || metres > 1000;
-  const lines = [
-    ['yards', trim(metres / METRES_PER.yd, 1)],
-    ['feet and inches', formatLeft(metres, 'imperial')],
-    ['metres', trim(metres, 2)],
-    ['paces', inPaces(metres, own.paceM ?? PACE_M)],
-    ['clubs', trim(metres / (own.clubM ?? CLUB_M), 1)],
-    ['putters', trim(metres / (own.putterM ?? PUTTER_M), 1)],
-    ['flagsticks', trim(metres / (own.flagstickM ?? FLAGSTICK_M), 1)],
-    ['shoes', trim(metres / (own.shoeM ?? SHOE_M), 0)],
-  ] as const;
-  return (
-    <>
-      <Form.Group controlId="convert">
-        <Form.Label>A length, in anything</Form.Label>
-        <Form.Control
-          className={`fig ${styles.typed}`}
-          autoComplete="off"
-          value={text}
-          isInvalid={wrong}
-          onChange={({ target }) => setText(target.value)}
-        />
-        <Form.Control.Feedback type="invalid">Enter a length such as 12 paces, 4 ft 3 or 2½ clubs.</Form.Control.Feedback>
-      </Form.Group>
-      {!wrong && (
-        <div role="status">
-          <dl className={styles.lines}>
-            {lines.map(([word, value]) => (
-              <div key={word}>
-                <dd className="fig">{value}</dd>
-                <dt>{word}</dt>
-              </div>
-            ))}
-          </dl>
-        </div>
-      )}
-      <p className="small-print mb-0">The same works wherever a length is typed: “12 paces”, “2 clubs”, “4 ft 3”.</p>
-    </>
   );
 }
 
