@@ -53,7 +53,7 @@ test('the network is cut, 20 balls are recorded, the page is killed and opened a
   expect(events[0]!.n).toBe(23);
 });
 
-test('what the worker keeps is the page of play, and nothing that names anybody', async ({ page }) => {
+test('what the worker keeps is the pages of play and of the tools, and nothing that names anybody', async ({ page }) => {
   await page.goto('/play');
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.goto('/a/lantern-hollow/players');
@@ -67,7 +67,7 @@ test('what the worker keeps is the page of play, and nothing that names anybody'
     });
   await expect.poll(async () => (await kept()).length).toBeGreaterThan(5);
   for (const path of await kept())
-    expect(path).toMatch(/^\/(play|j|icon\.svg|shell\/([a-z]+-[-\w]+\.(js|css|woff2|png)|manifest\.webmanifest))$/);
+    expect(path).toMatch(/^\/(play|play\/tools|j|icon\.svg|shell\/([a-z]+-[-\w]+\.(js|css|woff2|png)|manifest\.webmanifest))$/);
 });
 
 test('an ended session that nobody could tell of is told when the network is back', async ({ page, context }) => {

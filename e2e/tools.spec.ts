@@ -249,7 +249,7 @@ test('rungs along one line become a game, with how it breaks', async ({ page }) 
   await rungs.getByLabel('Rungs').fill('5');
   await rungs.getByRole('link', { name: 'Make a game of them' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('5 rungs along one line');
-  await expect(page.getByRole('button', { name: /^5\. 15 ft putt left to right/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^5\. 15 ft putt green · left to right/ })).toBeVisible();
 });
 
 test('on the phone, without a network: a landing spot, a chart, lengths', async ({ page, context }) => {
@@ -266,7 +266,7 @@ test('on the phone, without a network: a landing spot, a chart, lengths', async 
   await expect(page.getByText('A level 10 player, with their own clubs.')).toBeVisible();
   // In her own paces.
   await page.getByLabel('To the hole').fill('20 paces');
-  await expect(page.getByText('= 15.555 yd')).toBeVisible();
+  await expect(page.getByText('= 15.556 yd')).toBeVisible();
   await page.getByRole('button', { name: 'Swing lengths' }).click();
   const best = page.getByRole('region', { name: 'Look up a yardage' }).getByRole('status');
   await expect(best).toContainText('Lob wedge to chest');
