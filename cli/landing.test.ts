@@ -24,7 +24,7 @@ test('lengths in feet, yards and metres come to the same', () => {
 test('sand is answered in words', () => {
   expect(run('--distance', '15yd', '--carry', '6yd', '--lie', 'sand')).toMatchObject({
     options: [],
-    answer: expect.stringContaining('no figures') as string,
+    answer: expect.stringContaining('too much from bunker to bunker') as string,
   });
 });
 

@@ -140,7 +140,7 @@ test('a station that was measured again moves its balls; the day said once is on
   await page.getByRole('button', { name: /^The day/ }).click();
   await page.getByLabel(/^Speed/).fill('99');
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('A green is from 3 to 16 ft fast.')).toBeVisible();
+  await expect(page.getByText('A green speed is 3 to 16 ft.')).toBeVisible();
   await page.getByLabel(/^Speed/).fill('9.5');
   await page.getByRole('radio', { name: 'firm' }).click();
   await page.getByLabel('Wind').fill('from behind');

@@ -39,7 +39,7 @@ test('a landing spot is moved, by key and by drag, and says where the ball then 
   const spot = page.getByRole('slider', { name: /^Landing spot of / });
   await spot.focus();
   for (let press = 0; press < 4; press++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByText(/^Landed there it stops .+ past the hole\./)).toBeVisible();
+  await expect(page.getByText(/^Land it there and it stops .+ past the hole\./)).toBeVisible();
   const before = Number(await spot.getAttribute('aria-valuenow'));
   const box = (await spot.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -49,7 +49,7 @@ test('a landing spot is moved, by key and by drag, and says where the ball then 
   await expect.poll(async () => Number(await spot.getAttribute('aria-valuenow'))).toBeLessThan(before - 1);
   await expect(page.getByText(/short of the hole\./)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the best spot' }).click();
-  await expect(page.getByText(/^Landed there/)).toHaveCount(0);
+  await expect(page.getByText(/^Land it there and/)).toHaveCount(0);
 });
 
 test('the place stands in the address; what is wrong is said beside its field, and the last good answer stays', async ({ page }) => {
@@ -66,7 +66,7 @@ test('the place stands in the address; what is wrong is said beside its field, a
   await page.getByLabel('Slope').fill('-10');
   await expect(page.getByText(/^(Will not stop|No reliable landing spot)/)).toBeVisible();
   await page.getByLabel('Lie').selectOption('Sand');
-  await expect(page.getByText('From sand there are no figures to trust')).toBeVisible();
+  await expect(page.getByText('Sand differs too much from bunker to bunker for figures')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Lie')).toHaveValue('sand');
   await expect(page.getByLabel('To the hole')).toHaveValue('20');
@@ -82,7 +82,7 @@ test('three balls on this green say how far balls run today', async ({ page }) =
     await page.locator(`#ball-${ball - 1}-stopped`).fill(stopped);
   };
   await fill(1, '6', '17');
-  await expect(page.getByText('1 ball so far: three at least.')).toBeVisible();
+  await expect(page.getByText('1 ball so far. Measure at least three.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Use it' })).toBeDisabled();
   await fill(2, '6.5', '18');
   await fill(3, '5.8', '16.5');

@@ -12,7 +12,7 @@ import type { FilledParts } from '@/core/plan/filled';
 import type { FillTask } from '@/core/plan/fill-task';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
-import type { OutlookTask } from '@/core/tools/outlook-task';
+import type { ShortGameTask } from '@/core/tools/short-game-task';
 import type { ShortGames } from '@/core/tools/short-game';
 import { TooMany } from './turns';
 
@@ -84,10 +84,10 @@ export function sum(task: ProposalTask, how?: { urgent?: boolean }): Promise<Pro
 export function sum(task: FillTask, how?: { urgent?: boolean }): Promise<FilledParts>;
 export function sum(task: BlockTestTask, how?: { urgent?: boolean }): Promise<BlockTest>;
 export function sum(task: NeedTask, how?: { urgent?: boolean }): Promise<RoundByNeed | null>;
-export function sum(task: OutlookTask, how?: { urgent?: boolean }): Promise<ShortGames>;
+export function sum(task: ShortGameTask, how?: { urgent?: boolean }): Promise<ShortGames>;
 export function sum(task: LevelChartTask, how?: { urgent?: boolean }): Promise<LevelLine[]>;
 export async function sum(
-  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask | LevelChartTask,
+  task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | ShortGameTask | LevelChartTask,
   { urgent = false } = {},
 ): Promise<Kept['answer']> {
   // What is believed follows from the balls.

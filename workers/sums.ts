@@ -7,16 +7,16 @@ import { doNeed, type NeedTask } from '@/core/plan/by-need';
 import { doBlockTest, type BlockTestTask } from '@/core/plan/block-test';
 import { doFill, type FillTask } from '@/core/plan/fill-task';
 import { doProposal, type ProposalTask } from '@/core/plan/proposal-task';
-import { doOutlook, type OutlookTask } from '@/core/tools/outlook-task';
+import { doShortGame, type ShortGameTask } from '@/core/tools/short-game-task';
 
 /** Of this thread alone: where the machine is busy, whoever answers a request comes first. */
 setPriority(0, 10);
 
 const model = modelOf(shippedReference);
 
-export default function answer(task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | OutlookTask | LevelChartTask) {
+export default function answer(task: SumTask | ProposalTask | FillTask | BlockTestTask | NeedTask | ShortGameTask | LevelChartTask) {
   if (task.kind === 'level_chart') return doLevelChart(model, task);
-  if (task.kind === 'outlook') return doOutlook(model, task);
+  if (task.kind === 'short_game') return doShortGame(model, task);
   if (task.kind === 'fill') return doFill(model, task);
   if (task.kind === 'by_need') return doNeed(model, task);
   if (task.kind === 'block_test') return doBlockTest(model, task);

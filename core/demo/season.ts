@@ -1,4 +1,3 @@
-import { EVENT_VERSION } from '../shot/read-event';
 import type { ShotType } from '../golf/words';
 import type { Station } from '../game/station';
 import { turnsOf } from '../game/turn';
@@ -14,6 +13,7 @@ import { referencePutting } from '../golf/putting';
 import type { Reference } from '../golf/reference';
 import { simulateShot, type PlayerTruth, type Stopped } from '../made-up/simulate';
 import { snap } from '../units/length';
+import { recorded } from './event';
 import { DEMO_GAMES } from './games';
 import { DEMO_PLAYERS, type DemoPlayer } from './people';
 import { isPutt } from '../golf/shot-types';
@@ -101,26 +101,9 @@ function playSession({ game, player, index, playerId, startedAt, unfinished, ref
     const stopped = simulateShot(truth, station, day + club.effect, reference, random);
     const result = writtenDown(keys, stopped, random);
     const counts = random.uniform() < 0.006 ? 'collided' : 'ordinary';
-    return {
-      version: EVENT_VERSION,
-      eventId: idAt(playedAt.getTime()),
-      shotId: idAt(playedAt.getTime()),
-      sessionId,
-      deviceId,
-      deviceSeq: seq,
-      deviceAt: playedAt.toISOString(),
-      kind: 'record',
-      payload: {
-        ...recordOf(
-          turn,
-          { ...result, ...markedAs(station, stopped, result, { truth, day, reference, random: more }) },
-          { playerId, sessionId },
-          playedAt,
-        ),
-        clubLabel: club.label,
-        counts,
-      },
-    };
+    const said = { ...result, ...markedAs(station, stopped, result, { truth, day, reference, random: more }) };
+    const record = recordOf(turn, said, { playerId, sessionId }, playedAt);
+    return recorded({ sessionId, deviceId, idAt }, seq, playedAt, { ...record, clubLabel: club.label, counts });
   });
   return { sessionId, game, player: index, startedAt, events };
 }

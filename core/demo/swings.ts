@@ -3,9 +3,9 @@ import { turnsOf } from '../game/turn';
 import { seededRandom } from '../math/random';
 import { recordOf } from '../play/record';
 import { timeOrderedId } from '../shot/id';
-import { EVENT_VERSION } from '../shot/read-event';
 import type { ShotEvent } from '../shot/shot';
 import { METRES_PER, snap } from '../units/length';
+import { recorded } from './event';
 
 /** Who keeps a chart of swing lengths, with which marks, from low to high. */
 export const DEMO_SWINGS_FOR = 'Ottilie';
@@ -51,27 +51,14 @@ export function demoSwings(seed: number, now: Date, playerId: string): { session
       const swing = near[random.uniform() < 0.7 ? 0 : 1]!;
       const landed = swing.carryM * SHORT * Math.exp(ERR * random.normal());
       const errorM = snap(landed - wanted);
-      return {
-        version: EVENT_VERSION,
-        eventId: idAt(playedAt.getTime()),
-        shotId: idAt(playedAt.getTime()),
-        sessionId,
-        deviceId,
-        deviceSeq: seq,
-        deviceAt: playedAt.toISOString(),
-        kind: 'record',
-        payload: {
-          ...recordOf(
-            turn,
-            { ...NOWHERE, landed: Math.abs(errorM) <= 3 * METRES_PER.yd, landingErrorM: errorM },
-            { playerId, sessionId },
-            playedAt,
-          ),
-          clubLabel: swing.club,
-          swingMark: swing.mark,
-          intendedM: snap(wanted),
-        },
-      };
+      const result = { ...NOWHERE, landed: Math.abs(errorM) <= 3 * METRES_PER.yd, landingErrorM: errorM };
+      const record = recordOf(turn, result, { playerId, sessionId }, playedAt);
+      return recorded({ sessionId, deviceId, idAt }, seq, playedAt, {
+        ...record,
+        clubLabel: swing.club,
+        swingMark: swing.mark,
+        intendedM: snap(wanted),
+      });
     });
     return { sessionId, startedAt, events };
   });

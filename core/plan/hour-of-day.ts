@@ -42,7 +42,7 @@ export function hourOfDay(weeks: Weeks, { day, minutes, aim }: PlannedDay, negle
   return { hour: empty, shots, rehearses: false };
 }
 
-const FIRST = 'The first test: you play the same game again at the end.';
+const FIRST = 'The first test. You’ll play the same game again at the end.';
 const AGAIN = 'The re-test: the same game as the first test.';
 
 /** Gives the game, which is last, so many minutes; the other parts share the rest, as far as each gets one. */

@@ -38,7 +38,7 @@ test.each([
 
 test('where so few balls show nothing, no limit is named', () => {
   const [one] = shots(0.5);
-  const hardly = 'No change beyond luck, and so few balls could hardly show one.';
+  const hardly = 'Any change could be luck: there are too few balls to tell.';
   expect(verdictOf(block({ shots: [{ ...one!, shows: null }] }), 'lost').says).toBe(hardly);
   // Fewer were played than were planned: what they would have shown is not said.
   expect(verdictOf(block({ shots: [{ ...one!, balls: 70 }] }), 'lost').says).toBe(hardly);

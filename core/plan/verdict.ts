@@ -55,7 +55,7 @@ export function verdictOf(block: BlockDone, strokes: StrokesAs): Verdict {
     const least = Math.min(...shots.map((one) => (isPlayed(one) ? (one.shows ?? Infinity) : Infinity)));
     return Number.isFinite(least)
       ? `No change beyond luck. One of less than ${signed(least)} strokes a shot would not show.`
-      : 'No change beyond luck, and so few balls could hardly show one.';
+      : 'Any change could be luck: there are too few balls to tell.';
   }
 
   function alterOf(): string {

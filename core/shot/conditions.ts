@@ -13,8 +13,8 @@ export const conditionsSchema = openObject({
   /** The reading of the speed of the green, in feet. */
   stimpFt: z
     .number({ error: 'Enter the speed in feet.' })
-    .min(3, 'A green is from 3 to 16 ft fast.')
-    .max(16, 'A green is from 3 to 16 ft fast.')
+    .min(3, 'A green speed is 3 to 16 ft.')
+    .max(16, 'A green speed is 3 to 16 ft.')
     .optional(),
   firmness: z.enum(FIRMNESSES).optional(),
   wind: line(40).optional(),

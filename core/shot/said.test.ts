@@ -87,7 +87,7 @@ describe('what a session says', () => {
       'speed 9 ft, firm, dry, wind behind, balls placed',
     );
     expect(sayConditions({})).toBe('');
-    expect(conditionsSchema.safeParse({ stimpFt: 30 }).error?.issues[0]?.message).toBe('A green is from 3 to 16 ft fast.');
+    expect(conditionsSchema.safeParse({ stimpFt: 30 }).error?.issues[0]?.message).toBe('A green speed is 3 to 16 ft.');
     const wrong = (distanceM: unknown) =>
       stationDistanceSchema.safeParse({ key: 'a', distanceM, source: 'tape' }).error?.issues[0]?.message;
     expect([wrong(undefined), wrong(0), wrong(200)]).toEqual(['Enter the distance.', 'Enter a distance above 0.', 'At most 150 m.']);

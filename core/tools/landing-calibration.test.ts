@@ -2,6 +2,8 @@ import { shippedReference } from '../golf/reference';
 import { USUAL_BAG } from '../golf/usual-bag';
 import { CLUB_M, PACE_M } from '../measures/sticks';
 import { seededRandom } from '../math/random';
+import { referencePutting } from '../golf/putting';
+import { simulateShot } from '../made-up/simulate';
 import { strikeBall } from '../testing/carry-and-run';
 import { plainPlayer } from '../testing/plain';
 import { METRES_PER } from '../units/length';
@@ -47,4 +49,30 @@ test.each([
     expect(Math.abs(within)).toBeLessThan(0.05);
     expect(Math.abs(median)).toBeLessThan(0.2);
   }
+});
+
+test.each([
+  [0, 20, 5],
+  [10, 20, 5],
+  [18, 20, 5],
+  [10, 30, 8],
+])('level %i from %i yd, %i yd of green behind the hole: how many miss the green', (level, yards, beyond) => {
+  const place = { ...USUAL_PLACE, distanceM: yards * METRES_PER.yd, edgeM: 6 * METRES_PER.yd, beyondM: beyond * METRES_PER.yd };
+  const options = answerLanding(
+    { place, on: null, clubs: USUAL_BAG, strays: asLevel(level), run: UNMEASURED_RUN, paceM: PACE_M, clubM: null },
+    shippedReference,
+  );
+  // The first generator says where a ball stops, not only how far: its depth is what counts here.
+  const truth = { level, putting: referencePutting(level), effects: {} };
+  const shot = { shotType: shotFor(place), surface: place.lie, distanceM: place.distanceM };
+  const random = seededRandom(17);
+  let off = 0;
+  for (let n = 0; n < BALLS; n++) {
+    const { leftM, bearingDeg, mishit } = simulateShot(truth, shot, 0, shippedReference, random);
+    const depth = leftM * Math.cos((bearingDeg * Math.PI) / 180);
+    // The tool leaves mishits out, and says so.
+    if (!mishit && (depth > place.beyondM || depth < place.edgeM - place.distanceM)) off++;
+  }
+  const best = options.flatMap((one) => (one.answer === 'found' ? [one.chances.offGreen] : []))[0]!;
+  expect(Math.abs(best - off / BALLS)).toBeLessThan(0.04);
 });

@@ -21,10 +21,7 @@ export const landingPlaceSchema = z
     slope: z.number({ error: 'Enter the slope in percent.' }).min(-0.12, 'A slope is at most 12%.').max(0.12, 'A slope is at most 12%.'),
     /** How far the edge of the green lies above the ball. */
     riseM: length('the height', -8, 8, 'At most 26 ft (8 m) up or down.'),
-    stimpFt: z
-      .number({ error: 'Enter the speed in feet.' })
-      .min(3, 'A green is from 3 to 16 ft fast.')
-      .max(16, 'A green is from 3 to 16 ft fast.'),
+    stimpFt: z.number({ error: 'Enter the speed in feet.' }).min(3, 'A green speed is 3 to 16 ft.').max(16, 'A green speed is 3 to 16 ft.'),
     firmness: z.enum(FIRMNESSES),
     lie: z.enum(SURFACES).exclude(['green']),
     /** Along the line, in m/s: positive helps. */

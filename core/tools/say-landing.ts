@@ -33,7 +33,7 @@ function reasonFor(option: LandingOption, best: readonly LandingOption[], found:
       pace.longM !== null &&
       'A pace short or long on the landing costs least.',
   ];
-  return reasons.find((reason) => typeof reason === 'string') ?? 'A compromise between the other two.';
+  return reasons.find((reason) => typeof reason === 'string') ?? 'Halfway between the other two.';
 }
 
 /** What the best of them say together in a sentence: whether one is better, or none. */
@@ -71,7 +71,7 @@ export const sayLandsOn = (surface: Surface): string | null =>
 
 /** What sand gets: words, no figures. */
 export const SAND_WORDS =
-  'From sand there are no figures to trust: sand differs from bunker to bunker. Land it a third to half of the way from the edge to the hole, and let a few practice balls tell you how this sand plays.';
+  'Sand differs too much from bunker to bunker for figures. Land it a third to halfway from the edge to the hole, and hit a few practice balls to see how this sand plays.';
 
 /** What is taken for granted, a line each. */
 export const TAKEN_FOR_GRANTED: readonly string[] = [

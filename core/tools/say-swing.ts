@@ -27,6 +27,6 @@ export function sayLadder({ gaps, overlaps }: Ladder, unit: LengthUnit): string[
 /** "Played for 50, balls carry 48 on average (50 balls)." */
 export function sayBias({ share, balls }: Bias): string {
   return Math.abs(share - 1) < 0.015
-    ? `Balls carry what they’re played for (${counted(balls, 'ball')}).`
+    ? `Balls carry the distance they’re played for (${counted(balls, 'ball')}).`
     : `Played for 50, balls carry ${Math.round(50 * share)} (${counted(balls, 'ball')}).`;
 }

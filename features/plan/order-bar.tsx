@@ -5,7 +5,7 @@ import { PURPOSES, type Purpose } from '@/core/plan/kinds';
 import { asOrderQuery, MINUTES, SAY_PURPOSE, type OrderAsked } from './asked';
 import styles from './plan.module.scss';
 import { useAsked } from './use-asked';
-import { GreenChoice } from './green-choice';
+import { GreenChoice } from '../form/green-choice';
 import { WhoChoice, type Named } from './who-choice';
 
 type Props = { asked: OrderAsked; players: readonly Named[]; greens: readonly Named[] };

@@ -14,7 +14,7 @@ export const windUnit = (units: UnitSystem) =>
 
 /** What figures have to be, as it stands beside their fields. */
 export const FAULTS = {
-  stimp: 'A green is from 3 to 16 ft fast.',
+  stimp: 'A green speed is 3 to 16 ft.',
   slope: 'At most 10%.',
   wind: 'At most 33 mph (15 m/s).',
   rise: 'At most 26 ft (8 m) up or down.',

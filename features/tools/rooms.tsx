@@ -10,7 +10,7 @@ import { USUAL_PLACE } from '@/core/tools/landing-place';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel, straysOf } from '@/core/tools/strays';
 import { biasOf, biasOfDay } from '@/core/tools/play-as';
-import { extraOfLevel } from '@/core/tools/outlook';
+import { extraOfLevel } from '@/core/tools/round-score';
 import { shortGameOfLevel } from '@/core/tools/short-game';
 import { swingChart } from '@/core/tools/swing-chart';
 import { placeOn } from '@/core/tools/terrain';
@@ -193,7 +193,10 @@ export async function OutlookRoom({ slug, params }: { slug: string; params: Reco
   const usual = shortGameOfLevel(model, level);
   const games =
     found && known
-      ? await sum({ kind: 'outlook', version: model.version, level, ...known.made, mix: [...mixOf(model, found.player)] }, { urgent: true })
+      ? await sum(
+          { kind: 'short_game', version: model.version, level, ...known.made, mix: [...mixOf(model, found.player)] },
+          { urgent: true },
+        )
       : { level, own: usual, atLevel: { putting: usual, chipping: usual, pitching: usual, bunker: usual }, draws: [] };
   return (
     <OutlookPage

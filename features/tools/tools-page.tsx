@@ -23,6 +23,12 @@ export function ToolsPage({ slug }: { slug: string }) {
             </Link>
           </li>
         ))}
+        <li>
+          <a href="/play/tools">
+            <b>At the green</b>
+            <span>Landing spot, swing lengths and lengths on the phone, without a network.</span>
+          </a>
+        </li>
       </ul>
     </div>
   );

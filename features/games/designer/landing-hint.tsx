@@ -11,7 +11,7 @@ import { landingPlaceSchema, USUAL_PLACE } from '@/core/tools/landing-place';
 import { asLevel } from '@/core/tools/strays';
 import { DRAWN_FOR_LEVEL } from '@/core/game/enter';
 import { formatLength } from '@/core/units/format';
-import { snap } from '@/core/units/length';
+import { fromMetres, toMetres } from '@/core/units/length';
 
 type Props = { path: string; station: Station };
 type Said = { of: string; option: LandingOption | null };
@@ -30,6 +30,7 @@ export function LandingHint({ path, station }: Props) {
   });
   if (!place.success || place.data.lie === 'sand') return null;
   const of = JSON.stringify([place.data, club, trajectory]);
+  const unit = distanceUnit === 'm' ? 'm' : 'yd';
   const work = async () => {
     // Only whoever asks loads the ball's flight.
     const [{ answerLanding }, { shippedReference }] = await Promise.all([
@@ -51,13 +52,16 @@ export function LandingHint({ path, station }: Props) {
     );
     const option = options.find((one) => one.answer === 'found' && (trajectory === null || one.flight === trajectory));
     setSaid({ of, option: option?.answer === 'found' ? option : null });
-    if (option?.answer === 'found') setValue(`${path}.carryM`, snap(option.carryM), { shouldDirty: true, shouldValidate: true });
+    if (option?.answer === 'found')
+      setValue(`${path}.carryM`, toMetres(Math.round(fromMetres(option.carryM, unit) * 10) / 10, unit), {
+        shouldDirty: true,
+        shouldValidate: true,
+      });
   };
-  const unit = distanceUnit === 'm' ? 'm' : 'yd';
   const now = said?.of === of ? said : null;
   return (
     <div className="small-print">
-      <Button variant="link" size="sm" className="p-0" onClick={() => void work()}>
+      <Button variant="link" size="sm" className="p-0 text-start" onClick={() => void work()}>
         Work out the landing spot
       </Button>
       {now &&

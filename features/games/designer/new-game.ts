@@ -8,7 +8,7 @@ import type { GreenPlan } from '@/core/green/plan';
 import { NO_GROUND_SAID, NOWHERE_SAID, type Station } from '@/core/game/station';
 import { rungDistances, type Rungs } from '@/core/tools/rungs';
 import type { LandingStart } from '@/core/tools/landing-start';
-import { snap, toMetres, type UnitSystem } from '@/core/units/length';
+import { fromMetres, snap, toMetres, type UnitSystem } from '@/core/units/length';
 
 /** The station with which a game begins. */
 function firstStation(units: UnitSystem): Station {
@@ -113,7 +113,7 @@ export function landingGame(start: LandingStart, units: UnitSystem, plan: GreenP
     key: 's1',
     club,
     trajectory: flight,
-    carryM: snap(carryM),
+    carryM: toMetres(Math.round(fromMetres(carryM, distanceUnit) * 10) / 10, distanceUnit),
   };
   return { ...game, title: `Land it with the ${club}`.slice(0, 80), stations: [station] };
 }

@@ -5,7 +5,7 @@ import { Form } from 'react-bootstrap';
 import { LONGEST, MOST_PARTS, PART_KINDS, SHORTEST, type Hour, type PartKind } from '@/core/hour/hour';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { SAY_KIND } from '../../session/say-part';
-import { GreenChoice } from '../green-choice';
+import { GreenChoice } from '../../form/green-choice';
 import { WhoChoice, type Named } from '../who-choice';
 import styles from './hour.module.scss';
 

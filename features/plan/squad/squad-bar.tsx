@@ -5,7 +5,7 @@ import { GROUPINGS, type Grouping } from '@/core/squad/squad-session';
 import { asSquadQuery, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
 import { useAsked } from '../use-asked';
 import type { Named } from '../who-choice';
-import { GreenChoice } from '../green-choice';
+import { GreenChoice } from '../../form/green-choice';
 import styles from './squad.module.scss';
 
 type Props = { asked: SquadAsked; players: readonly Named[]; greens: readonly Named[] };

@@ -3,7 +3,7 @@
 import { Form } from 'react-bootstrap';
 import { LONGEST, SHORTEST } from '@/core/hour/hour';
 import type { PracticeDay, Weeks } from '@/core/weeks/weeks';
-import { GreenChoice } from '../green-choice';
+import { GreenChoice } from '../../form/green-choice';
 import { WhoChoice, type Named } from '../who-choice';
 import { WEEKDAYS } from './say';
 import styles from './weeks.module.scss';

@@ -40,7 +40,7 @@ export function Calibration({ clubs, ground, lie, units, factor, onChange }: Pro
   const faultOf = ({ carryM, finishM }: Ball) => {
     if (Number.isNaN(carryM) || Number.isNaN(finishM)) return 'Enter numbers.';
     return carryM !== null && finishM !== null && finishM < carryM - 3
-      ? 'It stopped well short of where it landed: check both.'
+      ? 'It can’t stop that far short of where it landed. Check both.'
       : undefined;
   };
   const good = balls.flatMap((ball) => {
@@ -101,7 +101,7 @@ export function Calibration({ clubs, ground, lie, units, factor, onChange }: Pro
           <p className="mb-2 mt-2" role="status">
             {enough
               ? `Balls run about ${found.k.toFixed(2)} times as far as usual (${found.from.toFixed(2)} to ${found.to.toFixed(2)}, ${counted(found.balls, 'ball')}).`
-              : `${counted(found.balls, 'ball')} so far: three at least.`}
+              : `${counted(found.balls, 'ball')} so far. Measure at least three.`}
           </p>
           <div className="d-flex gap-2">
             <Button

@@ -8,6 +8,7 @@ import type { Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
 import { USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
 import type { UnitSystem } from '@/core/units/length';
+import { GreenChoice } from '../../form/green-choice';
 import { PlayerChoice } from '../player-choice';
 import { ToolHead } from '../tool-head';
 import { asLandingQuery, type LandingQuery } from './asked';
@@ -59,18 +60,12 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
             nobody={`level ${player.strays.level}, usual bag`}
             onChoose={(playerId) => go({ for: playerId })}
           />
-          <Form.Select
-            aria-label="Green"
-            value={green?.greenId ?? ''}
-            onChange={({ target }) => stand({ green: target.value || undefined, station: undefined })}
-          >
-            <option value="">any green</option>
-            {greens.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+          <GreenChoice
+            label="Green"
+            greens={greens}
+            greenId={green?.greenId}
+            onChange={(greenId) => stand({ green: greenId ?? undefined, station: undefined })}
+          />
           {green && green.stations.length > 0 && (
             <Form.Select
               aria-label="Station"

@@ -146,10 +146,10 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
                   {moved !== null && (
                     <p className={styles.moved} role="status">
                       {missM === null
-                        ? 'Landed there it will not stop.'
+                        ? 'Land it there and it won’t stop.'
                         : Math.abs(missM) < 0.08
-                          ? 'Landed there it stops at the hole.'
-                          : `Landed there it stops ${formatLeft(Math.abs(missM), units)} ${missM > 0 ? 'past' : 'short of'} the hole.`}{' '}
+                          ? 'Land it there and it stops at the hole.'
+                          : `Land it there and it stops ${formatLeft(Math.abs(missM), units)} ${missM > 0 ? 'past' : 'short of'} the hole.`}{' '}
                       <button type="button" className="btn btn-link p-0 align-baseline" onClick={() => setMoved(null)}>
                         Back to the best spot
                       </button>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { FIRMNESSES, say, SURFACES } from '@/core/golf/words';
 import { landingPlaceSchema, type LandingPlace } from '@/core/tools/landing-place';
-import { capital } from '@/core/units/format';
+import { capital, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
 import { PERCENT_UPHILL, STIMP, windUnit } from '../fields';
@@ -62,30 +62,58 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
       </Form.Select>
     </Form.Group>
   );
-  return (
-    <div className={styles.fields} role="group" aria-label="The place">
-      {!planned && (
-        <>
-          {field('distanceM', 'To the hole', far)}
-          {field('edgeM', 'Carry to the green', far)}
-          {field('beyondM', 'Green behind the hole', far)}
-          {field('slope', 'Slope', PERCENT_UPHILL)}
-        </>
-      )}
-      {choice(
-        'lie',
-        'Lie',
-        SURFACES.filter((one) => one !== 'green'),
-      )}
+  const lie = choice(
+    'lie',
+    'Lie',
+    SURFACES.filter((one) => one !== 'green'),
+  );
+  const day = (
+    <>
       {field('stimpFt', 'Green speed', STIMP)}
       {choice('firmness', 'Green', FIRMNESSES)}
-      {!planned && (
+    </>
+  );
+  const wrongBelow = (['beyondM', 'fringeM', 'riseM', 'stimpFt', 'windMs'] as const).some((key) => faultOf(key));
+  return (
+    <div role="group" aria-label="The place">
+      {planned ? (
+        <div className={styles.fields}>
+          {lie}
+          {field('windMs', 'Wind', windUnit(units))}
+          {day}
+        </div>
+      ) : (
         <>
-          {field('fringeM', 'Fringe', near)}
-          {field('riseM', 'Green above the ball', near)}
+          <div className={styles.fields}>
+            {field('distanceM', 'To the hole', far)}
+            {field('edgeM', 'Carry to the green', far)}
+            {field('slope', 'Slope', PERCENT_UPHILL)}
+            {lie}
+          </div>
+          <details className={styles.details} open={wrongBelow || undefined}>
+            <summary>{sayRest(place, units)}</summary>
+            <div className={styles.fields}>
+              {field('beyondM', 'Green behind the hole', far)}
+              {day}
+              {field('fringeM', 'Fringe', near)}
+              {field('riseM', 'Green above the ball', near)}
+              {field('windMs', 'Wind', windUnit(units))}
+            </div>
+          </details>
         </>
       )}
-      {field('windMs', 'Wind', windUnit(units))}
     </div>
   );
+}
+
+/** What else is taken of a place, while its fields are folded away: "medium green, 9 ft fast, 10 yd behind the hole, no wind". */
+function sayRest({ firmness, stimpFt, beyondM, riseM, windMs }: LandingPlace, units: UnitSystem): string {
+  const metric = units === 'metric';
+  const parts = [
+    `${firmness} green, speed ${Math.round(stimpFt * 10) / 10} ft`,
+    `${formatLength(beyondM, metric ? 'm' : 'yd', 0)} behind the hole`,
+    Math.abs(riseM) >= 0.05 && `${formatLength(Math.abs(riseM), metric ? 'm' : 'ft')} ${riseM > 0 ? 'above' : 'below'} you`,
+    windMs === 0 ? 'no wind' : windMs > 0 ? 'helping wind' : 'headwind',
+  ];
+  return capital(parts.filter((part) => typeof part === 'string').join(', '));
 }

@@ -20,7 +20,7 @@ export function RoutesPanel({ routes, name, holeM, units }: Props) {
           strokes, {percent(routes.careful.chances.offGreen)} off the green.
         </p>
       ) : sameRoute(routes) ? (
-        <p className="mb-0">Straight at the hole is also the careful way.</p>
+        <p className="mb-0">Straight at the hole is the careful shot, too.</p>
       ) : (
         <>
           <table className={styles.routes}>

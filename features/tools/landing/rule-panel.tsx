@@ -6,6 +6,8 @@ import type { LandingOption, OptionAnswer } from '@/core/tools/landing-options';
 import { carryByRule, RULE_FLIGHT, usualParts } from '@/core/tools/rule-of-thumb';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import { readNumber } from '@/ui/length-input';
+import { within } from '../fields';
 import { useKept } from '../use-kept';
 
 type Props = {
@@ -88,6 +90,6 @@ export function RulePanel({ option, options, distanceM, units }: Props) {
 }
 
 function readParts(text: string): number | null {
-  const parts = Number(text.trim().replace(',', '.'));
-  return text.trim() !== '' && parts >= 0.1 && parts <= 20 ? parts : null;
+  const parts = readNumber(text);
+  return within(parts, 0.1, 20) ? parts : null;
 }

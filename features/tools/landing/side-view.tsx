@@ -9,6 +9,7 @@ import { formatLength } from '@/core/units/format';
 import { METRES_PER, snap, type UnitSystem } from '@/core/units/length';
 import { gripProps } from '@/ui/grip';
 import type { Flown } from './fly-option';
+import { useNarrow } from '../use-narrow';
 import styles from './landing.module.scss';
 
 type Props = {
@@ -25,7 +26,9 @@ type Props = {
   onMove: (carryM: number) => void;
 };
 
-const WIDTH = 960;
+/** Drawn so wide, in pixels; on a phone narrower, so that the figures can be read. */
+const WIDE = 960;
+const NARROW = 430;
 const LEFT = 26;
 const TOP = 34;
 /** Room below the ground for the tape. */
@@ -44,6 +47,7 @@ const DASHES = ['none', '9 5', '2 5'];
 /** A shot from the side, to scale: the ground, the tape along it, each flight with where it lands and where it stops. */
 export function SideView({ label, distanceM, stretches, heightAt, flown, chosen, paceM, units, onChoose, onMove }: Props) {
   const svg = useRef<SVGSVGElement>(null);
+  const WIDTH = useNarrow() ? NARROW : WIDE;
   const unit = units === 'metric' ? 'm' : 'yd';
   const reachM = Math.max(distanceM * 1.14, ...flown.map(({ finishM }) => Math.min(finishM ?? 0, distanceM * 1.5) * 1.03));
   const k = (WIDTH - 2 * LEFT) / reachM;
@@ -59,7 +63,8 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
   const patches = stretches
     .map(({ toM, surface }, i) => ({ surface, from: stretches[i - 1]?.toM ?? 0, to: Math.min(toM, reachM) }))
     .filter(({ from, to }) => to > from);
-  const stepM = METRES_PER[unit] * (distanceM / METRES_PER[unit] > 50 ? 10 : distanceM / METRES_PER[unit] > 16 ? 5 : 2);
+  const stepM =
+    METRES_PER[unit] * (distanceM / METRES_PER[unit] > 50 ? 10 : distanceM / METRES_PER[unit] > (WIDTH === NARROW ? 9 : 16) ? 5 : 2);
   const ticks = Array.from({ length: Math.floor((distanceM / METRES_PER[unit]) * 1.0001) + 1 }, (_, i) => i * METRES_PER[unit]);
   const mark = flown[chosen];
   // The lowest first; each name keeps clear of the one below it.
@@ -168,7 +173,7 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
         >
           <rect x={x(mark.landsM) - 24} y={base + 16} width={48} height={46} fill="transparent" />
           <path d={`M${x(mark.landsM)},${base + 22} l9,13 h-18 z`} fill="var(--ink)" />
-          <text x={Math.min(WIDTH - 120, Math.max(LEFT, x(mark.landsM) - 60))} y={base + 54} fontSize={17} fontWeight={750} className="fig">
+          <text x={Math.min(WIDTH - 165, Math.max(LEFT, x(mark.landsM) - 60))} y={base + 54} fontSize={17} fontWeight={750} className="fig">
             land {says(mark.landsM)}
           </text>
         </g>

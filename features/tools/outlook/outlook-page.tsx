@@ -6,7 +6,7 @@ import { Form } from 'react-bootstrap';
 import { greensHit } from '@/core/golf/approach';
 import { sayLevel } from '@/core/golf/level';
 import { FAMILIES, type Family } from '@/core/golf/shot-types';
-import { HOLES, outlookOf, takes, threePutts, upAndDown, withUpAndDown, type Round } from '@/core/tools/outlook';
+import { HOLES, roundScore, takes, threePutts, upAndDown, withUpAndDown, type Round } from '@/core/tools/round-score';
 import type { ShortGames } from '@/core/tools/short-game';
 import type { Strays } from '@/core/tools/strays';
 import { counted } from '@/core/units/format';
@@ -53,21 +53,21 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
   const good = !faults.greens && !faults.par;
   const who = player?.name ?? `Level ${sayLevel(level)}`;
   const round: Round = { greens: greens ?? 0, extra, game: games.own };
-  const now = outlookOf(round, holes);
+  const now = roundScore(round, holes);
   // What is not known of the player is in it as well: the same round as each draw.
-  const drawn = games.draws.map((game) => outlookOf({ ...round, game }, holes).over).toSorted((a, b) => a - b);
+  const drawn = games.draws.map((game) => roundScore({ ...round, game }, holes).over).toSorted((a, b) => a - b);
   const sure = drawn.length > 4 ? ([drawn[Math.floor(drawn.length * 0.1)]!, drawn[Math.ceil(drawn.length * 0.9) - 1]!] as const) : null;
   const rate = upAndDown(games.own);
   const worth = [
     {
       what: `Up and down ${percent(Math.min(1, rate + FIVE))} instead of ${percent(rate)}`,
-      over: outlookOf({ ...round, game: withUpAndDown(games.own, Math.min(1, rate + FIVE)) }, holes).over,
+      over: roundScore({ ...round, game: withUpAndDown(games.own, Math.min(1, rate + FIVE)) }, holes).over,
     },
-    { what: 'One more green hit', over: outlookOf({ ...round, greens: Math.min(HOLES, round.greens + HOLES / holes) }, holes).over },
+    { what: 'One more green hit', over: roundScore({ ...round, greens: Math.min(HOLES, round.greens + HOLES / holes) }, holes).over },
     ...(player
       ? FAMILIES.map((family) => ({
           what: `${FAMILY_WORDS[family]} at level ${sayLevel(level)}`,
-          over: outlookOf({ ...round, game: games.atLevel[family] }, holes).over,
+          over: roundScore({ ...round, game: games.atLevel[family] }, holes).over,
         }))
       : []),
   ].map((entry) => ({ ...entry, gain: now.over - entry.over }));
@@ -128,7 +128,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
                   <dd className="fig">{percent(rate)}</dd>
                 </div>
                 <div>
-                  <dt>Three putts or more after a green hit</dt>
+                  <dt>Three-putts on greens hit</dt>
                   <dd className="fig">{percent(threePutts(games.own))}</dd>
                 </div>
               </dl>
@@ -136,8 +136,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
                 {player
                   ? `From ${counted(player.balls, 'ball')}${sure ? `; the average itself lies from ${sayOver(sure[0])} to ${sayOver(sure[1])}, 8 times in 10` : ''}. `
                   : ''}
-                Everything before the short game is taken as usual at level {sayLevel(level)}. Days differ by more than the luck of the
-                balls.
+                Everything before the short game is taken as usual at level {sayLevel(level)}. A good or a bad day adds to that.
               </p>
             </>
           )}
@@ -153,7 +152,7 @@ export function OutlookPage({ players, player, games, extra, strays, units }: Ou
                     <i style={{ width: `${(100 * Math.abs(gain)) / most}%` }} className={gain < 0 ? styles.costs : undefined} />
                   </span>
                   <b className="fig">
-                    {Math.abs(gain) < 0.05 ? '0' : Math.abs(gain).toFixed(1)} {gain < -0.05 ? 'more' : 'fewer'}
+                    {Math.abs(gain) < 0.05 ? 'no change' : `${Math.abs(gain).toFixed(1)} ${gain < 0 ? 'more' : 'fewer'}`}
                   </b>
                 </li>
               ))}
@@ -190,7 +189,7 @@ function Holes({ pars, bogeys, worse, holes }: { pars: number; bogeys: number; w
 }
 
 function sayTakes(round: Round, over: number, holes: number, rate: number): string {
-  if (outlookOf(round, holes).over <= over) return 'That’s what this player averages already.';
+  if (roundScore(round, holes).over <= over) return 'That’s what this player averages already.';
   const { upAndDown: needed, greens } = takes(round, over, holes);
   const ways = [
     needed !== null && `up and down ${percent(needed)} of the time instead of ${percent(rate)}`,

@@ -10,6 +10,7 @@ import { puttOn } from '@/core/tools/putt-on';
 import { sayAim, sayLeaves, SAY_PACE, sayWide, PUTT_TAKEN_FOR_GRANTED } from '@/core/tools/say-putt';
 import { puttingFrom, type Strays } from '@/core/tools/strays';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
+import { GreenChoice } from '../../form/green-choice';
 import { LengthInput } from '@/ui/length-input';
 import { PuttView } from './putt-view';
 import { FAULTS, PERCENT_UPHILL, percent, STIMP, within } from '../fields';
@@ -67,14 +68,12 @@ export function LinePanel({ strays, who, units, greens, green, station, onGreen,
       <div className={styles.lies}>
         <Form.Group controlId="putt-green">
           <Form.Label>On</Form.Label>
-          <Form.Select value={green?.greenId ?? ''} onChange={({ target }) => onGreen(target.value || undefined)}>
-            <option value="">an even slope</option>
-            {greens.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+          <GreenChoice
+            greens={greens}
+            greenId={green?.greenId}
+            none="an even slope"
+            onChange={(greenId) => onGreen(greenId ?? undefined)}
+          />
         </Form.Group>
         {green ? (
           green.putts.length === 0 ? (

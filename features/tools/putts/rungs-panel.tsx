@@ -51,7 +51,7 @@ export function RungsPanel({ slug, putterM, units }: Props) {
               set({ unit: target.value as Rungs['unit'], firstM: long, stepM: long });
             }}
           >
-            <option value="putter">putter-lengths</option>
+            <option value="putter">putters</option>
             <option value={plain}>{plain === 'm' ? 'metres' : 'feet'}</option>
           </Form.Select>
         </Form.Group>

@@ -67,9 +67,9 @@ export function LookUp({ chart, today, clubs, units }: Props) {
           onChange={(riseM) => set({ riseM })}
         />
         <Form.Group controlId="swing-safe">
-          <Form.Label>A miss costs less</Form.Label>
+          <Form.Label>Better to miss</Form.Label>
           <Form.Select value={safe ?? ''} onChange={({ target }) => setSafe((target.value || null) as SafeSide)}>
-            <option value="">on either side</option>
+            <option value="">either side</option>
             <option value="short">short</option>
             <option value="long">long</option>
           </Form.Select>

@@ -32,7 +32,10 @@ export function SwingTable({ chart: { clubs, marks, cells }, unit }: Props) {
                   <td key={mark} className={cell.balls === 0 ? styles.guessed : undefined}>
                     <b className="fig">{whole(cell.carryM)}</b> <span>± {Math.max(1, whole(cell.giveM))}</span>
                     <small>
-                      {cell.balls === 0 ? 'estimate' : counted(cell.balls, 'ball')}, average {whole(cell.fromM)}–{whole(cell.toM)}
+                      {cell.balls === 0 ? 'estimate' : counted(cell.balls, 'ball')}
+                      <span>
+                        , average {whole(cell.fromM)}–{whole(cell.toM)}
+                      </span>
                     </small>
                   </td>
                 );

@@ -17,7 +17,7 @@ export const HOLES = 18;
 export type Round = { greens: number; extra: number; game: ShortGame };
 
 /** What a round comes to, over par: on average and spread by luck; holes at par or better, one over, and worse. */
-export type Outlook = { over: number; p10: number; p90: number; pars: number; bogeys: number; worse: number };
+export type RoundScore = { over: number; p10: number; p90: number; pars: number; bogeys: number; worse: number };
 
 /** Chances of a hole to end so much over par, from two under. */
 const FROM = -2;
@@ -43,7 +43,7 @@ function holeOf({ greens, extra, game }: Round): Float64Array {
 }
 
 /** Rounds of 18 holes (or fewer): the chances of each score over par. */
-export function outlookOf(round: Round, holes = HOLES): Outlook {
+export function roundScore(round: Round, holes = HOLES): RoundScore {
   const hole = holeOf(round);
   let scores = new Float64Array([1]);
   for (let n = 0; n < holes; n++) {
@@ -87,7 +87,7 @@ export function withUpAndDown(game: ShortGame, rate: number): ShortGame {
 export function extraOfLevel(level: number, game: ShortGame): number {
   const greens = greensHit(level);
   const want = along(AVERAGE_OVER, level);
-  const short = outlookOf({ greens, extra: 0, game }).over;
+  const short = roundScore({ greens, extra: 0, game }).over;
   return Math.max(0, (want - short) / Math.max(0.5, HOLES - greens));
 }
 
@@ -113,8 +113,8 @@ export function takes(round: Round, wanted: number, holes = HOLES): Takes {
     upAndDown: solve(
       upAndDown(round.game),
       BEST_RATE,
-      (rate) => outlookOf({ ...round, game: withUpAndDown(round.game, rate) }, holes).over,
+      (rate) => roundScore({ ...round, game: withUpAndDown(round.game, rate) }, holes).over,
     ),
-    greens: solve(round.greens, HOLES, (greens) => outlookOf({ ...round, greens }, holes).over),
+    greens: solve(round.greens, HOLES, (greens) => roundScore({ ...round, greens }, holes).over),
   };
 }

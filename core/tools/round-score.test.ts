@@ -7,7 +7,7 @@ import { quantile } from 'd3-array';
 import { seededRandom, type Random } from '../math/random';
 import { modelOf } from '../skill/model';
 import { METRES_PER } from '../units/length';
-import { extraOfLevel, HOLES, outlookOf, takes, threePutts, upAndDown, withUpAndDown, type Round } from './outlook';
+import { extraOfLevel, HOLES, roundScore, takes, threePutts, upAndDown, withUpAndDown, type Round } from './round-score';
 import { shortGameOfLevel, shortGames } from './short-game';
 import { asLevel } from './strays';
 import { usualHere } from './usual-here';
@@ -20,16 +20,16 @@ const roundOf = (level: number): Round => {
 
 test('a round that can be worked out by hand: 9 greens with two putts, 9 missed with up and down every other time', () => {
   const round: Round = { greens: 9, extra: 0, game: { near: [0, 0.5, 0.5, 0, 0], green: [0, 1, 0, 0] } };
-  const { over, pars, bogeys, worse } = outlookOf(round);
+  const { over, pars, bogeys, worse } = roundScore(round);
   // Each hole: ½·0 + ½·(½·0 + ½·1) = ¼ over par.
   expect(over).toBeCloseTo(4.5, 9);
   expect([pars, bogeys, worse].map((n) => Math.round(n * 1e6) / 1e6)).toEqual([13.5, 4.5, 0]);
   // Binomial of 18 and ¼: 8 in 10 from 2 to 7.
-  expect(outlookOf(round)).toMatchObject({ p10: 2, p90: 7 });
+  expect(roundScore(round)).toMatchObject({ p10: 2, p90: 7 });
   // Five points more of up and down save .05 strokes on each of the 9.
   const better = { ...round, game: withUpAndDown(round.game, 0.55) };
-  expect(outlookOf(round).over - outlookOf(better).over).toBeCloseTo(0.45, 9);
-  expect(outlookOf(round, 9).over).toBeCloseTo(2.25, 9);
+  expect(roundScore(round).over - roundScore(better).over).toBeCloseTo(0.45, 9);
+  expect(roundScore(round, 9).over).toBeCloseTo(2.25, 9);
 });
 
 test('up and downs, three putts and scores by level stand beside what is published', () => {
@@ -41,9 +41,9 @@ test('up and downs, three putts and scores by level stand beside what is publish
     expect(rates[i]).toBeGreaterThan(published - 0.09);
   });
   expect(threePutts(tour.game)).toBeLessThan(0.05);
-  expect(outlookOf(scratch).over).toBeLessThan(4.5);
-  expect(outlookOf(ten).over).toBeCloseTo(13.5, 4);
-  expect(outlookOf(ninety).over).toBeCloseTo(22, 4);
+  expect(roundScore(scratch).over).toBeLessThan(4.5);
+  expect(roundScore(ten).over).toBeCloseTo(13.5, 4);
+  expect(roundScore(ninety).over).toBeCloseTo(22, 4);
 });
 
 /** A level's short game over 18 holes, ball by ball, as players are made up elsewhere: nothing of the model, nothing of its tables. */
@@ -112,7 +112,7 @@ function playedRounds(level: number, rounds: number): { scores: number[]; upAndD
 
 test.each([0, 10, 18])('level %i: as 18 holes that were played ball by ball', (level) => {
   const game = shortGameOfLevel(model, level);
-  const said = outlookOf({ greens: greensHit(level), extra: 0, game });
+  const said = roundScore({ greens: greensHit(level), extra: 0, game });
   const { scores, upAndDown: saved } = playedRounds(level, 400);
   const mean = scores.reduce((a, b) => a + b, 0) / scores.length;
   expect(Math.abs(mean - said.over)).toBeLessThan(1);
@@ -124,10 +124,10 @@ test.each([0, 10, 18])('level %i: as 18 holes that were played ball by ball', (l
 
 test('what a score takes, backwards: there it is, and no more than that', () => {
   const round = roundOf(10);
-  const wanted = outlookOf(round).over - 1.5;
+  const wanted = roundScore(round).over - 1.5;
   const { upAndDown: rate, greens } = takes(round, wanted);
-  expect(outlookOf({ ...round, game: withUpAndDown(round.game, rate!) }).over).toBeCloseTo(wanted, 4);
-  expect(outlookOf({ ...round, greens: greens! }).over).toBeCloseTo(wanted, 4);
+  expect(roundScore({ ...round, game: withUpAndDown(round.game, rate!) }).over).toBeCloseTo(wanted, 4);
+  expect(roundScore({ ...round, greens: greens! }).over).toBeCloseTo(wanted, 4);
   expect(takes(round, -18)).toEqual({ upAndDown: null, greens: null });
 });
 
