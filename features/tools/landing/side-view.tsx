@@ -104,7 +104,7 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
           );
         })}
         {ticks
-          .filter((at) => at > 0 && Math.abs(at / stepM - Math.round(at / stepM)) < 1e-6 && x(distanceM) - x(at) > 34)
+          .filter((at) => at > 0 && Math.abs(at / stepM - Math.round(at / stepM)) < 1e-6 && x(distanceM) - x(at) > 62)
           .map((at) => (
             <text key={at} x={x(at) + 4} y={base + 17} fontSize={12} fontWeight={700} fill="var(--tape-ink)">
               {Math.round(at / METRES_PER[unit])}
