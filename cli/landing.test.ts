@@ -21,6 +21,12 @@ test('lengths in feet, yards and metres come to the same', () => {
   expect(run('--distance', '60ft', '--carry', '15 ft')).toEqual(run('--distance', '20yd', '--carry', '5yd'));
 });
 
+test('a side slope to the right, high on the left, takes balls right', () => {
+  const drifts = run(...PLAIN, '--side', '-2').options.flatMap(({ drift_ft }) => (typeof drift_ft === 'number' ? [drift_ft] : []));
+  expect(drifts.length).toBeGreaterThan(10);
+  expect(Math.min(...drifts)).toBeGreaterThan(0);
+});
+
 test('sand is answered in words', () => {
   expect(run('--distance', '15yd', '--carry', '6yd', '--lie', 'sand')).toMatchObject({
     options: [],
@@ -33,6 +39,7 @@ test.each([
   [['--distance', '20', '--carry', '5yd'], '--distance is a length'],
   [['--distance', '20yd', '--carry', '25yd'], 'The green begins before the hole'],
   [[...PLAIN, '--lie', 'moon'], '--lie is one of'],
+  [[...PLAIN, '--sit', 'buried'], '--sit is one of'],
   [[...PLAIN, '--speed', '3'], 'Usage'],
 ])('what can’t be read is refused: %j', (args, why) => {
   expect(() => landing(args)).toThrow(why);

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { shippedReference } from '@/core/golf/reference';
 import { levelSchema } from '@/core/golf/level';
 import { USUAL_BAG } from '@/core/golf/usual-bag';
-import { FIRMNESSES, SURFACES } from '@/core/golf/words';
+import { FIRMNESSES, SITS, STANCES, SURFACES } from '@/core/golf/words';
 import { PACE_M } from '@/core/measures/sticks';
 import { answerLanding } from '@/core/tools/landing-answer';
 import { UNMEASURED_RUN } from '@/core/tools/landing-options';
@@ -14,7 +14,7 @@ import { MPH } from '@/core/units/speed';
 import { readOptions } from './evidence';
 
 export const USAGE =
-  'landing --distance 20yd --carry 5yd [--fringe 1yd] [--beyond 10yd] [--stimp FT] [--slope PERCENT] [--rise LENGTH] [--firmness soft|medium|firm] [--lie LIE] [--wind MPH] [--level H]';
+  'landing --distance 20yd --carry 5yd [--fringe 1yd] [--beyond 10yd] [--stimp FT] [--slope PERCENT] [--side PERCENT] [--rise LENGTH] [--firmness soft|medium|firm] [--lie LIE] [--sit clean|up|down] [--stance STANCE] [--wind MPH] [--level H]';
 
 /** "20yd", "6.5 m", "18ft" in metres. */
 const lengthSchema = (name: string) =>
@@ -34,8 +34,11 @@ const optionsSchema = z.object({
   rise: lengthSchema('rise').optional(),
   stimp: number('stimp').optional(),
   slope: number('slope').optional(),
+  side: number('side').optional(),
   firmness: z.enum(FIRMNESSES, { error: `--firmness is one of ${FIRMNESSES.join(', ')}.` }).optional(),
   lie: z.enum(SURFACES, { error: `--lie is one of ${SURFACES.join(', ')}.` }).optional(),
+  sit: z.enum(SITS).exclude(['buried'], { error: '--sit is one of clean, up, down.' }).optional(),
+  stance: z.enum(STANCES, { error: `--stance is one of ${STANCES.join(', ')}.` }).optional(),
   wind: number('wind').optional(),
   level: levelSchema.default(10),
 });
@@ -51,7 +54,7 @@ const share = (value: number) => Number(value.toFixed(4));
 /** `landing`: where to land each of the usual clubs, low, medium and high. */
 export function landing(args: readonly string[]): object {
   const { options } = readOptions(args, OPTIONS, optionsSchema, USAGE);
-  const { distance, carry, fringe, beyond, rise, stimp, slope, firmness, lie, wind, level } = options;
+  const { distance, carry, fringe, beyond, rise, stimp, slope, side, firmness, lie, sit, stance, wind, level } = options;
   const read = landingPlaceSchema.safeParse({
     ...USUAL_PLACE,
     distanceM: distance,
@@ -61,8 +64,11 @@ export function landing(args: readonly string[]): object {
     ...(rise !== undefined && { riseM: rise }),
     ...(stimp !== undefined && { stimpFt: stimp }),
     ...(slope !== undefined && { slope: slope / 100 }),
+    ...(side !== undefined && { sideSlope: side / 100 }),
     ...(firmness && { firmness }),
     ...(lie && { lie }),
+    ...(sit && { sit }),
+    ...(stance && { stance }),
     ...(wind !== undefined && { windMs: wind * MPH }),
   });
   if (!read.success) throw new Error(read.error.issues[0]!.message);
@@ -82,6 +88,7 @@ export function landing(args: readonly string[]): object {
         carry_to_yd: yards(option.carries.toM),
         run_yd: yards(option.runM),
         apex_ft: Number((option.apexM / METRES_PER.ft).toFixed(2)),
+        drift_ft: Number((option.driftM / METRES_PER.ft).toFixed(2)),
         landing_deg: Number(option.landingDeg.toFixed(1)),
         lands_on: option.landsOn,
         expected_strokes: share(option.chances.strokes),

@@ -23,7 +23,12 @@ async function begin(page: Page, player: string): Promise<string> {
 async function keyOf(page: Page): Promise<string> {
   await page.getByRole('button', { name: 'This session' }).click();
   await page.getByRole('button', { name: /^Distance reader/ }).click();
-  await page.getByRole('button', { name: 'Make a key' }).click();
+  // A session that has just begun is on its way to the server; until it is there the panel says so.
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Make a key' }).click();
+    await expect(page.getByLabel('Key').or(page.getByRole('alert'))).toBeVisible();
+    await expect(page.getByLabel('Key')).toBeVisible({ timeout: 1 });
+  }).toPass();
   const key = (await page.getByLabel('Key').textContent())!.trim();
   await page.getByRole('button', { name: 'Back' }).click();
   await page.getByRole('button', { name: 'Back' }).click();
@@ -36,14 +41,14 @@ test('what the reader reads is offered on the pad; taken, it is the ball’s; no
   expect(await reader(baseURL!, key, '4 ft 3')).toEqual({ code: 0, said: '1.2954 m handed in\n' });
   const offer = page.getByRole('button', { name: /^The reader says/ });
   await expect(offer).toContainText('4 ft 3');
-  await reader(baseURL!, key, '2.5 m');
+  expect(await reader(baseURL!, key, '2.5 m')).toEqual({ code: 0, said: '2.5 m handed in\n' });
   await expect(offer).toContainText('8 ft 2');
   await offer.click();
   await expect(score(page)).toHaveText('8 ft 2');
   await expect(offer).toHaveCount(0);
   await settled(page);
   // The next is offered too, and passed over for a typed one.
-  await reader(baseURL!, key, '12 ft');
+  expect((await reader(baseURL!, key, '12 ft')).code).toBe(0);
   await expect(offer).toContainText('12 ft');
   await page.keyboard.type('3');
   await page.keyboard.press('Enter');

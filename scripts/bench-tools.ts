@@ -16,7 +16,7 @@ import { METRES_PER } from '@/core/units/length';
 
 /** Speeds of the tools, in milliseconds and as ratios to one bare flight: `npm run bench:tools`. */
 function benchTools(): void {
-  const { speed, angleDeg, spin } = launch(9, 54, 'medium', 'fairway');
+  const { speed, angleDeg, spin } = launch(9, { loftDeg: 54, flight: 'medium', lie: 'fairway' });
   const angle = (angleDeg * Math.PI) / 180;
   const from = { x: 0, z: 0, vx: speed * Math.cos(angle), vz: speed * Math.sin(angle), spin };
   const flight = quantiles(2000, () => fly(from, () => 0));

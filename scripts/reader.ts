@@ -27,8 +27,9 @@ function metresOf(text: string): number | null {
   return metres ? snap(Number(metres[1])) : null;
 }
 
-// It counts on from a start that is later than any start before it, so that a restarted device is not taken for a late one.
-let seq = Math.floor(Date.now() / 1000) - 1_700_000_000;
+// It counts on from a start that is later than any start before it, so that a restarted device is not taken for a late one:
+// tenths of a second, since two starts can fall in one second.
+let seq = Math.floor((Date.now() - Date.UTC(2026, 0, 1)) / 100);
 
 async function hand(text: string): Promise<boolean> {
   const distanceM = metresOf(text.trim());

@@ -17,6 +17,7 @@ const player = (playerId: string, name: string) => ({
     favourite: null,
     marks: [],
     swings: [],
+    strays: null,
   },
 });
 const kitGame = (gameId: string) => ({ gameId, version: 1, listed: true, spec: game(), conditions: {} });

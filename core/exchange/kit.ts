@@ -41,6 +41,11 @@ const kitPlayer = z.object({
   marks: z.array(z.string()).default([]),
   /** The player's chart of swing lengths; none of an older program. */
   swings: z.array(kitSwing).default([]),
+  /** By how much more or less of each off-green cell is left than the level leaves, as a logarithm, from so many balls; null where nothing is kept. */
+  strays: z
+    .object({ balls: z.int(), offGreen: z.record(z.string(), z.number()) })
+    .nullable()
+    .default(null),
   /** The club with most balls on record; null before the first. */
   favourite: z.string().nullable(),
 });

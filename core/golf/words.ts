@@ -39,6 +39,7 @@ export const surfaceSchema = z.enum(SURFACES);
 
 export type ShotType = (typeof SHOT_TYPES)[number];
 export type Surface = (typeof SURFACES)[number];
+export type Hand = (typeof HANDS)[number];
 export type Sit = (typeof SITS)[number];
 export type Stance = (typeof STANCES)[number];
 

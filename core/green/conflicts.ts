@@ -1,5 +1,5 @@
 import { bearing, distance, turn, type Point } from '../geometry/point';
-import type { HANDS, ShotType } from '../golf/words';
+import type { Hand, ShotType } from '../golf/words';
 
 /** How far a kind of shot can stray, in degrees and metres. All are estimates that nobody measured. */
 type Stray = { redDeg: number; amberDeg: number; leastM: number; times: number; swingM: number };
@@ -24,7 +24,7 @@ const KIND: Readonly<Record<ShotType, keyof typeof STRAY>> = {
   bunker: 'bunker',
 };
 
-export type Hands = (typeof HANDS)[number] | 'mixed';
+export type Hands = Hand | 'mixed';
 
 /** People at one place, and the line along which they play; none for people who wait. */
 export type Party = {

@@ -21,13 +21,20 @@ const FIRM: Readonly<Record<Firmness, Pick<Turf, 'bounce' | 'give'>>> = {
 };
 
 /** A stretch of ground along the line of play, up to a distance from the ball; the last reaches for ever. */
-export type Stretch = { toM: number; surface: Surface; /** Rise over run along the line. */ slope: number };
+export type Stretch = {
+  toM: number;
+  surface: Surface;
+  /** Rise over run along the line. */
+  slope: number;
+  /** Rise over run across it: positive where the right lies higher. */
+  side?: number;
+};
 
 /** What lies along the line of play from the ball, and how the day has it. */
 export type Ground = { stretches: readonly Stretch[]; stimpFt: number; firmness: Firmness };
 
 /** The ground as a ball meets it at one distance. */
-export type Patch = { surface: Surface; slope: number; bounce: number; give: number; slowing: number };
+export type Patch = { surface: Surface; slope: number; side: number; bounce: number; give: number; slowing: number };
 
 /**
  * Reads a line of ground: what is where, and how high.
@@ -40,10 +47,10 @@ export function readGround({ stretches, stimpFt, firmness }: Ground): {
 } {
   if (stretches.length === 0) throw new RangeError('The ground has no stretch.');
   const soft = FIRM[firmness];
-  const patches = stretches.map(({ surface, slope }): Patch => {
-    if (surface === 'sand') return { surface, slope, bounce: 0, give: 1, slowing: Infinity };
+  const patches = stretches.map(({ surface, slope, side = 0 }): Patch => {
+    if (surface === 'sand') return { surface, slope, side, bounce: 0, give: 1, slowing: Infinity };
     const turf = TURF[surface];
-    return { surface, slope, bounce: turf.bounce * soft.bounce, give: turf.give * soft.give, slowing: slowing(stimpFt) * turf.slow };
+    return { surface, slope, side, bounce: turf.bounce * soft.bounce, give: turf.give * soft.give, slowing: slowing(stimpFt) * turf.slow };
   });
   const ends = stretches.map(({ toM }, i) => (i === stretches.length - 1 ? Infinity : toM));
   const heights: number[] = [0];

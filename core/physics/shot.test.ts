@@ -41,10 +41,10 @@ test('a ball flies farther with a helping wind, and on ground that falls away', 
 });
 
 test('a stimpmeter’s ball rolls the reading on level ground', () => {
-  const patch = { surface: 'green' as const, slope: 0, bounce: 1, give: 1, slowing: slowing(10) };
-  expect(roll(0, 1.83, [Infinity], () => patch)! / METRES_PER.ft).toBeCloseTo(10, 6);
+  const patch = { surface: 'green' as const, slope: 0, side: 0, bounce: 1, give: 1, slowing: slowing(10) };
+  expect(roll(0, 1.83, [Infinity], () => patch)!.x / METRES_PER.ft).toBeCloseTo(10, 6);
   // Uphill by 2%: 1.83² / 2 ÷ (0.5494 + 5/7 · 9.81 · 0.019996) = 2.429 m.
-  expect(roll(0, 1.83, [Infinity], () => ({ ...patch, slope: 0.02 }))).toBeCloseTo(2.429, 2);
+  expect(roll(0, 1.83, [Infinity], () => ({ ...patch, slope: 0.02 }))!.x).toBeCloseTo(2.429, 2);
   // 8% downhill at this speed of the green nothing stops a ball; uphill it comes back and never stops.
   expect(roll(0, 1, [Infinity], () => ({ ...patch, slope: -0.08 }))).toBeNull();
   expect(roll(0, 1, [Infinity], () => ({ ...patch, slope: 0.09 }))).toBeNull();
@@ -52,8 +52,15 @@ test('a stimpmeter’s ball rolls the reading on level ground', () => {
 
 test('what rolls over two surfaces slows as each does', () => {
   // 1.5 m of fringe (1.5 times as slow) and then green: v² = 4 − 2·0.8241·1.5 = 1.528, and on for 1.39 m.
-  const at = (x: number) => ({ surface: 'green' as const, slope: 0, bounce: 1, give: 1, slowing: slowing(10) * (x < 1.5 ? 1.5 : 1) });
-  expect(roll(0, 2, [1.5, Infinity], at)).toBeCloseTo(1.5 + 1.528 / 2 / slowing(10), 2);
+  const at = (x: number) => ({
+    surface: 'green' as const,
+    slope: 0,
+    side: 0,
+    bounce: 1,
+    give: 1,
+    slowing: slowing(10) * (x < 1.5 ? 1.5 : 1),
+  });
+  expect(roll(0, 2, [1.5, Infinity], at)!.x).toBeCloseTo(1.5 + 1.528 / 2 / slowing(10), 2);
 });
 
 test('a bounce never gains energy', () => {
@@ -76,7 +83,7 @@ test('a club with more loft sends the ball higher and slower, with more spin unt
   for (const flight of FLIGHTS)
     for (const lie of ['fairway', 'light_rough', 'bare'] as PlayableLie[])
       for (let loft = 30; loft < 60; loft += 5) {
-        const [flatter, higher] = [launch(10, loft, flight, lie), launch(10, loft + 5, flight, lie)];
+        const [flatter, higher] = [launch(10, { loftDeg: loft, flight, lie }), launch(10, { loftDeg: loft + 5, flight, lie })];
         expect(higher.angleDeg).toBeGreaterThan(flatter.angleDeg);
         if (lie === 'fairway' && loft < 45) expect(higher.spin).toBeGreaterThan(flatter.spin);
         expect(higher.speed).toBeLessThan(flatter.speed);

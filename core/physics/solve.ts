@@ -77,5 +77,11 @@ export const finishWith =
   ({ carryM, finishM }) =>
     finishM === null ? null : carryM + k * (finishM - carryM);
 
+/** How far a side slope takes a shot to the right, its run lengthened or shortened in the same way. */
+export const asideWith =
+  (k: number) =>
+  ({ asideM }: ShotResult): number =>
+    k * asideM;
+
 /** Where a shot lands. */
 export const lands: Reaches = ({ carryM }) => carryM;

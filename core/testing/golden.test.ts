@@ -159,6 +159,7 @@ test('the start page that a phone keeps, and a session that it began, are what t
     const later = <T extends { clubs: object[] }>(one: T) => ({
       marks: [],
       swings: [],
+      strays: null,
       ...one,
       clubs: one.clubs.map((club) => ({ loftDeg: null, ...club })),
     });

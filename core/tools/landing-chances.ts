@@ -1,5 +1,5 @@
 import type { Play } from '../physics/solve';
-import { finishWith } from '../physics/solve';
+import { asideWith, finishWith } from '../physics/solve';
 import type { Strike } from '../physics/shot';
 import { missParts } from '../skill/landing';
 import { normalQuantile } from '../math/normal';
@@ -24,6 +24,9 @@ export type Chances = {
   runsAway: number;
 };
 
+/** Fewer strokes apart than this: no difference that the model could see. */
+export const SAME_STROKES = 0.02;
+
 /** Speeds that are played through, in standard deviations; between them the finish is read linearly. */
 const NODES = [-4, -3, -2.25, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2.25, 3, 4] as const;
 const quantiles = (n: number) => Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n));
@@ -46,7 +49,7 @@ export function chancesOf(
   after: StrokesAfter,
   withinM: number,
 ): Chances {
-  const reaches = finishWith(k);
+  const [reaches, aside] = [finishWith(k), asideWith(k)];
   const centre = play(headSpeed, strike);
   const runM = Math.max(0, (reaches(centre) ?? centre.carryM) - centre.carryM);
   const parts = missParts(centre.carryM + runM, centre.carryM);
@@ -55,7 +58,8 @@ export function chancesOf(
   const speedSd = Math.min(0.3, (spread * parts.carry) / Math.max(0.01, faster / 0.02));
   const finishes = NODES.map((z) => {
     const shot = play(Math.max(0.3, headSpeed * (1 + speedSd * z)), strike);
-    return { finish: reaches(shot), run: Math.max(0, (reaches(shot) ?? 0) - shot.carryM) };
+    // The side slope is aimed off for; what a longer or shorter run adds to it is missed by.
+    return { finish: reaches(shot), run: Math.max(0, (reaches(shot) ?? 0) - shot.carryM), aside: aside(shot) - aside(centre) };
   });
   const angle = (aimDeg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
@@ -79,11 +83,12 @@ export function chancesOf(
     }
     const finish = a.finish === null ? b.finish! : b.finish === null ? a.finish : a.finish + share * (b.finish - a.finish);
     const run = a.run + share * (b.run - a.run);
+    const bent = a.aside + share * (b.aside - a.aside);
     const runSd = runM > 0 ? (spread * parts.run * run) / runM : 0;
     for (const byRun of BY_RUN)
       for (const side of ACROSS) {
         const along = finish + byRun * runSd;
-        const off = side * spread * parts.across;
+        const off = bent + side * spread * parts.across;
         const [x, right] = [along * cos - off * sin, along * sin + off * cos];
         const left = Math.hypot(x - terrain.distanceM, right);
         const surface: Surface = terrain.surfaceAt(x, right);

@@ -1,6 +1,7 @@
 import { shotsOver, type ShotResult, type Strike } from '../physics/shot';
-import { finishWith, lands, solveShot, type Play } from '../physics/solve';
+import { asideWith, finishWith, lands, solveShot, type Play } from '../physics/solve';
 import type { Flight, PlayableLie } from '../physics/launch';
+import { pullDeg } from '../physics/launch';
 import { TRAJECTORIES } from '../golf/words';
 import { CLUB_M } from '../measures/sticks';
 import { chancesOf, type Chances } from './landing-chances';
@@ -25,6 +26,10 @@ export type LandingOption = {
   landsOn: ShotResult['landsOn'];
   landingDeg: number;
   apexM: number;
+  /** How far a side slope takes its run to the right. */
+  driftM: number;
+  /** How far it starts to the left of a right-hander's line, in degrees, as the ball lies above the feet; negative: below them. */
+  pullDeg: number;
   /** By how much it stops farther where it lands a pace long, and shorter where it lands a pace short; null where that is no shot, or never stops. */
   pace: { longM: number | null; shortM: number | null };
   /** The same for 5% more and less speed of the club. */
@@ -63,7 +68,7 @@ export type Aim = { distanceM: number; rightDeg: number };
  * @param play shots over the line to the aim
  */
 export function optionOf(
-  place: Pick<LandingPlace, 'windMs'>,
+  place: Pick<LandingPlace, 'windMs' | 'sit' | 'stance'>,
   lie: PlayableLie,
   terrain: Terrain,
   { club, flight }: { club: Club; flight: Flight },
@@ -71,7 +76,8 @@ export function optionOf(
   aim: Aim,
   play: Play,
 ): OptionAnswer {
-  const strike: Strike = { loftDeg: club.loftDeg, flight, lie, wind: place.windMs };
+  const { sit, stance, windMs: wind } = place;
+  const strike: Strike = { loftDeg: club.loftDeg, flight, lie, sit, stance, wind };
   const { k } = player.run;
   const reaches = finishWith(k);
   const solved = solveShot(play, strike, aim.distanceM, reaches);
@@ -108,6 +114,8 @@ export function optionOf(
     landsOn: shot.landsOn,
     landingDeg: shot.landingDeg,
     apexM: shot.apexM,
+    driftM: asideWith(k)(shot),
+    pullDeg: pullDeg(club.loftDeg, stance),
     pace: { longM: moved(landing(shot.carryM + player.paceM)), shortM: moved(landing(shot.carryM - player.paceM)) },
     speed: { moreM: moved(reaches(play(headSpeed * 1.05, strike))), lessM: moved(reaches(play(headSpeed * 0.95, strike))) },
     chances,

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { FIRMNESSES, SURFACES } from '../golf/words';
+import { FIRMNESSES, SITS, STANCES, SURFACES } from '../golf/words';
 
 const length = (what: string, lowM: number, highM: number, range: string) =>
   z
@@ -19,11 +19,18 @@ export const landingPlaceSchema = z
     beyondM: length('the green behind the hole', 0.3, 40, 'From 1 ft (0.3 m) to 44 yd (40 m) of green behind the hole.'),
     /** Of the green along the line: positive is uphill. */
     slope: z.number({ error: 'Enter the slope in percent.' }).min(-0.12, 'A slope is at most 12%.').max(0.12, 'A slope is at most 12%.'),
+    /** Of the green across the line: positive lies higher on the right. */
+    sideSlope: z
+      .number({ error: 'Enter the slope in percent.' })
+      .min(-0.12, 'A slope is at most 12%.')
+      .max(0.12, 'A slope is at most 12%.'),
     /** How far the edge of the green lies above the ball. */
     riseM: length('the height', -8, 8, 'At most 26 ft (8 m) up or down.'),
     stimpFt: z.number({ error: 'Enter the speed in feet.' }).min(3, 'A green speed is 3 to 16 ft.').max(16, 'A green speed is 3 to 16 ft.'),
     firmness: z.enum(FIRMNESSES),
     lie: z.enum(SURFACES).exclude(['green']),
+    sit: z.enum(SITS).exclude(['buried']),
+    stance: z.enum(STANCES),
     /** Along the line, in m/s: positive helps. */
     windMs: z.number({ error: 'Enter the wind as a number.' }).min(-15, 'At most 33 mph (15 m/s).').max(15, 'At most 33 mph (15 m/s).'),
   })
@@ -49,9 +56,12 @@ export const USUAL_PLACE: LandingPlace = {
   fringeM: 0.9144,
   beyondM: 9.144,
   slope: 0,
+  sideSlope: 0,
   riseM: 0,
   stimpFt: 9,
   firmness: 'medium',
   lie: 'fairway',
+  sit: 'clean',
+  stance: 'flat',
   windMs: 0,
 };

@@ -1,3 +1,4 @@
+import { SAME_STROKES } from './landing-chances';
 import type { LandingPlace } from './landing-place';
 import { optionOf, playOver, type Aim, type Club, type LandingOption, type Player } from './landing-options';
 import type { Flight } from '../physics/launch';
@@ -11,7 +12,7 @@ export type Routes = { bold: Route | null; careful: Route | null };
 /** Aims that are tried: metres past the hole, and degrees to its right. */
 const PAST_M = [-2, -1, 0, 1, 2, 3, 4, 6] as const;
 const ASIDE_DEG = [0, -4, 4, -8, 8, -12, 12, -18, 18] as const;
-/** Less than this many strokes or balls in a hundred is no difference. */
+/** Less than this share of the balls is no difference. */
 const SAME = 0.005;
 
 /**
@@ -19,7 +20,7 @@ const SAME = 0.005;
  * @param asided whether it makes a difference to aim to the side: not where all is alike to the left and the right
  */
 export function routesOf(
-  place: Pick<LandingPlace, 'lie' | 'stimpFt' | 'firmness' | 'windMs'>,
+  place: Pick<LandingPlace, 'lie' | 'sit' | 'stance' | 'stimpFt' | 'firmness' | 'windMs'>,
   terrain: Terrain,
   choice: { club: Club; flight: Flight },
   player: Player,
@@ -42,7 +43,9 @@ export function routesOf(
   const careful = routes
     .filter((route) => missed(route) <= fewest + SAME)
     .toSorted((one, other) => one.chances.strokes - other.chances.strokes)[0];
-  return { bold, careful: careful ?? null };
+  // Where aiming at the hole misses no more, and costs no more, there is nothing to be careful of.
+  const alike = bold && careful && missed(bold) <= fewest + SAME && bold.chances.strokes < careful.chances.strokes + SAME_STROKES;
+  return { bold, careful: alike ? bold : (careful ?? null) };
 }
 
 const end = ({ distanceM, rightDeg }: Aim): [number, number] => {

@@ -1,9 +1,11 @@
 import { say, TRAJECTORIES, type Surface } from '../golf/words';
-import { capital } from '../units/format';
+import type { Hand } from '../golf/words';
+import { capital, formatLeft } from '../units/format';
+import type { UnitSystem } from '../units/length';
+import { SAME_STROKES } from './landing-chances';
 import type { LandingOption, OptionAnswer } from './landing-options';
 
-/** Fewer strokes or balls in a hundred apart than this: no difference that the model could see. */
-const SAME_STROKES = 0.02;
+/** A smaller share of the balls apart than this: no difference that the model could see. */
 const SAME_SHARE = 0.02;
 
 export type Best = { option: LandingOption; reason: string };
@@ -69,14 +71,39 @@ export const sayAnswer = (answer: keyof typeof ANSWERS): string => ANSWERS[answe
 export const sayLandsOn = (surface: Surface): string | null =>
   surface === 'green' ? null : `lands on ${surface === 'bare' ? '' : 'the '}${say(surface)}`;
 
+/** Less to the side than this is aiming at the hole, in metres: half a foot. */
+const ASIDE_M = 0.1524;
+
+/** How far beside the hole to aim, and why: a side slope takes the run, or a ball above or below the feet starts to a side. Null where it is next to nothing. */
+export function sayAimOff(
+  { driftM, pullDeg }: Pick<LandingOption, 'driftM' | 'pullDeg'>,
+  distanceM: number,
+  handed: Hand,
+  units: UnitSystem,
+): string | null {
+  const startsM = (handed === 'left' ? 1 : -1) * distanceM * Math.tan((pullDeg * Math.PI) / 180);
+  const goesM = startsM + driftM;
+  if (Math.abs(goesM) < ASIDE_M) return null;
+  const side = (metres: number) => (metres > 0 ? 'right' : 'left');
+  const reasons = [
+    Math.abs(startsM) >= ASIDE_M && `a ball ${pullDeg > 0 ? 'above' : 'below'} your feet starts ${side(startsM)}`,
+    Math.abs(driftM) >= ASIDE_M && `the slope takes it ${side(driftM)}`,
+  ];
+  // No finer than anybody could aim: half feet, or tenths of a metre.
+  const step = units === 'metric' ? 0.1 : ASIDE_M;
+  const asideM = Math.max(1, Math.round(Math.abs(goesM) / step)) * step;
+  const aside = units === 'metric' ? `${asideM.toFixed(1)} m` : formatLeft(asideM, units);
+  return `Aim about ${aside} ${side(-goesM)} of the hole: ${reasons.filter(Boolean).join(', and ')}.`;
+}
+
 /** What sand gets: words, no figures. */
 export const SAND_WORDS =
   'Sand differs too much from bunker to bunker for figures. Land it a third to halfway from the edge to the hole, and hit a few practice balls to see how this sand plays.';
 
 /** What is taken for granted, a line each. */
 export const TAKEN_FOR_GRANTED: readonly string[] = [
-  'A clean ball on level ground under your feet: a ball sitting down or a slope under the stance is not in it.',
-  'An even slope from the edge to the hole. A side slope bends the run and is not in the figures.',
+  'An even slope from the edge to the hole. Where to aim on a side slope is an estimate: look for yourself.',
+  'A slope under your feet is taken as 5°, about one in eleven, and the swing as following it.',
   'Fat and thin shots are not in the chances.',
   'Bounce and friction of turf are estimates. Drop three balls and see what this green does, then trust that.',
 ];

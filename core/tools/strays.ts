@@ -20,6 +20,9 @@ export type Strays = {
   putts: readonly { ft: number; angle: number; length: number }[];
 };
 
+/** Of shots off the green only, with how many balls say so: so little that a phone carries it for every player. */
+export type KeptStrays = Pick<Strays, 'offGreen'> & { balls: number };
+
 /** Distances at which putting is kept, in feet. */
 const PUTTS_FT = [2, 4, 6, 8, 12, 20, 30, 50] as const;
 const rounded = (value: number) => Math.round(value * 1000) / 1000;

@@ -1,5 +1,5 @@
 import type { Stretch } from '../physics/ground';
-import type { Surface } from '../golf/words';
+import type { Sit, Stance, Surface } from '../golf/words';
 import { contains } from '../geometry/polygon';
 import { along, distance, dot, leftOf, unit, type Point } from '../geometry/point';
 import { groundAt } from '../green/ground';
@@ -24,9 +24,8 @@ const BEYOND_M = 40;
 const STEP_M = 0.1;
 
 /** The stretches of a line, as its surface changes. */
-function stretchesOf(surfaceAt: (x: number) => Surface, slopeAt: (x: number) => number, toM: number): Stretch[] {
+function stretchesOf(surfaceAt: (x: number) => Surface, lies: Pick<Stretch, 'slope' | 'side'>, toM: number): Stretch[] {
   const stretches: Stretch[] = [];
-  let from = 1e-4;
   for (let x = STEP_M; x < toM; x += STEP_M) {
     const [before, now] = [surfaceAt(x - STEP_M + 1e-4), surfaceAt(x + 1e-4)];
     if (before === now) continue;
@@ -36,14 +35,13 @@ function stretchesOf(surfaceAt: (x: number) => Surface, slopeAt: (x: number) => 
       if (surfaceAt(middle) === before) low = middle;
       else high = middle;
     }
-    stretches.push({ toM: high, surface: before, slope: slopeAt((from + high) / 2) });
-    from = high;
+    stretches.push({ toM: high, surface: before, ...lies });
   }
-  return [...stretches, { toM: Infinity, surface: surfaceAt(toM), slope: slopeAt(toM) }];
+  return [...stretches, { toM: Infinity, surface: surfaceAt(toM), ...lies }];
 }
 
 /** A place that was described in a few figures: alike to the left and to the right, the green as broad as it is wanted. */
-export function terrainOf({ distanceM, edgeM, fringeM, beyondM, slope, riseM, lie }: LandingPlace): Terrain {
+export function terrainOf({ distanceM, edgeM, fringeM, beyondM, slope, sideSlope: side, riseM, lie }: LandingPlace): Terrain {
   const [fringeFrom, backEdge] = [Math.max(0, edgeM - fringeM), distanceM + beyondM];
   const surfaceAt = (x: number): Surface => {
     if (x >= edgeM && x < backEdge) return 'green';
@@ -54,9 +52,9 @@ export function terrainOf({ distanceM, edgeM, fringeM, beyondM, slope, riseM, li
   const approach = edgeM > 0 ? riseM / edgeM : 0;
   if (fringeFrom > 0) stretches.push({ toM: fringeFrom, surface: lie, slope: approach });
   if (edgeM > fringeFrom) stretches.push({ toM: edgeM, surface: 'fringe', slope: approach });
-  stretches.push({ toM: backEdge, surface: 'green', slope });
-  if (fringeM > 0) stretches.push({ toM: backEdge + fringeM, surface: 'fringe', slope });
-  stretches.push({ toM: Infinity, surface: 'light_rough', slope });
+  stretches.push({ toM: backEdge, surface: 'green', slope, side });
+  if (fringeM > 0) stretches.push({ toM: backEdge + fringeM, surface: 'fringe', slope, side });
+  stretches.push({ toM: Infinity, surface: 'light_rough', slope, side });
   return { distanceM, surfaceAt, lineTo: () => stretches };
 }
 
@@ -91,12 +89,8 @@ export function terrainOn(plan: PlanGround, ball: Point, hole: Point): Terrain {
     lineTo: (rightDeg) => {
       const angle = (rightDeg * Math.PI) / 180;
       const towards = unit(ball, at(Math.cos(angle), Math.sin(angle)));
-      const slope = dot(gradient, towards);
-      return stretchesOf(
-        (x) => groundAt(plan, along(ball, towards, x)),
-        () => slope,
-        distanceM + BEYOND_M,
-      );
+      const lies = { slope: dot(gradient, towards), side: -dot(gradient, leftOf(towards)) };
+      return stretchesOf((x) => groundAt(plan, along(ball, towards, x)), lies, distanceM + BEYOND_M);
     },
   };
 }
@@ -106,7 +100,7 @@ export function placeOn(
   plan: PlanGround & Pick<GreenPlan, 'stimpFt' | 'firmness'>,
   ball: Point,
   hole: Point,
-  lie: LandingPlace['lie'],
+  { lie, sit, stance }: { lie: LandingPlace['lie']; sit: Sit; stance: Stance },
 ): LandingPlace {
   const line = lineOfPlay(plan, ball, hole);
   const forward = unit(ball, hole);
@@ -118,8 +112,11 @@ export function placeOn(
     fringeM: plan.fringeM,
     beyondM,
     slope: line.uphill,
+    sideSlope: -dot(gradientOf(plan.slope), leftOf(forward)),
     riseM: line.uphill * line.edgeM,
     lie,
+    sit: sit === 'buried' ? 'down' : sit,
+    stance,
     stimpFt: plan.stimpFt ?? USUAL_STIMP_FT,
     firmness: plan.firmness ?? 'medium',
     windMs: 0,

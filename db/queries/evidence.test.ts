@@ -248,6 +248,7 @@ const held = (evidenceRev: number): HeldPosterior => ({
   halfLifeDays: 60,
   asOf: NOW,
   draws: Buffer.from(Float32Array.from([1.5, -2, 0.25]).buffer),
+  strays: { balls: evidenceRev, offGreen: { 'chip|fairway|0': 0.1 } },
 });
 
 test('what is believed of a player is kept once, the newest', async () => {
@@ -255,7 +256,7 @@ test('what is believed of a player is kept once, the newest', async () => {
   await keepPosterior(db, at.actor, at.playerId, held(1));
   await keepPosterior(db, at.actor, at.playerId, held(2));
   const found = (await heldPosterior(db, at.actor, at.playerId))!;
-  expect(found).toMatchObject({ evidenceRev: 2, level: 12.5, halfLifeDays: 60, asOf: NOW });
+  expect(found).toMatchObject({ evidenceRev: 2, level: 12.5, halfLifeDays: 60, asOf: NOW, strays: { balls: 2 } });
   expect([...new Float32Array(Uint8Array.from(found.draws).buffer)]).toEqual([1.5, -2, 0.25]);
 });
 

@@ -1,12 +1,12 @@
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
 import { swingChart } from '@/core/tools/swing-chart';
-import { and, asc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { group } from 'd3-array';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, club, game, greenVersion, hour, hourGame, hourPlayer, player, session, sessionPlayer, shot } from '../schema';
+import { academy, club, game, greenVersion, hour, hourGame, hourPlayer, player, posterior, session, sessionPlayer, shot } from '../schema';
 import { newestVersions } from './game-versions';
 import { bestsOf } from './bests';
 import { swungShots } from './carried';
@@ -27,8 +27,9 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
   const theirs = (column: PgColumn) => (playerIds === undefined ? undefined : inArray(column, [...playerIds]));
   const [coach] = await db.select().from(academy).where(eq(academy.academyId, academyId));
   const players = await db
-    .select()
+    .select({ ...getTableColumns(player), strays: posterior.strays })
     .from(player)
+    .leftJoin(posterior, and(eq(posterior.academyId, player.academyId), eq(posterior.playerId, player.playerId)))
     .where(and(eq(player.academyId, academyId), isNull(player.archivedAt), isNull(player.erasedAt), theirs(player.playerId)))
     .orderBy(asc(player.name));
   const newest = newestVersions(db, actor);

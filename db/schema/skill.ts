@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/board/brief';
+import type { KeptStrays } from '@/core/tools/strays';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { doublePrecision, foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
@@ -33,6 +34,8 @@ export const posterior = pgTable(
     asOf: at().notNull(),
     /** The draws, as 32-bit floats one after the other. */
     draws: bytea().notNull(),
+    /** What a phone carries of it; null where it was kept before phones did. */
+    strays: jsonb().$type<KeptStrays>(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.playerId] }),

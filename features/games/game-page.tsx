@@ -73,7 +73,7 @@ export function GamePage({ slug, game, green, units, players, coach, shortId, re
             />
           </div>
         )}
-        <StationLines spec={spec} units={units} />
+        <StationLines spec={spec} units={units} landing={`/a/${slug}/tools/landing`} />
         {results.length > 0 && (
           <section className="no-print">
             <h2 className="mt-4 mb-1">Results</h2>

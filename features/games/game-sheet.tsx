@@ -1,3 +1,5 @@
+import Link from 'next/link';
+import { landingQueryOf } from '@/core/tools/landing-address';
 import { nounOf } from '@/core/units/format';
 import { sayAtStation, sayGround, sayStation, sayStationLie, saySpot } from '@/core/game/words/say-station';
 import { leadInWords } from '@/core/game/words/say-phase';
@@ -10,26 +12,38 @@ import styles from './games.module.scss';
 import { TargetPlan } from './target-plan';
 
 type Props = { spec: GameSpec; units: UnitSystem };
+type LinesProps = Props & {
+  /** Where the landing spot of a station is worked out, without its figures. */
+  landing?: string;
+};
 
 /** The stations of a game as they are played; a phase with stations of its own says them first. */
-export function StationLines({ spec, units }: Props) {
+export function StationLines({ spec, units, landing }: LinesProps) {
   const own = spec.leadIn.filter(({ stations }) => stations !== null);
-  if (own.length === 0) return <Stations spec={spec} units={units} />;
+  if (own.length === 0) return <Stations spec={spec} units={units} landing={landing} />;
   return (
     <>
       {own.map((phase, i) => (
         <div key={i}>
           <h3 className="mt-2">{phase.title}</h3>
-          <Stations spec={{ ...phase, stations: phase.stations! }} units={units} />
+          <Stations spec={{ ...phase, stations: phase.stations! }} units={units} landing={landing} />
         </div>
       ))}
       <h3 className="mt-3">What counts</h3>
-      <Stations spec={spec} units={units} />
+      <Stations spec={spec} units={units} landing={landing} />
     </>
   );
 }
 
-function Stations({ spec, units }: { spec: Pick<GameSpec, 'scoring' | 'stations'>; units: UnitSystem }) {
+function Stations({
+  spec,
+  units,
+  landing,
+}: {
+  spec: Pick<GameSpec, 'scoring' | 'stations'>;
+  units: UnitSystem;
+  landing: string | undefined;
+}) {
   const { scoring, stations } = spec;
   const { countsBalls, stationSays, clubs } = schemeOf(scoring);
   if (stations.length === 0) return <p className="small-print">None yet: you call them as you walk.</p>;
@@ -50,6 +64,11 @@ function Stations({ spec, units }: { spec: Pick<GameSpec, 'scoring' | 'stations'
                 {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
               </span>
               {station.note && <span className={styles.stationNote}>{station.note}</span>}
+              {landing && landingQueryOf(station) && (
+                <Link href={`${landing}${landingQueryOf(station)}`} className={`${styles.landing} no-print`}>
+                  Where to land it
+                </Link>
+              )}
             </span>
           </span>
           {stationSays.includes('par') && (

@@ -7,6 +7,7 @@ export const within = (value: number | null | undefined, low: number, high: numb
 
 /** In what fields of the tools are typed that are no lengths. */
 export const PERCENT_UPHILL = { word: '%, + uphill', metres: 0.01 } as const;
+export const PERCENT_RIGHT = { word: '%, + high on the right', metres: 0.01 } as const;
 export const STIMP = { word: 'ft', metres: 1 } as const;
 export const PLAIN = { word: '', metres: 1 } as const;
 export const windUnit = (units: UnitSystem) =>

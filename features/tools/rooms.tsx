@@ -44,7 +44,17 @@ async function playerAt(desk: Desk, playerId: string | undefined): Promise<Landi
   const usual = USUAL_BAG.filter(({ loftDeg }) => loftDeg >= LEAST_LOFT);
   if (!found) {
     const { paceM, clubM } = desk.academy;
-    return { name: null, strays: asLevel(USUAL_LEVEL), balls: 0, clubs: usual, ownBag: false, run: runFactor([]), paceM, clubM };
+    return {
+      name: null,
+      handed: 'right',
+      strays: asLevel(USUAL_LEVEL),
+      balls: 0,
+      clubs: usual,
+      ownBag: false,
+      run: runFactor([]),
+      paceM,
+      clubM,
+    };
   }
   const { player, clubs } = found;
   const [{ belief, evidence }, carried] = await Promise.all([knownOf(desk, player), desk.data.carriedShots(player.playerId)]);
@@ -52,6 +62,7 @@ async function playerAt(desk: Desk, playerId: string | undefined): Promise<Landi
   const bag = own.length > 0 ? own : usual;
   return {
     name: player.name,
+    handed: player.handed,
     strays: straysOf(belief, desk.model),
     balls: evidence.balls,
     clubs: bag,
@@ -134,11 +145,17 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
     const facts = factsOf(green!.plan, station, academy.units);
     if (facts.surface === 'green') return [];
     return [
-      { key: station.key, name: `Station ${i + 1} → hole ${facts.hole.label}`, ball: station.at, hole: facts.hole.at, lie: facts.surface },
+      {
+        key: station.key,
+        name: `Station ${i + 1} → hole ${facts.hole.label}`,
+        ball: station.at,
+        hole: facts.hole.at,
+        lies: { lie: facts.surface, sit: station.sit, stance: station.stance },
+      },
     ];
   });
   const station = stations.find(({ key }) => key === first.station) ?? stations[0];
-  const usual = green && station ? placeOn(green.plan, station.ball, station.hole, station.lie) : USUAL_PLACE;
+  const usual = green && station ? placeOn(green.plan, station.ball, station.hole, station.lies) : USUAL_PLACE;
   const asked = { ...readLandingAsked(params, usual), green: green?.greenId, station: station?.key };
   return (
     <LandingPage
@@ -148,7 +165,7 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
       players={players.map(({ player: { playerId, name } }) => ({ id: playerId, name }))}
       player={player}
       greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
-      green={green ? { greenId: green.greenId, plan: green.plan, stations: stations.map(({ lie: _lie, ...rest }) => rest) } : null}
+      green={green ? { greenId: green.greenId, plan: green.plan, stations: stations.map(({ lies: _lies, ...rest }) => rest) } : null}
       units={academy.units}
     />
   );

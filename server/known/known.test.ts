@@ -4,6 +4,7 @@ import { shippedReference } from '@/core/golf/reference';
 import { modelOf } from '@/core/skill/model';
 import { packDraws } from '@/core/skill/posterior';
 import { believe } from '@/core/skill/diagnose';
+import { cellKey } from '@/core/skill/cells';
 import { gather, talliesOf } from '@/core/skill/evidence';
 import { doSum, type SumTask } from '@/core/board/sums';
 import { knownOf } from './known';
@@ -43,6 +44,7 @@ const held = {
   halfLifeDays: 60,
   asOf: at,
   draws: Buffer.from(kept.buffer),
+  strays: { balls: 30, offGreen: {} },
 };
 
 test('what was kept of the same evidence, by the same model, is read back', async () => {
@@ -59,12 +61,24 @@ test.each([
   ['another level', { level: LEVEL + 1 }],
   ['another half-life', { halfLifeDays: 30 }],
   ['another day', { asOf: new Date(0) }],
+  ['a time before phones carried it', { strays: null }],
   ['a file that is no draws of this model', { draws: Buffer.alloc(40) }],
 ])('what was kept by %s is fitted anew, and kept with this version', async (_, other) => {
   const { desk, keepPosterior } = deskWith({ ...held, ...other });
   const { belief } = await knownOf(desk, player);
   expect(packDraws(belief.draws)).toEqual(packDraws(fitted.draws));
-  expect(keepPosterior).toHaveBeenCalledWith('p', expect.objectContaining({ modelVersion: model.version, evidenceRev: 3, level: LEVEL }));
+  expect(keepPosterior).toHaveBeenCalledWith(
+    'p',
+    expect.objectContaining({
+      modelVersion: model.version,
+      evidenceRev: 3,
+      level: LEVEL,
+      strays: {
+        balls: 30,
+        offGreen: expect.objectContaining({ [cellKey('chip', 'fairway', yd(15))]: expect.any(Number) as number }) as object,
+      },
+    }),
+  );
 });
 
 test('an own round mix replaces the level’s, of shots that have a place; an own table leaves the level’s strokes where it says nothing', () => {

@@ -3,6 +3,7 @@ import type { Belief } from '@/core/skill/diagnose';
 import { gather, type Evidence, type Tally } from '@/core/skill/evidence';
 import type { SkillModel } from '@/core/skill/model';
 import { unpackDraws } from '@/core/skill/posterior';
+import { straysOf } from '@/core/tools/strays';
 import type { MemberRole } from '@/db/actor';
 import type { Academy, BallFilter, PlayerRow } from '../data';
 import type { DataFor } from '../rights';
@@ -36,7 +37,7 @@ export async function knownOf(desk: KnownAt, player: PlayerRow): Promise<Known> 
   const evidence = gather(tallies);
   const from = { modelVersion: model.version, evidenceRev, level, halfLifeDays, asOf: asOf ?? new Date(0) };
   const same =
-    held &&
+    held?.strays &&
     held.modelVersion === from.modelVersion &&
     held.evidenceRev === from.evidenceRev &&
     held.level === from.level &&
@@ -46,8 +47,10 @@ export async function knownOf(desk: KnownAt, player: PlayerRow): Promise<Known> 
   const known = read && unpackDraws(read, model.prior(level));
   if (known) return { evidence, belief: { level, draws: known }, asOf, made: { tallies, draws: read } };
   const packed = await believed(model, tallies, level);
-  await data.keepPosterior(playerId, { ...from, draws: Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength) });
-  return { evidence, belief: { level, draws: unpackDraws(packed, model.prior(level))! }, asOf, made: { tallies, draws: packed } };
+  const belief = { level, draws: unpackDraws(packed, model.prior(level))! };
+  const strays = { balls: evidence.balls, offGreen: straysOf(belief, model).offGreen };
+  await data.keepPosterior(playerId, { ...from, draws: Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength), strays });
+  return { evidence, belief, asOf, made: { tallies, draws: packed } };
 }
 
 /** What is believed after these balls, packed: it is what a page shows first. */

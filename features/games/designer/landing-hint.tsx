@@ -20,13 +20,15 @@ type Said = { of: string; option: LandingOption | null };
 export function LandingHint({ path, station }: Props) {
   const { setValue } = useFormContext();
   const [said, setSaid] = useState<Said | null>(null);
-  const { distanceM, edgeM, surface, club, trajectory, distanceUnit } = station;
+  const { distanceM, edgeM, surface, sit, stance, club, trajectory, distanceUnit } = station;
   const place = landingPlaceSchema.safeParse({
     ...USUAL_PLACE,
     distanceM,
     edgeM: edgeM ?? 0,
     fringeM: Math.min(USUAL_PLACE.fringeM, edgeM ?? 0),
     lie: surface,
+    sit: sit === 'buried' ? 'down' : sit,
+    stance,
   });
   if (!place.success || place.data.lie === 'sand') return null;
   const of = JSON.stringify([place.data, club, trajectory]);

@@ -17,6 +17,7 @@ import { FormAlert } from '../../form/form-alert';
 import { newId } from '../../form/ids';
 import { plain } from '../../form/plain';
 import { useLeaveWarning } from '../../form/use-leave-warning';
+import { landingQueryOf } from '@/core/tools/landing-address';
 import { NOT_SENT } from '../../form/use-save';
 import { useReady } from '../../form/use-ready';
 import { hourAddress } from '../../session/address';
@@ -163,6 +164,7 @@ export function HourEditor(props: Props) {
             games={games.map(({ spec }, i) => ({ gameId: String(i), title: spec.title }))}
             faults={faultsOf(at)}
             takesS={part.game && secondsFor(part.game.spec, who.length)}
+            landing={landingOf(slug, part, who)}
             busy={busy.includes(part.key)}
             onMinutes={(minutes) => {
               if (Number.isFinite(minutes) && minutes !== part.minutes) change({ ...hour, parts: withMinutes(hour.parts, at, minutes) });
@@ -219,4 +221,11 @@ export function HourEditor(props: Props) {
     if (minutes < SHORTEST || minutes > LONGEST) return setWrong({ '': `An hour is ${SHORTEST} to ${LONGEST} minutes.` });
     rearrange(inMinutes(hour, minutes));
   }
+}
+
+/** Where the first ball of a part for landing spots should land, of whoever it is for, if it is for one. */
+function landingOf(slug: string, { kind, game }: Part, who: readonly string[]): string | null {
+  const station = kind === 'landing' ? game?.spec.stations[0] : undefined;
+  const query = station && landingQueryOf(station, {}, { for: who.length === 1 ? who[0] : undefined });
+  return query ? `/a/${slug}/tools/landing${query}` : null;
 }

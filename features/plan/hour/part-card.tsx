@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { sayMinutes } from '@/core/game/budget';
@@ -18,6 +19,8 @@ type Props = {
   faults: Readonly<Record<string, string>>;
   /** Seconds that its game takes; null where there is none. */
   takesS: number | null;
+  /** Where the landing spot of its first ball is worked out; null where nothing is landed. */
+  landing: string | null;
   busy: boolean;
   onMinutes: (minutes: number) => void;
   onChange: (change: Partial<Part>) => void;
@@ -27,7 +30,7 @@ type Props = {
 };
 
 /** A part of an hour: how long, what is done, and why; everything in it can be changed, kept, or thrown again. */
-export function PartCard({ part, units, games, faults, takesS, busy, onMinutes, onChange, onAnother, onGame, onRemove }: Props) {
+export function PartCard({ part, units, games, faults, takesS, landing, busy, onMinutes, onChange, onAnother, onGame, onRemove }: Props) {
   const id = useId();
   const { kind, minutes, title, why, cue, sets, setOf, pinned, game } = part;
   const unfilled = kind === 'other' || kind === 'technique';
@@ -103,6 +106,13 @@ export function PartCard({ part, units, games, faults, takesS, busy, onMinutes, 
         </p>
       )}
       {why && <p className={styles.why}>{why}</p>}
+      {landing && (
+        <p className="mb-1 no-print">
+          <Link href={landing} target="_blank">
+            Where to land it
+          </Link>
+        </p>
+      )}
       <div className={`${styles.tools} no-print`}>
         {kind !== 'other' && (
           <>

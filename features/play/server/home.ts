@@ -129,10 +129,10 @@ function kitSent({ coach, today, games, players, bests }: Answer<'kitOf'>): NonN
     today,
     games,
     players: players.map((player) => {
-      const { playerId, name, clubs, swingMarks, swings, favourite } = player;
-      return { playerId, name, clubs, marks: swingMarks, swings, favourite, ...playerSent(player) };
+      const { playerId, name, clubs, swingMarks, swings, strays, favourite } = player;
+      return { playerId, name, clubs, marks: swingMarks, swings, strays, favourite, ...playerSent(player) };
     }),
-    guest: { ...playerSent(newPlayer('', coach.units)), clubs: [], marks: [], swings: [], favourite: null },
+    guest: { ...playerSent(newPlayer('', coach.units)), clubs: [], marks: [], swings: [], strays: null, favourite: null },
     bests,
   };
 }

@@ -61,7 +61,7 @@ export function liveStream({ door, close, sessionId, after, signal, stillOpen }:
           if (change === 'doors' && !(await ask())) return;
           if (change === 'facts' || change === 'look again') await facts();
           if (change === 'session' || change === 'look again') message('session', {});
-          if (change === 'reading') await reading();
+          if (change === 'reading' || change === 'look again') await reading();
         }),
       );
       const ask = async () => {

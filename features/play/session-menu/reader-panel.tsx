@@ -1,10 +1,18 @@
 'use client';
 
 import { useState } from 'react';
-import { makeReaderKey } from '../device/server';
+import { makeReaderKey, type Got } from '../device/server';
 import type { MenuProps } from './menu-props';
 import styles from './session-menu.module.scss';
 import { Top } from './top';
+
+/** Why there is no key. A session that has just begun may still be on its way to the server. */
+const WHY: Record<Exclude<Got<never>, object>, string> = {
+  missing: 'No key made: the server doesn’t have this session yet. Try again in a moment.',
+  'signed-out': 'No key made: you’re signed out.',
+  outdated: 'No key made: this needs a newer version of the program. Reload this page.',
+  unreachable: 'No key made: no connection. Try again.',
+};
 
 /** Gives a device that reads distances the key of this session. */
 export function ReaderPanel({ bundle, onClose }: MenuProps) {
@@ -14,7 +22,7 @@ export function ReaderPanel({ bundle, onClose }: MenuProps) {
     setWrong('');
     const made = await makeReaderKey(bundle.sessionId);
     if (typeof made === 'object') setKey(made.got.key);
-    else setWrong('No key made: no connection. Try again.');
+    else setWrong(WHY[made]);
   };
   return (
     <>

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { mayNote } from '@/core/exchange/session-note';
+import { landingQueryOf } from '@/core/tools/landing-address';
 import { noteSession } from '../device/sync';
 import { WhoIsNext } from '../who-is-next';
 import { useAside } from '../device/use-session';
@@ -39,6 +40,7 @@ export function SessionMenu(props: MenuProps) {
   }
   const alone = bundle.players.length === 1;
   const players = bundle.players.map((player) => player.playerId);
+  const landing = landingAddress(props);
   const mayAll = mayNote({ say: 'stopped', stopped: true }, bundle.only, players);
   return (
     <main className={styles.menu}>
@@ -52,6 +54,12 @@ export function SessionMenu(props: MenuProps) {
         {aside > 0 && <Entry onClick={() => setShown('aside')} title="Not saved" text={`${aside} refused by the server: settle`} />}
         {mayAll && <Entry onClick={() => setShown('stations')} title="Stations" text="how far they really are" />}
         {mayAll && <Entry onClick={() => setShown('day')} title="The day" text="speed, firmness, wind, wet" />}
+        {landing && (
+          <a className={styles.entry} href={landing}>
+            <b>Landing spot</b>
+            <span>where to land the ball that is next</span>
+          </a>
+        )}
         {bundle.only === null && <Entry onClick={() => setShown('reader')} title="Distance reader" text="a device that sends distances" />}
         {bundle.only === null && (
           <a
@@ -89,6 +97,13 @@ export function SessionMenu(props: MenuProps) {
       </div>
     </main>
   );
+}
+
+/** Where to land the ball that is next, as an address that leads back here; null where there is none, and at the end. */
+function landingAddress({ bundle, table, seat }: MenuProps): string | null {
+  const station = table.standings[seat]?.next?.station;
+  const query = station && landingQueryOf(station, bundle.conditions, { for: bundle.players[seat]!.playerId });
+  return query ? `/play/tools${query}#${bundle.sessionId}` : null;
 }
 
 function Entry({ title, text, onClick }: { title: string; text: string; onClick: () => void }) {

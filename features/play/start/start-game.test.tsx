@@ -16,6 +16,7 @@ const usual: Kit['guest'] = {
   favourite: null,
   marks: [],
   swings: [],
+  strays: null,
 };
 const duel = game({ title: 'Duel', scoring: { scheme: 'nearest_wins', firstTo: 3, ties: 'nobody', callPoints: null, farM: 9 } });
 const kitOf = (games: number, players: number): Kit => ({

@@ -1,21 +1,7 @@
 import * as z from 'zod';
-import { FIRMNESSES, SURFACES } from '@/core/golf/words';
+import { FIRMNESSES, SITS, STANCES, SURFACES } from '@/core/golf/words';
 import { landingPlaceSchema, USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
-
-/** Short names of a place's figures in the address. */
-const NAMES = {
-  distanceM: 'd',
-  edgeM: 'e',
-  fringeM: 'f',
-  beyondM: 'b',
-  slope: 's',
-  riseM: 'h',
-  stimpFt: 'v',
-  firmness: 'g',
-  lie: 'l',
-  windMs: 'w',
-} as const satisfies Record<keyof LandingPlace, string>;
-const KEYS = Object.keys(NAMES) as (keyof LandingPlace)[];
+import { KEYS, landingQuery, NAMES } from '@/core/tools/landing-address';
 
 const askedSchema = z.object({
   for: z.uuid().optional().catch(undefined),
@@ -33,6 +19,8 @@ export function readLandingAsked(params: Record<string, unknown>, usual: Landing
     KEYS.map((key) => {
       const given = params[NAMES[key]];
       if (key === 'lie') return [key, z.enum(SURFACES).exclude(['green']).catch(usual.lie).parse(given)];
+      if (key === 'sit') return [key, z.enum(SITS).exclude(['buried']).catch(usual.sit).parse(given)];
+      if (key === 'stance') return [key, z.enum(STANCES).catch(usual.stance).parse(given)];
       if (key === 'firmness') return [key, z.enum(FIRMNESSES).catch(usual.firmness).parse(given)];
       return [key, (given === undefined ? undefined : figure.parse(given)) ?? usual[key]];
     }),
@@ -43,10 +31,5 @@ export function readLandingAsked(params: Record<string, unknown>, usual: Landing
 
 /** The address part of it; what is usual is left out. */
 export function asLandingQuery({ place, ...who }: LandingQuery, usual: LandingPlace = USUAL_PLACE): string {
-  const query = new URLSearchParams();
-  for (const [name, value] of Object.entries(who)) if (value) query.set(name, value);
-  for (const key of KEYS)
-    if (place[key] !== usual[key])
-      query.set(NAMES[key], typeof place[key] === 'number' ? String(Math.round(place[key] * 1e4) / 1e4) : place[key]);
-  return query.size === 0 ? '' : `?${query}`;
+  return landingQuery(Object.fromEntries(KEYS.flatMap((key) => (place[key] === usual[key] ? [] : [[key, place[key]]]))), who);
 }

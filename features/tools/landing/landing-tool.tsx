@@ -4,13 +4,14 @@ import { useMemo, useState, type ReactNode } from 'react';
 import type { Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
 import { PACE_M } from '@/core/measures/sticks';
+import type { Hand } from '@/core/golf/words';
 import type { PlayableLie } from '@/core/physics/launch';
 import type { LandingAsked } from '@/core/tools/landing-answer';
 import { UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
 import type { LandingPlace } from '@/core/tools/landing-place';
 import type { LandingStart } from '@/core/tools/landing-start';
 import { ENOUGH_TO_SHOW, type RunFactor } from '@/core/tools/run-factor';
-import { bestOf, sayBest, SAND_WORDS, TAKEN_FOR_GRANTED } from '@/core/tools/say-landing';
+import { bestOf, sayAimOff, sayBest, SAND_WORDS, TAKEN_FOR_GRANTED } from '@/core/tools/say-landing';
 import type { Strays } from '@/core/tools/strays';
 import { terrainOf, terrainOn } from '@/core/tools/terrain';
 import { counted, formatLeft, formatLength } from '@/core/units/format';
@@ -30,6 +31,7 @@ import { useLanding } from './use-landing';
 /** Whose shots: how they stray, their clubs, how far their balls run. */
 export type LandingPlayer = {
   name: string | null;
+  handed: Hand;
   strays: Strays;
   balls: number;
   clubs: readonly Club[];
@@ -86,7 +88,8 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
   // While the spot is moved the ground stays.
   const stretches = useMemo(() => (on ? terrainOn(on.plan, on.ball, on.hole) : terrainOf(place)).lineTo(0), [on, place]);
   const ground = { stretches, stimpFt: place.stimpFt, firmness: place.firmness };
-  const air = place.lie === 'sand' ? null : flyer(ground, place.lie satisfies PlayableLie, place.windMs, run.k);
+  const { lie, sit, stance, windMs: wind } = place;
+  const air = lie === 'sand' ? null : flyer(ground, { lie, sit, stance, wind }, run.k);
   const shown = [...new Set([...best.map(({ option }) => option), ...(choice ? [choice] : [])])].slice(0, 4);
   const at = choice ? shown.findIndex((one) => nameOf(one) === nameOf(choice)) : 0;
   const flown = air ? shown.map((one, i) => air.fly(one, i === at ? moved : null)) : [];
@@ -164,6 +167,7 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
                     key={nameOf(option)}
                     option={option}
                     reason={reason}
+                    aim={sayAimOff(option, place.distanceM, player.handed, units)}
                     edgeM={place.edgeM}
                     paceM={paceM}
                     units={units}
@@ -232,8 +236,10 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
 }
 
 /** What a plan says of a shot: "23 yd, carry 10 yd to the green, 5 yd of green behind the hole, level". */
-function sayPlace({ distanceM, edgeM, beyondM, slope }: LandingPlace, units: UnitSystem): string {
+function sayPlace({ distanceM, edgeM, beyondM, slope, sideSlope }: LandingPlace, units: UnitSystem): string {
   const says = (metres: number) => formatLength(metres, units === 'metric' ? 'm' : 'yd', 0);
   const lies = Math.abs(slope) < 0.0005 ? 'level' : `${(100 * Math.abs(slope)).toFixed(1)}% ${slope > 0 ? 'uphill' : 'downhill'}`;
-  return `${says(distanceM)}: ${says(edgeM)} to the green, ${says(beyondM)} behind the hole, ${lies}.`;
+  const across =
+    Math.abs(sideSlope) < 0.0005 ? '' : `, ${(100 * Math.abs(sideSlope)).toFixed(1)}% down to the ${sideSlope > 0 ? 'left' : 'right'}`;
+  return `${says(distanceM)}: ${says(edgeM)} to the green, ${says(beyondM)} behind the hole, ${lies}${across}.`;
 }

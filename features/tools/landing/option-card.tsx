@@ -9,6 +9,8 @@ import styles from './landing.module.scss';
 type Props = {
   option: LandingOption;
   reason: string;
+  /** Where to aim beside the hole; null: at it. */
+  aim: string | null;
   edgeM: number;
   paceM: number;
   units: UnitSystem;
@@ -17,7 +19,7 @@ type Props = {
 };
 
 /** One of the best shots: where to land it is the biggest, then what it forgives. */
-export function OptionCard({ option, reason, edgeM, paceM, units, chosen, onChoose }: Props) {
+export function OptionCard({ option, reason, aim, edgeM, paceM, units, chosen, onChoose }: Props) {
   const unit = units === 'metric' ? 'm' : 'yd';
   const { club, flight, carryM, runM, carries, pace, chances, landsOn, landingDeg } = option;
   const past = carryM - edgeM;
@@ -39,6 +41,7 @@ export function OptionCard({ option, reason, edgeM, paceM, units, chosen, onChoo
         </span>
       </span>
       <span className={styles.reason}>{reason}</span>
+      {aim && <span className={styles.reason}>{aim}</span>}
       <span className={styles.small}>
         Range {range}. Runs {formatLength(runM, unit)}, comes down at {Math.round(landingDeg)}°.
       </span>

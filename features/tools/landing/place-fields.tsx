@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { FIRMNESSES, say, SURFACES } from '@/core/golf/words';
+import { FIRMNESSES, say, SITS, STANCES, SURFACES } from '@/core/golf/words';
 import { landingPlaceSchema, type LandingPlace } from '@/core/tools/landing-place';
 import { capital, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { LengthInput } from '@/ui/length-input';
-import { PERCENT_UPHILL, STIMP, windUnit } from '../fields';
+import { PERCENT_RIGHT, PERCENT_UPHILL, STIMP, windUnit } from '../fields';
 import styles from './landing.module.scss';
 
 type Props = {
@@ -19,6 +19,8 @@ type Props = {
   onChange: (place: LandingPlace) => void;
 };
 type Typed = { [Key in keyof LandingPlace]: LandingPlace[Key] extends number ? number | null : LandingPlace[Key] };
+/** What is chosen of a few words; the rest are figures. */
+type Words = 'lie' | 'sit' | 'stance' | 'firmness';
 
 /** What is typed about a place; the figures that are wrong stand beside their fields, and the last good place stays. */
 export function PlaceFields({ place, units, planned, onChange }: Props) {
@@ -36,11 +38,7 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
   };
   const metric = units === 'metric';
   const [far, near] = metric ? (['m', 'm'] as const) : (['yd', 'ft'] as const);
-  const field = (
-    key: Exclude<keyof LandingPlace, 'lie' | 'firmness'>,
-    label: string,
-    unit: React.ComponentProps<typeof LengthInput>['unit'],
-  ) => (
+  const field = (key: Exclude<keyof LandingPlace, Words>, label: string, unit: React.ComponentProps<typeof LengthInput>['unit']) => (
     <LengthInput
       id={`place-${key}`}
       label={label}
@@ -50,8 +48,8 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
       onChange={(value) => set({ [key]: value })}
     />
   );
-  const choice = <Key extends 'lie' | 'firmness'>(key: Key, label: string, options: readonly LandingPlace[Key][]) => (
-    <Form.Group controlId={`place-${key}`}>
+  const choice = <Key extends Words>(key: Key, label: string, options: readonly LandingPlace[Key][]) => (
+    <Form.Group controlId={`place-${key}`} className={key === 'stance' ? styles.wide : undefined}>
       <Form.Label>{label}</Form.Label>
       <Form.Select value={String(values[key])} onChange={({ target }) => set({ [key]: target.value as LandingPlace[Key] })}>
         {options.map((one) => (
@@ -67,18 +65,26 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
     'Lie',
     SURFACES.filter((one) => one !== 'green'),
   );
+  const sit = choice(
+    'sit',
+    'Ball',
+    SITS.filter((one) => one !== 'buried'),
+  );
+  const stance = choice('stance', 'Stance', STANCES);
   const day = (
     <>
       {field('stimpFt', 'Green speed', STIMP)}
       {choice('firmness', 'Green', FIRMNESSES)}
     </>
   );
-  const wrongBelow = (['beyondM', 'fringeM', 'riseM', 'stimpFt', 'windMs'] as const).some((key) => faultOf(key));
+  const wrongBelow = (['sideSlope', 'beyondM', 'fringeM', 'riseM', 'stimpFt', 'windMs'] as const).some((key) => faultOf(key));
   return (
     <div role="group" aria-label="The place">
       {planned ? (
         <div className={styles.fields}>
           {lie}
+          {sit}
+          {stance}
           {field('windMs', 'Wind', windUnit(units))}
           {day}
         </div>
@@ -93,6 +99,9 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
           <details className={styles.details} open={wrongBelow || undefined}>
             <summary>{sayRest(place, units)}</summary>
             <div className={styles.fields}>
+              {sit}
+              {stance}
+              {field('sideSlope', 'Across', PERCENT_RIGHT)}
               {field('beyondM', 'Green behind the hole', far)}
               {day}
               {field('fringeM', 'Fringe', near)}
@@ -107,9 +116,12 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
 }
 
 /** What else is taken of a place, while its fields are folded away: "medium green, 9 ft fast, 10 yd behind the hole, no wind". */
-function sayRest({ firmness, stimpFt, beyondM, riseM, windMs }: LandingPlace, units: UnitSystem): string {
+function sayRest({ sit, stance, sideSlope, firmness, stimpFt, beyondM, riseM, windMs }: LandingPlace, units: UnitSystem): string {
   const metric = units === 'metric';
   const parts = [
+    sit === 'clean' ? 'clean ball' : say(sit),
+    stance !== 'flat' && say(stance),
+    sideSlope !== 0 && `falls ${sideSlope > 0 ? 'left' : 'right'}`,
     `${firmness} green, speed ${Math.round(stimpFt * 10) / 10} ft`,
     `${formatLength(beyondM, metric ? 'm' : 'yd', 0)} behind the hole`,
     Math.abs(riseM) >= 0.05 && `${formatLength(Math.abs(riseM), metric ? 'm' : 'ft')} ${riseM > 0 ? 'above' : 'below'} you`,

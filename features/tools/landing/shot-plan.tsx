@@ -1,5 +1,5 @@
 import { boxOf } from '@/core/geometry/polygon';
-import { along, leftOf, unit, type Point } from '@/core/geometry/point';
+import { along, distance, leftOf, unit, type Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
 import type { Routes } from '@/core/tools/landing-routes';
 import type { UnitSystem } from '@/core/units/length';
@@ -41,7 +41,8 @@ export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units
     high: HIGH,
   };
   const aim = aimed && toPixels(view, aimed);
-  const at = (metres: number) => toPixels(view, place(metres));
+  const at = (metres: number, aside = 0) => toPixels(view, place(metres, aside));
+  const holeM = distance(ball, hole);
   const [bx, by] = at(0);
   const [hx, hy] = toPixels(view, hole);
   const across = unit([0, 0], [forward[1], forward[0]]);
@@ -56,8 +57,9 @@ export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units
         peg={false}
         chosen={false}
       />
-      {flown.map(({ name, landsM }, i) => {
-        const [x, y] = at(landsM);
+      {flown.map(({ name, landsM, driftM }, i) => {
+        // Aimed off by as much as the slope takes it back.
+        const [x, y] = at(landsM, (-driftM * landsM) / holeM);
         const half = i === chosen ? 15 : 9;
         return (
           <line

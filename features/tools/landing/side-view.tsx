@@ -73,6 +73,8 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
     const below = labels.at(-1);
     labels.push({ name, i, left: x(top[0]), up: Math.min(y(top[1]) - 8, below ? below.up - 17 : Infinity) });
   }
+  // The highest name has room above it.
+  const lift = Math.max(0, 16 - Math.min(...labels.map(({ up }) => up)));
   const bind = useDrag(
     ({ xy: [clientX] }) => {
       const box = svg.current?.getBoundingClientRect();
@@ -82,7 +84,7 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
   );
   const says = (metres: number) => `${formatLength(metres, unit)} · ${sayPaces(metres, paceM)}`;
   return (
-    <svg ref={svg} viewBox={`0 0 ${WIDTH} ${height}`} width="100%" role="group" aria-label={label} className={styles.side}>
+    <svg ref={svg} viewBox={`0 ${-lift} ${WIDTH} ${height + lift}`} width="100%" role="group" aria-label={label} className={styles.side}>
       {patches.map(({ surface, from, to }, i) => (
         <polygon key={i} points={[...points(from, to), `${x(to)},${base}`, `${x(from)},${base}`].join(' ')} fill={FILL[surface]} />
       ))}
@@ -132,7 +134,7 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
             strokeWidth={i === chosen ? 3.4 : 1.8}
             strokeDasharray={DASHES[i % DASHES.length]}
           />
-          <line x1={x(landsM)} x2={x(landsM)} y1={base - 4} y2={base + 24} stroke="var(--ink)" strokeWidth={i === chosen ? 5 : 2.5} />
+          <line x1={x(landsM)} x2={x(landsM)} y1={base - 4} y2={base + 24} stroke="var(--tape-ink)" strokeWidth={i === chosen ? 5 : 2.5} />
           {finishM !== null && finishM < reachM && (
             <circle
               cx={x(finishM)}
@@ -145,14 +147,15 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
           )}
         </g>
       ))}
-      {flown.map(({ name, top }, i) => (
+      {labels.map(({ name, left, up, i }) => (
         <text
           key={name}
-          x={x(top[0])}
-          y={y(top[1]) - 8}
+          x={left}
+          y={up}
           fontSize={14}
           fontWeight={i === chosen ? 750 : 550}
           textAnchor="middle"
+          fill="var(--ink)"
           className={styles.halo}
         >
           {name}
@@ -173,7 +176,7 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
         >
           <rect x={x(mark.landsM) - 24} y={base + 16} width={48} height={46} fill="transparent" />
           <path d={`M${x(mark.landsM)},${base + 22} l9,13 h-18 z`} fill="var(--ink)" />
-          <text x={Math.min(WIDTH - 165, Math.max(LEFT, x(mark.landsM) - 60))} y={base + 54} fontSize={17} fontWeight={750} className="fig">
+          <text x={Math.min(WIDTH - 165, Math.max(LEFT, x(mark.landsM) - 60))} y={base + 54} fontSize={17} fontWeight={750} fill="var(--ink)" className="fig">
             land {says(mark.landsM)}
           </text>
         </g>

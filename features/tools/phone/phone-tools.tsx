@@ -3,14 +3,14 @@ import type { Home } from '@/core/exchange/home';
 import { USUAL_BAG } from '@/core/golf/usual-bag';
 import type { OwnMeasures } from '@/core/measures/read-length';
 import { LEAST_LOFT } from '@/core/tools/landing-options';
-import { USUAL_PLACE } from '@/core/tools/landing-place';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel } from '@/core/tools/strays';
 import type { SwingChart } from '@/core/tools/swing-chart';
 import { MeasuresContext } from '@/ui/length-input';
 import { homesHere, readHome } from '../../play/device/store';
 import { useStored } from '../../play/device/use-stored';
-import { LandingTool } from '../landing/landing-tool';
+import { readLandingAsked } from '../landing/asked';
+import { LandingTool, type LandingPlayer } from '../landing/landing-tool';
 import { Converter } from '../measures/converter';
 import { PlayerChoice } from '../player-choice';
 import { LookUp } from '../swing/look-up';
@@ -40,8 +40,10 @@ async function homeHere(): Promise<Home | null> {
 export function PhoneTools() {
   const home = useStored(homeHere);
   const [tool, setTool] = useState<(typeof TOOLS)[number][0]>('landing');
-  const [chosen, setChosen] = useState<string | undefined>(undefined);
-  const [place, setPlace] = useState(USUAL_PLACE);
+  // From a ball at play come its place, its player, and the session to go back to.
+  const [from] = useState(() => readLandingAsked(Object.fromEntries(new URLSearchParams(window.location.search))));
+  const [chosen, setChosen] = useState(from.for);
+  const [place, setPlace] = useState(from.place);
   if (home === undefined) return null;
   const players = home?.kit?.players ?? [];
   const only = home?.player?.playerId;
@@ -57,9 +59,9 @@ export function PhoneTools() {
   const units = player?.units ?? home?.player?.units ?? 'imperial';
   return (
     <MeasuresContext value={own}>
-      <div className={styles.page}>
+      <div className={`${styles.page} dusk`}>
         <header>
-          <a href="/play" aria-label="To play">
+          <a href={`/play${window.location.hash}`} aria-label="To play">
             ‹
           </a>
           <nav aria-label="Tools">
@@ -100,15 +102,16 @@ export function PhoneTools() {
   );
 }
 
-/** A player as a phone knows them: their clubs, and spread as their level's. */
-function landingPlayer(player: Player | null, { paceM, clubM }: OwnMeasures) {
+/** A player as a phone knows them: their clubs, and how their shots stray as far as it was worked out before; else as their level's. */
+function landingPlayer(player: Player | null, { paceM, clubM }: OwnMeasures): LandingPlayer {
   const bag = (player?.clubs ?? []).flatMap(({ label, loftDeg }) =>
     loftDeg !== null && loftDeg >= LEAST_LOFT ? [{ label, loftDeg }] : [],
   );
   return {
-    name: null,
-    strays: asLevel(player?.level ?? USUAL_LEVEL),
-    balls: 0,
+    name: player?.strays ? player.name : null,
+    handed: player?.handed ?? 'right',
+    strays: { ...asLevel(player?.level ?? USUAL_LEVEL), ...(player?.strays && { offGreen: player.strays.offGreen }) },
+    balls: player?.strays?.balls ?? 0,
     clubs: bag.length > 0 ? bag : USUAL_BAG.filter(({ loftDeg }) => loftDeg >= LEAST_LOFT),
     ownBag: bag.length > 0,
     run: runFactor([]),

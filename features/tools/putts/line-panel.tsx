@@ -13,7 +13,7 @@ import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { GreenChoice } from '../../form/green-choice';
 import { LengthInput } from '@/ui/length-input';
 import { PuttView } from './putt-view';
-import { FAULTS, PERCENT_UPHILL, percent, STIMP, within } from '../fields';
+import { FAULTS, PERCENT_RIGHT, PERCENT_UPHILL, percent, STIMP, within } from '../fields';
 import styles from './putts.module.scss';
 
 type Props = {
@@ -111,7 +111,7 @@ export function LinePanel({ strays, who, units, greens, green, station, onGreen,
             <LengthInput
               id="putt-right"
               label="Across"
-              unit={{ word: '%, + high on the right', metres: 0.01 }}
+              unit={PERCENT_RIGHT}
               value={typed.right}
               error={faults.right}
               onChange={(right) => set({ right })}

@@ -60,7 +60,7 @@ export function SwingTape({ chart, units }: Props) {
           <g key={saySwing(cell)}>
             <rect x={x(cell.carryM - cell.giveM)} y={top + 3} width={2 * cell.giveM * k} height={5} fill="var(--ink)" opacity={0.28} />
             <line x1={at} x2={at} y1={top - 4 - row * ROW} y2={top + 11} stroke="var(--ink)" strokeWidth={2.2} />
-            <text x={at + 4} y={top - 5 - row * ROW} fontSize={13} fontWeight={600}>
+            <text x={at + 4} y={top - 5 - row * ROW} fontSize={13} fontWeight={600} fill="var(--ink)">
               {saySwing(cell)}
             </text>
           </g>

@@ -1,0 +1,1 @@
+ALTER TABLE "posterior" ADD COLUMN "strays" jsonb;
