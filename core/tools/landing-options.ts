@@ -36,6 +36,9 @@ export type LandingOption = {
   speed: { moreM: number | null; lessM: number | null };
   chances: Chances;
 };
+/** What a club and a flight are called together: "54° high". */
+export const nameOf = ({ club, flight }: { club: Club; flight: Flight }): string => `${club.label} ${flight}`;
+
 /** What a club and a flight come to: a shot, or why there is none. */
 export type OptionAnswer =
   | ({ answer: 'found' } & LandingOption)

@@ -11,17 +11,21 @@ export type SwingCell = {
   carryM: number;
   fromM: number;
   toM: number;
-  /** By how much single balls carry farther or less far: 8 in 10 lie within so many metres either way. */
+  /** By how much single balls carry farther or less far, with what is not known of their mean: 8 in 10 lie within so many metres either way. */
   giveM: number;
 };
 /** Who carries how far: clubs by loft, marks from low to high, a cell for each; a cell without a ball is estimated from its club and its mark. */
 export type SwingChart = { clubs: string[]; marks: string[]; cells: SwingCell[]; balls: number };
 
 /*
- * What is believed before a ball: the logarithm of the carry is that of a club and of a mark, and a little of its own. A judgement; balls of one
- * cell err by so much, unless they say otherwise.
+ * What is believed before a ball, all of it judgements: the logarithm of the carry grows from mark to mark as swings of 1, 2, 3 … parts would carry, and
+ * falls by so much with each degree of loft; by how much each of them truly does is believed within so much, and every club, every mark and every
+ * cell has something of its own. Balls of one cell err by so much, unless they say otherwise.
  */
-const SDS = { all: 0.6, club: 0.25, mark: 0.4, cell: 0.06, ball: 0.09 } as const;
+const PER_DEGREE = -0.035;
+const SDS = { all: 0.5, perDegree: 0.012, ladder: 0.3, club: 0.06, mark: 0.12, cell: 0.05, ball: 0.09 } as const;
+/** Of a club whose loft nobody knows, and of a mark that stands in no order. */
+const UNKNOWN = { club: 0.25, mark: 0.4 } as const;
 /** So many balls the error that is taken for granted counts for. */
 const PRIOR_BALLS = 6;
 const EIGHT_IN_TEN = 1.2816;
@@ -31,12 +35,12 @@ const CENTRE_M = 25;
 /**
  * The chart of a player's swing lengths, from balls whose carry and mark are known.
  * @param marks the player's own, from low to high; others that were recorded come after them
- * @param clubs by loft, those with a recorded ball are shown
+ * @param clubs with their lofts in degrees, null where nobody knows; those with a recorded ball are shown, by loft
  */
 export function swingChart(
   shots: readonly CarriedShot[],
   marks: readonly string[],
-  clubs: readonly { label: string; loftDeg: number }[],
+  clubs: readonly { label: string; loftDeg: number | null }[],
 ): SwingChart {
   const balls = shots.flatMap(({ swingMark, clubLabel, carryM }) =>
     swingMark && clubLabel && carryM > 0.5 ? [{ mark: same(swingMark, marks), club: clubLabel, log: Math.log(carryM / CENTRE_M) }] : [],
@@ -44,17 +48,38 @@ export function swingChart(
   const seen = new Set(balls.map(({ mark }) => mark));
   const all = [...marks, ...[...seen].filter((mark) => !marks.includes(mark)).toSorted()];
   const used = new Set(balls.map(({ club }) => club));
-  const known = clubs.toSorted((one, other) => one.loftDeg - other.loftDeg).map(({ label }) => label);
+  const known = clubs.toSorted((one, other) => (one.loftDeg ?? 99) - (other.loftDeg ?? 99)).map(({ label }) => label);
   const shown = [...known.filter((label) => used.has(label)), ...[...used].filter((label) => !known.includes(label)).toSorted()];
   if (balls.length === 0) return { clubs: [], marks: [...all], cells: [], balls: 0 };
 
+  const lofts = new Map(clubs.flatMap(({ label, loftDeg }) => (loftDeg === null ? [] : [[label, loftDeg] as const])));
+  const middle = mean(shown.flatMap((club) => lofts.get(club) ?? [])) ?? 0;
+  const ladder = marks.map((_, i) => Math.log((i + 1) / (marks.length + 1)));
   const places = shown.flatMap((club) =>
-    all.map((mark) => ({ club, mark, logs: balls.filter((ball) => ball.club === club && ball.mark === mark).map(({ log }) => log) })),
+    all.map((mark) => {
+      const [loft, rung] = [lofts.get(club), marks.indexOf(mark)];
+      return {
+        club,
+        mark,
+        /** Degrees of loft beyond the middle of the bag, and where on the ladder the mark stands; 0 where that is not known. */
+        degrees: loft === undefined ? 0 : loft - middle,
+        height: rung < 0 ? 0 : ladder[rung]! - mean(ladder)!,
+        clubSd: loft === undefined ? UNKNOWN.club : SDS.club,
+        markSd: rung < 0 ? UNKNOWN.mark : SDS.mark,
+        logs: balls.filter((ball) => ball.club === club && ball.mark === mark).map(({ log }) => log),
+      };
+    }),
   );
+  const expected = ({ degrees, height }: (typeof places)[number]) => PER_DEGREE * degrees + height;
   const measured = places.filter(({ logs }) => logs.length > 0);
   const ball = ballSd(measured.map(({ logs }) => logs));
   const together = (a: (typeof places)[number], b: (typeof places)[number]) =>
-    SDS.all ** 2 + (a.club === b.club ? SDS.club ** 2 : 0) + (a.mark === b.mark ? SDS.mark ** 2 : 0) + (a === b ? SDS.cell ** 2 : 0);
+    SDS.all ** 2 +
+    SDS.perDegree ** 2 * a.degrees * b.degrees +
+    SDS.ladder ** 2 * a.height * b.height +
+    (a.club === b.club ? a.clubSd ** 2 : 0) +
+    (a.mark === b.mark ? a.markSd ** 2 : 0) +
+    (a === b ? SDS.cell ** 2 : 0);
   // A Gaussian process over the cells, seen at those with balls.
   const n = measured.length;
   const k = new Float64Array(n * n);
@@ -65,12 +90,12 @@ export function swingChart(
   const z = solveLower(
     l,
     n,
-    Float64Array.from(measured, ({ logs }) => mean(logs)!),
+    Float64Array.from(measured, (one) => mean(one.logs)! - expected(one)),
   );
   const weights = solveUpper(l, n, z);
   const cells = places.map((place): SwingCell => {
     const cross = Float64Array.from(measured, (one) => together(place, one));
-    const centre = cross.reduce((sum, value, i) => sum + value * weights[i]!, 0);
+    const centre = cross.reduce((sum, value, i) => sum + value * weights[i]!, expected(place));
     const seenBy = solveLower(l, n, cross);
     const sd = Math.sqrt(Math.max(1e-9, together(place, place) - seenBy.reduce((sum, value) => sum + value * value, 0)));
     const carryM = CENTRE_M * Math.exp(centre);
@@ -81,7 +106,7 @@ export function swingChart(
       carryM,
       fromM: carryM * Math.exp(-EIGHT_IN_TEN * sd),
       toM: carryM * Math.exp(EIGHT_IN_TEN * sd),
-      giveM: carryM * EIGHT_IN_TEN * ball,
+      giveM: carryM * EIGHT_IN_TEN * Math.hypot(ball, sd),
     };
   });
   return { clubs: shown, marks: [...all], cells, balls: balls.length };
@@ -107,8 +132,7 @@ export type LookedUp = SwingCell & { offM: number };
 
 /** The swings that come nearest to a carry, the best first: near on average, with little spread, and well known. */
 export function lookUp({ cells }: SwingChart, carryM: number, most = 3): LookedUp[] {
-  const missOf = (cell: SwingCell) =>
-    Math.hypot(cell.carryM - carryM, cell.giveM / EIGHT_IN_TEN, (cell.toM - cell.fromM) / 2 / EIGHT_IN_TEN);
+  const missOf = (cell: SwingCell) => Math.hypot(cell.carryM - carryM, cell.giveM / EIGHT_IN_TEN);
   return cells
     .toSorted((one, other) => missOf(one) - missOf(other))
     .slice(0, most)

@@ -82,7 +82,7 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
       swings: swingChart(
         swung.get(one.playerId) ?? [],
         one.swingMarks,
-        (clubs.get(one.playerId) ?? []).map(({ label, loftDeg }) => ({ label, loftDeg: loftDeg ?? 0 })),
+        clubs.get(one.playerId) ?? [],
       ).cells,
       favourite: favourites.get(one.playerId) ?? null,
     })),

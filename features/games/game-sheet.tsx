@@ -64,7 +64,7 @@ function Stations({
                 {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
               </span>
               {station.note && <span className={styles.stationNote}>{station.note}</span>}
-              {landing && landingQueryOf(station) && (
+              {landing && station.carryM === null && landingQueryOf(station) && (
                 <Link href={`${landing}${landingQueryOf(station)}`} className={`${styles.landing} no-print`}>
                   Where to land it
                 </Link>

@@ -1,5 +1,8 @@
 import Link from 'next/link';
 import type { LevelLine } from '@/core/forecast/level-chart';
+import { atStation } from '@/core/game/at-station';
+import { sayStation, sayStationLie } from '@/core/game/words/say-station';
+import { counted } from '@/core/units/format';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { sayUnit, scoreFigure } from '@/core/game/words/say-score';
@@ -11,10 +14,22 @@ import { PrintButton } from '../form/print-button';
 import { sayGame } from './game-meta';
 import styles from './levels.module.scss';
 
-type Props = { slug: string; gameId: string; spec: GameSpec; units: UnitSystem; chart: readonly LevelLine[] };
+type Props = {
+  slug: string;
+  gameId: string;
+  whole: GameSpec;
+  /** The game at one of its stations; null for all of it. */
+  alone: GameSpec | null;
+  units: UnitSystem;
+  chart: readonly LevelLine[];
+};
 
 /** What each level scores in a game: to be pinned up beside it. */
-export function LevelsPage({ slug, gameId, spec, units, chart }: Props) {
+export function LevelsPage({ slug, gameId, whole, alone, units, chart }: Props) {
+  const spec = alone ?? whole;
+  const only = alone?.stations[0];
+  const each = whole.stations.length > 1 ? whole.stations.filter(({ key }) => atStation(whole, key)) : [];
+  const path = `/a/${slug}/games/${gameId}`;
   const scheme = schemeOf(spec.scoring);
   const unit = scheme.unit(spec.scoring);
   const axis = axisOf(
@@ -30,12 +45,26 @@ export function LevelsPage({ slug, gameId, spec, units, chart }: Props) {
         <h1>
           {spec.title} <span className="beside">by level</span>
         </h1>
-        <Link href={`/a/${slug}/games/${gameId}`} className="btn btn-outline-dark no-print">
+        <Link href={path} className="btn btn-outline-dark no-print">
           To the game
         </Link>
         {chart.length > 0 && <PrintButton variant="outline-dark" />}
       </div>
-      <p className="small-print">{sayGame(spec, units)}</p>
+      <p className="small-print">
+        {only ? `${counted(only.balls, 'ball')}: ${sayStation(only, units)}, ${sayStationLie(only)}` : sayGame(whole, units)}
+      </p>
+      {each.length > 0 && (
+        <nav aria-label="Which stations" className={`${styles.stations} no-print`}>
+          <Link href={`${path}/levels`} aria-current={only ? undefined : 'page'}>
+            All of it
+          </Link>
+          {each.map((station, i) => (
+            <Link key={station.key} href={`${path}/levels?at=${station.key}`} aria-current={station.key === only?.key ? 'page' : undefined}>
+              <b className="fig">{i + 1}</b> {sayStation(station, units)}
+            </Link>
+          ))}
+        </nav>
+      )}
       {chart.length === 0 ? (
         <p className="empty">Its stations are called while it is played, so nobody can say beforehand what a good score is.</p>
       ) : (

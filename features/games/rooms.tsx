@@ -1,6 +1,7 @@
 import { allStations } from '@/core/game/station';
 import { randomUUID } from 'node:crypto';
 import Link from 'next/link';
+import { atStation } from '@/core/game/at-station';
 import { notFound } from 'next/navigation';
 import { DRAWN_FOR_LEVEL, enter } from '@/core/game/enter';
 import { gameFor } from '@/core/game/entrant';
@@ -180,12 +181,14 @@ export async function GameRoom({ slug, gameId, again }: { slug: string; gameId: 
 }
 
 /** What each level scores in a game. */
-export async function LevelsRoom({ slug, gameId }: { slug: string; gameId: string }) {
+/** What each level scores in a game, or at one of its stations. */
+export async function LevelsRoom({ slug, gameId, at }: { slug: string; gameId: string; at: string | undefined }) {
   const { data, academy, model } = await requireCoach(slug);
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
-  const chart = await sum({ kind: 'level_chart', version: model.version, game: game.spec });
-  return <LevelsPage slug={slug} gameId={game.gameId} spec={game.spec} units={academy.units} chart={chart} />;
+  const alone = at === undefined ? null : atStation(game.spec, at);
+  const chart = await sum({ kind: 'level_chart', version: model.version, game: alone ?? game.spec });
+  return <LevelsPage slug={slug} gameId={game.gameId} whole={game.spec} alone={alone} units={academy.units} chart={chart} />;
 }
 
 export async function EditGameRoom({ slug, gameId }: { slug: string; gameId: string }) {

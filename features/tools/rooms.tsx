@@ -181,7 +181,7 @@ export async function SwingRoom({ slug, params }: { slug: string; params: Record
   const found = playerId ? await data.getPlayer(playerId) : null;
   const carried = found ? await data.carriedShots(found.player.playerId) : [];
   const clubs = (found?.clubs ?? []).flatMap(({ label, loftDeg }) => (loftDeg === null ? [] : [{ label, loftDeg }]));
-  const chart = swingChart(carried, found?.player.swingMarks ?? [], clubs);
+  const chart = swingChart(carried, found?.player.swingMarks ?? [], found?.clubs ?? []);
   const day = await data.dayInAcademy();
   return (
     <SwingPage

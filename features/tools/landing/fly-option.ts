@@ -1,7 +1,7 @@
 import { readGround, type Ground } from '@/core/physics/ground';
 import { shotsOver, type Strike } from '@/core/physics/shot';
 import { asideWith, finishWith, lands, solveShot } from '@/core/physics/solve';
-import type { LandingOption } from '@/core/tools/landing-options';
+import { nameOf, type LandingOption } from '@/core/tools/landing-options';
 
 /** A shot as it is drawn: where it passes, lands and stops; metres along the line and above the ball. */
 export type Flown = {
@@ -40,7 +40,7 @@ export function flyer(ground: Ground, lies: Omit<Strike, 'loftDeg' | 'flight'>, 
         path.push([x, heightAt(x)]);
       }
       const top = path.reduce((best, at) => (at[1] > best[1] ? at : best));
-      return { name: `${club.label} ${flight}`, path, top, topM: top[1], landsM: shot.carryM, finishM, driftM: asideWith(k)(shot) };
+      return { name: nameOf({ club, flight }), path, top, topM: top[1], landsM: shot.carryM, finishM, driftM: asideWith(k)(shot) };
     },
   };
 }

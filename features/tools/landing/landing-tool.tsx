@@ -1,13 +1,13 @@
 'use client';
 
-import { useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import type { Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
 import { PACE_M } from '@/core/measures/sticks';
 import type { Hand } from '@/core/golf/words';
 import type { PlayableLie } from '@/core/physics/launch';
 import type { LandingAsked } from '@/core/tools/landing-answer';
-import { UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
+import { nameOf, UNMEASURED_RUN, type Club, type LandingOption } from '@/core/tools/landing-options';
 import type { LandingPlace } from '@/core/tools/landing-place';
 import type { LandingStart } from '@/core/tools/landing-start';
 import { ENOUGH_TO_SHOW, type RunFactor } from '@/core/tools/run-factor';
@@ -60,23 +60,24 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
   const [chosen, setChosen] = useState<string | null>(null);
   const [moved, setMoved] = useState<number | null>(null);
   const factor = tried ?? player.run;
-  const run = factor.balls > 0 ? { k: factor.k, from: factor.from, to: factor.to } : UNMEASURED_RUN;
+  const run = useMemo(() => (factor.balls > 0 ? { k: factor.k, from: factor.from, to: factor.to } : UNMEASURED_RUN), [factor]);
   const paceM = player.paceM ?? PACE_M;
-  const question: LandingAsked = {
-    place,
-    on: on && { plan: on.plan, ball: on.ball, hole: on.hole },
-    clubs: player.clubs,
-    strays: player.strays,
-    run,
-    paceM,
-    clubM: player.clubM,
-  };
-  const askedText = place.lie === 'sand' ? null : JSON.stringify(question);
+  const askedText = useMemo(() => {
+    const question: LandingAsked = {
+      place,
+      on: on && { plan: on.plan, ball: on.ball, hole: on.hole },
+      clubs: player.clubs,
+      strays: player.strays,
+      run,
+      paceM,
+      clubM: player.clubM,
+    };
+    return place.lie === 'sand' ? null : JSON.stringify(question);
+  }, [place, on, player, run, paceM]);
 
-  const nameOf = ({ club, flight }: Pick<LandingOption, 'club' | 'flight'>) => `${club.label} ${flight}`;
   const [picked, setPicked] = useState<string | null>(null);
   const { options, busy, routes, failed } = useLanding(askedText, picked);
-  const best = options ? bestOf(options) : [];
+  const best = useMemo(() => (options ? bestOf(options) : []), [options]);
   const found = options?.flatMap((one) => (one.answer === 'found' ? [one] : [])) ?? [];
   const choice = found.find((one) => nameOf(one) === chosen) ?? found[0] ?? null;
   // Where there is no shot to the hole, the highest one is tried elsewhere on the green.
@@ -94,10 +95,10 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
   const at = choice ? shown.findIndex((one) => nameOf(one) === nameOf(choice)) : 0;
   const flown = air ? shown.map((one, i) => air.fly(one, i === at ? moved : null)) : [];
   const there = flown[at];
-  const choose = (name: string) => {
+  const choose = useCallback((name: string) => {
     setChosen(name);
     setMoved(null);
-  };
+  }, []);
   const change = (next: LandingPlace) => {
     setMoved(null);
     onPlace(next);
@@ -172,7 +173,7 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
                     paceM={paceM}
                     units={units}
                     chosen={choice !== null && nameOf(option) === nameOf(choice)}
-                    onChoose={() => choose(nameOf(option))}
+                    onChoose={choose}
                   />
                 ))}
               </div>

@@ -1,5 +1,6 @@
+import { memo } from 'react';
 import { sayPaces } from '@/core/measures/hands';
-import type { LandingOption } from '@/core/tools/landing-options';
+import { nameOf, type LandingOption } from '@/core/tools/landing-options';
 import { sayLandsOn } from '@/core/tools/say-landing';
 import { formatLeft, formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
@@ -15,11 +16,11 @@ type Props = {
   paceM: number;
   units: UnitSystem;
   chosen: boolean;
-  onChoose: () => void;
+  onChoose: (name: string) => void;
 };
 
 /** One of the best shots: where to land it is the biggest, then what it forgives. */
-export function OptionCard({ option, reason, aim, edgeM, paceM, units, chosen, onChoose }: Props) {
+export const OptionCard = memo(function OptionCard({ option, reason, aim, edgeM, paceM, units, chosen, onChoose }: Props) {
   const unit = units === 'metric' ? 'm' : 'yd';
   const { club, flight, carryM, runM, carries, pace, chances, landsOn, landingDeg } = option;
   const past = carryM - edgeM;
@@ -28,7 +29,7 @@ export function OptionCard({ option, reason, aim, edgeM, paceM, units, chosen, o
   const moves = (metres: number | null) =>
     metres === null ? 'nowhere reliable' : `${formatLeft(Math.abs(metres), units)} ${metres > 0 ? 'long' : 'short'}`;
   return (
-    <button type="button" className={styles.card} aria-pressed={chosen} onClick={onChoose}>
+    <button type="button" className={styles.card} aria-pressed={chosen} onClick={() => onChoose(nameOf(option))}>
       <span className={styles.name}>
         {club.label} <span>{flight}</span>
       </span>
@@ -61,4 +62,4 @@ export function OptionCard({ option, reason, aim, edgeM, paceM, units, chosen, o
       </span>
     </button>
   );
-}
+});

@@ -1,5 +1,6 @@
+import { memo } from 'react';
 import { TRAJECTORIES } from '@/core/golf/words';
-import type { OptionAnswer } from '@/core/tools/landing-options';
+import { nameOf, type OptionAnswer } from '@/core/tools/landing-options';
 import { sayAnswer } from '@/core/tools/say-landing';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
@@ -9,7 +10,7 @@ import styles from './landing.module.scss';
 type Props = { options: readonly OptionAnswer[]; units: UnitSystem; chosen: string | null; onChoose: (name: string) => void };
 
 /** Every club, low, medium and high: where it lands, and what it comes to; the longest club first. */
-export function OptionsTable({ options, units, chosen, onChoose }: Props) {
+export const OptionsTable = memo(function OptionsTable({ options, units, chosen, onChoose }: Props) {
   const unit = units === 'metric' ? 'm' : 'yd';
   const clubs = [...new Map(options.map(({ club }) => [club.label, club])).values()].toSorted((a, b) => a.loftDeg - b.loftDeg);
   return (
@@ -38,7 +39,7 @@ export function OptionsTable({ options, units, chosen, onChoose }: Props) {
               </th>
               {TRAJECTORIES.map((flight) => {
                 const option = options.find((one) => one.club.label === club.label && one.flight === flight)!;
-                const name = `${club.label} ${flight}`;
+                const name = nameOf({ club, flight });
                 return (
                   <td key={flight}>
                     {option.answer === 'found' ? (
@@ -65,4 +66,4 @@ export function OptionsTable({ options, units, chosen, onChoose }: Props) {
       </table>
     </section>
   );
-}
+});

@@ -100,8 +100,8 @@ export function PlaceFields({ place, units, planned, onChange }: Props) {
             <summary>{sayRest(place, units)}</summary>
             <div className={styles.fields}>
               {sit}
-              {stance}
               {field('sideSlope', 'Across', PERCENT_RIGHT)}
+              {stance}
               {field('beyondM', 'Green behind the hole', far)}
               {day}
               {field('fringeM', 'Fringe', near)}

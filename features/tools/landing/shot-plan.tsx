@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { boxOf } from '@/core/geometry/polygon';
 import { along, distance, leftOf, unit, type Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
@@ -24,6 +25,12 @@ const HIGH = 400;
 /** Room round the shot, in metres. */
 const ROOM_M = 7;
 
+/** While a spot is moved the green below it is not drawn anew. */
+const StillGround = memo(
+  Ground,
+  (one, other) => one.plan === other.plan && one.system === other.system && JSON.stringify(one.view) === JSON.stringify(other.view),
+);
+
 /** The shot on the plan of its green, to scale: where each flight lands, and where to aim to be careful. */
 export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units }: Props) {
   const forward = unit(ball, hole);
@@ -33,13 +40,7 @@ export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units
   const angle = careful ? (careful.rightDeg * Math.PI) / 180 : 0;
   const elsewhere = careful && (careful.rightDeg !== 0 || !routes?.bold || careful.distanceM !== routes.bold.aim.distanceM);
   const aimed = elsewhere ? place(careful.distanceM * Math.cos(angle), careful.distanceM * Math.sin(angle)) : null;
-  const { min, max } = boxOf([ball, hole, ...(aimed ? [aimed] : [])]);
-  const view: PlanView = {
-    middle: [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2],
-    perM: Math.min(WIDE / (max[0] - min[0] + 2 * ROOM_M), HIGH / (max[1] - min[1] + 2 * ROOM_M)),
-    wide: WIDE,
-    high: HIGH,
-  };
+  const view = viewOf([ball, hole, ...(aimed ? [aimed] : [])]);
   const aim = aimed && toPixels(view, aimed);
   const at = (metres: number, aside = 0) => toPixels(view, place(metres, aside));
   const holeM = distance(ball, hole);
@@ -48,7 +49,7 @@ export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units
   const across = unit([0, 0], [forward[1], forward[0]]);
   return (
     <svg viewBox={`0 0 ${WIDE} ${HIGH}`} width="100%" role="img" aria-label={label} style={{ display: 'block', borderRadius: 4 }}>
-      <Ground plan={plan} view={view} system={units} />
+      <StillGround plan={plan} view={view} system={units} />
       <PlayLine x1={bx} y1={by} x2={hx} y2={hy} />
       <HoleMark
         x={hx}
@@ -99,4 +100,15 @@ export function ShotPlan({ plan, ball, hole, label, flown, chosen, routes, units
       <ScaleTape view={view} system={units} />
     </svg>
   );
+}
+
+/** So near that all of the shot is in sight. */
+function viewOf(points: readonly Point[]): PlanView {
+  const { min, max } = boxOf(points);
+  return {
+    middle: [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2],
+    perM: Math.min(WIDE / (max[0] - min[0] + 2 * ROOM_M), HIGH / (max[1] - min[1] + 2 * ROOM_M)),
+    wide: WIDE,
+    high: HIGH,
+  };
 }

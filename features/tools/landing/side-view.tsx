@@ -176,7 +176,14 @@ export function SideView({ label, distanceM, stretches, heightAt, flown, chosen,
         >
           <rect x={x(mark.landsM) - 24} y={base + 16} width={48} height={46} fill="transparent" />
           <path d={`M${x(mark.landsM)},${base + 22} l9,13 h-18 z`} fill="var(--ink)" />
-          <text x={Math.min(WIDTH - 165, Math.max(LEFT, x(mark.landsM) - 60))} y={base + 54} fontSize={17} fontWeight={750} fill="var(--ink)" className="fig">
+          <text
+            x={Math.min(WIDTH - 165, Math.max(LEFT, x(mark.landsM) - 60))}
+            y={base + 54}
+            fontSize={17}
+            fontWeight={750}
+            fill="var(--ink)"
+            className="fig"
+          >
             land {says(mark.landsM)}
           </text>
         </g>

@@ -3,7 +3,7 @@ import { LevelsRoom } from '@/features/games/rooms';
 
 export const metadata: Metadata = { title: 'By level' };
 
-export default async function Page({ params }: PageProps<'/a/[academy]/games/[game]/levels'>) {
-  const { academy, game } = await params;
-  return <LevelsRoom slug={academy} gameId={game} />;
+export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/games/[game]/levels'>) {
+  const [{ academy, game }, { at }] = await Promise.all([params, searchParams]);
+  return <LevelsRoom slug={academy} gameId={game} at={typeof at === 'string' ? at : undefined} />;
 }
