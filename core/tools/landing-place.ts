@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { FIRMNESSES, SITS, STANCES, SURFACES } from '../golf/words';
+import type { UnitSystem } from '../units/length';
 
 const length = (what: string, lowM: number, highM: number, range: string) =>
   z
@@ -49,7 +50,7 @@ export function shotFor({ lie, edgeM, distanceM }: Pick<LandingPlace, 'lie' | 'e
   return edgeM + PAST_EDGE_M < distanceM / 2 ? 'chip' : 'pitch';
 }
 
-/** A plain chip, to begin with: twelve yards, three of them to the green. */
+/** A plain chip, to begin with: twelve yards, three of them to the green; in metres the same in round figures. */
 export const USUAL_PLACE: LandingPlace = {
   distanceM: 10.9728,
   edgeM: 2.7432,
@@ -65,3 +66,5 @@ export const USUAL_PLACE: LandingPlace = {
   stance: 'flat',
   windMs: 0,
 };
+const USUAL_IN_METRES: LandingPlace = { ...USUAL_PLACE, distanceM: 11, edgeM: 2.5, fringeM: 1, beyondM: 9 };
+export const usualPlace = (units: UnitSystem): LandingPlace => (units === 'metric' ? USUAL_IN_METRES : USUAL_PLACE);

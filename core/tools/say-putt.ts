@@ -3,8 +3,11 @@ import { formatLength } from '../units/format';
 import { METRES_PER, type UnitSystem } from '../units/length';
 import type { PacePlayed, PuttPlan } from './putt-line';
 
-/** How paces are called. */
-export const SAY_PACE: Readonly<Record<PacePlayed, string>> = { dying: 'Dying in', usual: 'A foot past', firm: 'Firm' };
+/** How a pace is called. */
+export function sayPace(pace: PacePlayed, units: UnitSystem): string {
+  if (pace === 'usual') return units === 'metric' ? '30 cm past' : 'A foot past';
+  return pace === 'dying' ? 'Dying in' : 'Firm';
+}
 
 /** Nearer to the middle of the hole than this is straight at it. */
 const STRAIGHT_M = 0.5 * METRES_PER.in;
@@ -16,9 +19,12 @@ export function sayAim(asideM: number, units: UnitSystem): string {
   if (off < STRAIGHT_M) return 'at the middle of the hole';
   if (off <= HOLE_R) return `inside the ${side} edge`;
   const outside = off - HOLE_R;
-  const length = units === 'metric' ? `${Math.round(outside * 100)} cm` : sayInches(outside / METRES_PER.in);
+  const length = units === 'metric' ? sayCentimetres(outside) : sayInches(outside / METRES_PER.in);
   return `${length} outside the ${side} edge`;
 }
+
+/** Centimetres up to a metre, then metres. */
+const sayCentimetres = (metres: number) => (metres < 0.995 ? `${Math.max(1, Math.round(metres * 100))} cm` : `${metres.toFixed(1)} m`);
 
 /** Inches up to two feet, then feet. */
 function sayInches(inches: number): string {
@@ -29,7 +35,7 @@ function sayInches(inches: number): string {
 /** How wide it is: in inches or centimetres at the hole. */
 export function sayWide({ window }: Pick<PuttPlan, 'window'>, units: UnitSystem): string {
   const wide = window.toM - window.fromM;
-  return units === 'metric' ? `${Math.round(wide * 100)} cm` : `${Math.round(wide / METRES_PER.in)} in`;
+  return units === 'metric' ? sayCentimetres(wide) : `${Math.round(wide / METRES_PER.in)} in`;
 }
 
 /** Where a putt of this player stops, 8 times in 10, were there no hole: "1 ft short to 3 ft past". */

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { LevelLine } from '@/core/forecast/level-chart';
 import { atStation } from '@/core/game/at-station';
 import { sayStation, sayStationLie } from '@/core/game/words/say-station';
-import { counted } from '@/core/units/format';
+import { capital, counted } from '@/core/units/format';
 import { schemeOf } from '@/core/game/scoring';
 import type { GameSpec } from '@/core/game/spec';
 import { sayUnit, scoreFigure } from '@/core/game/words/say-score';
@@ -71,7 +71,7 @@ export function LevelsPage({ slug, gameId, whole, alone, units, chart }: Props) 
         <>
           <table className={styles.chart}>
             <caption>
-              {sayUnit(unit, units)}, {scheme.better(spec.scoring) === 'higher' ? 'more is better' : 'less is better'}
+              {capital(sayUnit(unit, units))}, {scheme.better(spec.scoring) === 'higher' ? 'more is better' : 'less is better'}
               {spec.goal !== null && `; goal ${scoreFigure(spec.goal, unit, units)} (dashed)`}
             </caption>
             <thead>

@@ -6,7 +6,7 @@ import { factsOf } from '@/core/green/facts';
 import { worthOfCells } from '@/core/plan/worth';
 import { runOf } from '@/core/tools/carried';
 import { LEAST_LOFT } from '@/core/tools/landing-options';
-import { USUAL_PLACE } from '@/core/tools/landing-place';
+import { usualPlace } from '@/core/tools/landing-place';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel, straysOf } from '@/core/tools/strays';
 import { biasOf, biasOfDay } from '@/core/tools/play-as';
@@ -155,7 +155,7 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
     ];
   });
   const station = stations.find(({ key }) => key === first.station) ?? stations[0];
-  const usual = green && station ? placeOn(green.plan, station.ball, station.hole, station.lies) : USUAL_PLACE;
+  const usual = green && station ? placeOn(green.plan, station.ball, station.hole, station.lies) : usualPlace(academy.units);
   const asked = { ...readLandingAsked(params, usual), green: green?.greenId, station: station?.key };
   return (
     <LandingPage

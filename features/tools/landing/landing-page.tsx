@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
 import type { GreenPlan } from '@/core/green/plan';
-import { USUAL_PLACE, type LandingPlace } from '@/core/tools/landing-place';
+import { usualPlace, type LandingPlace } from '@/core/tools/landing-place';
 import type { UnitSystem } from '@/core/units/length';
 import { GreenChoice } from '../../form/green-choice';
 import { PlayerChoice } from '../player-choice';
@@ -49,7 +49,9 @@ export function LandingPage({ slug, asked, usual, players, player, greens, green
     router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, place, ...who }, usual)}`, { scroll: false });
   /** Another station has a place of its own. */
   const stand = (who: Partial<LandingQuery>) =>
-    router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, ...who, place: USUAL_PLACE })}`, { scroll: false });
+    router.replace(`/a/${slug}/tools/landing${asLandingQuery({ ...asked, ...who, place: usualPlace(units) }, usualPlace(units))}`, {
+      scroll: false,
+    });
   return (
     <div className="p-3 p-md-4">
       <ToolHead title="Landing spot">

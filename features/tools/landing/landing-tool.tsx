@@ -82,7 +82,8 @@ export function LandingTool({ player, on, place, onPlace, units, makeGame }: Pro
   const choice = found.find((one) => nameOf(one) === chosen) ?? found[0] ?? null;
   // Where there is no shot to the hole, the highest one is tried elsewhere on the green.
   const highest = player.clubs.toSorted((one, other) => other.loftDeg - one.loftDeg)[0];
-  const routed = choice ?? (options && highest ? { club: highest, flight: 'high' as const } : null);
+  const short = options?.every(({ answer }) => answer === 'too_far') ?? true;
+  const routed = choice ?? (!short && highest ? { club: highest, flight: 'high' as const } : null);
   const pick = routed ? JSON.stringify({ club: routed.club, flight: routed.flight }) : null;
   if (pick !== picked) setPicked(pick);
 

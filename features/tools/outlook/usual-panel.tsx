@@ -76,8 +76,10 @@ export function UsualPanel({ strays, who, units }: Props) {
             Half of {who}’s {pluralOf(shotType)} from here stop outside <b className="fig">{formatLeft(said.medianM, units)}</b>.
           </p>
           <p className="mb-0">
-            {said.inside.map(({ radiusM, share }) => `${percent(share)} inside ${formatLeft(radiusM, units)}`).join(', ')}. Up and down{' '}
-            {percent(said.upAndDown)}.
+            {said.inside
+              .map(({ radiusM, share }) => `${percent(share)} inside ${units === 'metric' ? `${radiusM} m` : formatLeft(radiusM, units)}`)
+              .join(', ')}
+            . Up and down {percent(said.upAndDown)}.
           </p>
         </>
       )}

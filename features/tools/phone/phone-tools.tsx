@@ -3,6 +3,8 @@ import type { Home } from '@/core/exchange/home';
 import { USUAL_BAG } from '@/core/golf/usual-bag';
 import type { OwnMeasures } from '@/core/measures/read-length';
 import { LEAST_LOFT } from '@/core/tools/landing-options';
+import { usualPlace, type LandingPlace } from '@/core/tools/landing-place';
+import type { UnitSystem } from '@/core/units/length';
 import { runFactor } from '@/core/tools/run-factor';
 import { asLevel } from '@/core/tools/strays';
 import type { SwingChart } from '@/core/tools/swing-chart';
@@ -27,6 +29,11 @@ const TOOLS = [
 /** Of whom a tool speaks where nobody is kept here. */
 const USUAL_LEVEL = 10;
 
+/** From a ball at play come its place, its player, and the session to go back to; else a usual place. */
+function askedHere(units: UnitSystem) {
+  return readLandingAsked(Object.fromEntries(new URLSearchParams(window.location.search)), usualPlace(units));
+}
+
 /** What this device keeps of players; the first academy or link that has any. */
 async function homeHere(): Promise<Home | null> {
   for (const token of await homesHere()) {
@@ -40,10 +47,9 @@ async function homeHere(): Promise<Home | null> {
 export function PhoneTools() {
   const home = useStored(homeHere);
   const [tool, setTool] = useState<(typeof TOOLS)[number][0]>('landing');
-  // From a ball at play come its place, its player, and the session to go back to.
-  const [from] = useState(() => readLandingAsked(Object.fromEntries(new URLSearchParams(window.location.search))));
-  const [chosen, setChosen] = useState(from.for);
-  const [place, setPlace] = useState(from.place);
+  const [asked] = useState(() => ({ imperial: askedHere('imperial'), metric: askedHere('metric') }));
+  const [chosen, setChosen] = useState(asked.metric.for);
+  const [typed, setTyped] = useState<LandingPlace | null>(null);
   if (home === undefined) return null;
   const players = home?.kit?.players ?? [];
   const only = home?.player?.playerId;
@@ -86,8 +92,8 @@ export function PhoneTools() {
               key={player?.playerId ?? ''}
               player={landingPlayer(player, own)}
               on={null}
-              place={place}
-              onPlace={setPlace}
+              place={typed ?? asked[units].place}
+              onPlace={setTyped}
               units={units}
             />
           )}

@@ -19,8 +19,8 @@ export function FringePanel({ units }: Props) {
   const unit = units === 'metric' ? 'm' : 'ft';
   const [kept, keep] = useKept<{ share: number }>('fringe-rule', { share: USUAL_FRINGE_SHARE });
   const [typed, setTyped] = useState<Omit<Typed, 'share'>>({
-    fringeM: 6 * METRES_PER.ft,
-    greenM: 18 * METRES_PER.ft,
+    fringeM: units === 'metric' ? 2 : 6 * METRES_PER.ft,
+    greenM: units === 'metric' ? 6 : 18 * METRES_PER.ft,
     slope: 0,
     stimpFt: 9,
   });

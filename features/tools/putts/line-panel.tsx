@@ -7,7 +7,7 @@ import type { GreenPlan } from '@/core/green/plan';
 import { PACES, planPutt, type PacePlayed, type PuttPlan } from '@/core/tools/putt-line';
 import { evenGreen } from '@/core/physics/putt';
 import { puttOn } from '@/core/tools/putt-on';
-import { sayAim, sayLeaves, SAY_PACE, sayWide, PUTT_TAKEN_FOR_GRANTED } from '@/core/tools/say-putt';
+import { sayAim, sayLeaves, sayPace, sayWide, PUTT_TAKEN_FOR_GRANTED } from '@/core/tools/say-putt';
 import { puttingFrom, type Strays } from '@/core/tools/strays';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import { GreenChoice } from '../../form/green-choice';
@@ -145,7 +145,7 @@ export function LinePanel({ strays, who, units, greens, green, station, onGreen,
             {answer.plans.map(({ key, plan }) => (
               <PaceCard
                 key={key}
-                name={SAY_PACE[key]}
+                name={sayPace(key, units)}
                 plan={plan}
                 best={best?.key === key}
                 chosen={key === chosen}

@@ -2,7 +2,7 @@
 
 import { HOLE_R, type PuttGround } from '@/core/physics/putt';
 import { pathOf, type PacePlayed, type PuttPlan } from '@/core/tools/putt-line';
-import { SAY_PACE, sayAim } from '@/core/tools/say-putt';
+import { sayAim, sayPace } from '@/core/tools/say-putt';
 import { formatLength } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { divide, marks } from '@/ui/scale';
@@ -49,7 +49,7 @@ export function PuttView({ distanceM, ground, plans, chosen, units }: Props) {
       className={styles.view}
       style={{ maxWidth: width * 1.05 }}
       role="img"
-      aria-label={`From above: aim ${sayAim(mark.plan.asideM, units)}, ${SAY_PACE[chosen].toLowerCase()}`}
+      aria-label={`From above: aim ${sayAim(mark.plan.asideM, units)}, ${sayPace(chosen, units).toLowerCase()}`}
     >
       <rect width={width} height={height} rx={4} fill="var(--green)" />
       <rect x={8} y={y(distanceM)} width={18} height={distanceM * k} fill="var(--tape)" />

@@ -14,7 +14,7 @@ export function SwingTape({ chart, units }: Props) {
   const unitM = METRES_PER[units === 'metric' ? 'm' : 'yd'];
   const cells = chart.cells.filter(({ balls }) => balls > 0).toSorted((one, other) => one.carryM - other.carryM);
   if (cells.length === 0) return null;
-  const most = cells.at(-1)!.carryM * 1.06;
+  const most = Math.max(...cells.map(({ carryM, giveM }) => carryM + giveM)) * 1.02;
   const k = (WIDTH - 2 * LEFT - 150) / most;
   const x = (metres: number) => LEFT + metres * k;
   // Names above the tape, from the right: one that reaches over others stands above them, so that no line crosses a name.
