@@ -53,8 +53,10 @@ export function sayBest(best: readonly Best[], options: readonly OptionAnswer[])
 export function sayNoShot(options: readonly OptionAnswer[]): string {
   const has = (answer: OptionAnswer['answer']) => options.some((one) => one.answer === answer);
   if (has('will_not_stop')) return 'Will not stop: the green falls too steeply for its speed. Play for the widest part below the hole.';
-  if (has('no_reliable_spot') || has('cannot_hold'))
+  if (has('no_reliable_spot'))
     return 'No reliable landing spot: a hair short stays in the rough, a hair long runs past. Play to another part of the green.';
+  if (has('cannot_hold'))
+    return 'No reliable landing spot: every club that gets there would land in the rough. Play to another part of the green.';
   return 'Too far for these clubs.';
 }
 

@@ -93,7 +93,7 @@ export function LevelsPage({ slug, gameId, whole, alone, units, chart }: Props) 
                   <td className={`fig ${styles.typical}`}>{orMore(outlook, outlook.p50, says)}</td>
                   <td className={styles.tape}>
                     <ScoreTape outlook={outlook} axis={axis} goal={spec.goal} say={says} own={false} />
-                    <span className="visually-hidden">
+                    <span className={`fig ${styles.range}`}>
                       {orMore(outlook, outlook.p10, says)} to {orMore(outlook, outlook.p90, says)}
                     </span>
                   </td>
