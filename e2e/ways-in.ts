@@ -51,6 +51,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/players/[player]/time/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/time`,
   'a/[academy]/players/[player]/belief/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/belief`,
   'a/[academy]/reference/route.ts': ({ slug }) => `/a/${slug}/reference`,
+  'a/[academy]/logbook/file/route.ts': ({ slug }) => `/a/${slug}/logbook/file`,
   'a/[academy]/logbook/page.tsx': ({ slug }) => `/a/${slug}/logbook`,
   'a/[academy]/sessions/[session]/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}`,
   'a/[academy]/sessions/[session]/board/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}/board`,

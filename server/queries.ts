@@ -11,6 +11,7 @@ import * as greens from '@/db/queries/greens';
 import * as hours from '@/db/queries/hours';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
+import { listTags, logbookCount, logbookPage, notesOfSessions, saveTags } from '@/db/queries/logbook';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
@@ -34,7 +35,12 @@ export const QUERIES = {
   bestOfGames,
   carriedShots,
   kitOf,
+  listTags,
+  logbookCount,
+  logbookPage,
+  notesOfSessions,
   puttRuns,
+  saveTags,
   takeIn,
 };
 type Queries = typeof QUERIES;

@@ -37,7 +37,7 @@ const asked = (role: Role) => dataOf(ACTORS[role]) as Partial<Record<QueryName, 
 test('what is given to whom', () => {
   const has = (role: Role) => NAMES.filter((name) => name in asked(role));
   const less = (more: Role, fewer: Role) => has(more).filter((name) => !has(fewer).includes(name));
-  expect(NAMES.filter((name) => !has('owner').includes(name))).toEqual(['playsIn', 'takeReading']);
+  expect(NAMES.filter((name) => !has('owner').includes(name))).toEqual(['finishedLines', 'playsIn', 'takeReading']);
   expect(less('owner', 'coach')).toEqual(['deleteAcademyAt']);
   expect(less('coach', 'assistant')).toEqual([
     'saveAcademy',
@@ -60,6 +60,7 @@ test('what is given to whom', () => {
     'saveWeeks',
     'followWeeks',
     'archiveWeeks',
+    'saveTags',
   ]);
   expect(has('player').toSorted()).toEqual(
     [

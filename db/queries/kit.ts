@@ -79,11 +79,7 @@ export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: K
     players: players.map((one) => ({
       ...one,
       clubs: (clubs.get(one.playerId) ?? []).map(({ clubId, label, loftDeg }) => ({ clubId, label, loftDeg })),
-      swings: swingChart(
-        swung.get(one.playerId) ?? [],
-        one.swingMarks,
-        clubs.get(one.playerId) ?? [],
-      ).cells,
+      swings: swingChart(swung.get(one.playerId) ?? [], one.swingMarks, clubs.get(one.playerId) ?? []).cells,
       favourite: favourites.get(one.playerId) ?? null,
     })),
     bests: (await bestsOf(db, actor, theirs(sessionPlayer.playerId))).flatMap(({ least, most, gameId, ...of }) =>

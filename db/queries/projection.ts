@@ -1,4 +1,5 @@
 import { seedOf } from '@/core/game/order';
+import { outcomeOf } from '@/core/play/outcome';
 import { playSession, scoreAlone } from '@/core/play/play';
 import { leastBallsToGo } from '@/core/play/to-go';
 import { withSession, type SessionFacts } from '@/core/shot/conditions';
@@ -158,12 +159,16 @@ export async function settle(db: Db, actor: Actor, sessionId: string): Promise<n
     .where(one(actor, sessionId));
   // Time that is over ends a game as its last ball does.
   const through = (table.over && last !== null) || (stoppedAt !== null && spec.rules.timeLimitS !== null);
+  // As it stood when it was ended: what came later is in the balls, but not in time.
+  const ended = stoppedAt === null ? table : playSession(spec, entrants, balls, { seed: seedOf(sessionId), atMs: stoppedAt.getTime() });
+  const outcome = table.over || stoppedAt !== null ? outcomeOf(spec, ended) : null;
   for (const [i, entrant] of entrants.entries()) {
     const score = through ? scoreAlone(spec, entrant, balls, seedOf(sessionId)) : null;
-    if (score !== entries[i]!.score)
+    const met = outcome?.scores[i]?.met ?? null;
+    if (score !== entries[i]!.score || met !== entries[i]!.met)
       await db
         .update(sessionPlayer)
-        .set({ score })
+        .set({ score, met })
         .where(
           and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, entrant.playerId)),
         );

@@ -355,7 +355,7 @@ export async function lastOfGames(db: Db, actor: Actor): Promise<FinishedLine[]>
 }
 
 /** Sessions that are over, with how each ended. */
-async function finishedLines(db: Db, actor: Actor, rows: readonly SessionRow[]): Promise<FinishedLine[]> {
+export async function finishedLines(db: Db, actor: Actor, rows: readonly SessionRow[]): Promise<FinishedLine[]> {
   const played = await withShots(db, actor, rows);
   const before = await scoresBefore(db, actor, rows);
   return (await lines(db, actor, rows)).map((line, i) => {

@@ -76,6 +76,10 @@ export const session = pgTable(
     gameId: uuid(),
     gameVersion: integer(),
     spec: document(storedGames).notNull(),
+    /** Of the spec, to be found by. */
+    title: text()
+      .notNull()
+      .generatedAlwaysAs(sql`coalesce(spec ->> 'title', '')`),
     greenId: uuid(),
     greenVersion: integer(),
     conditions: document(storedConditions)
@@ -90,13 +94,19 @@ export const session = pgTable(
     balls: integer().notNull().default(0),
     /** Derived: with fewer balls than this it can't be over, and nobody need look; null: no number of balls ends it. */
     overFrom: integer().default(0),
+    /** What the coach files it under. */
+    tags: text()
+      .array()
+      .notNull()
+      .default(sql`'{}'::text[]`),
     /** An older program ended it and kept no scores: they are still to be worked out (`settleDue`). */
     scoresDue: boolean().notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId] }),
     index('session_by_game').on(t.academyId, t.gameId, t.gameVersion),
-    index('session_by_start').on(t.academyId, t.startedAt),
+    index('session_by_start').on(t.academyId, t.startedAt, t.sessionId),
+    index('session_by_title').on(t.academyId, t.title, t.sessionId),
     foreignKey({
       columns: [t.academyId, t.gameId, t.gameVersion],
       foreignColumns: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],
@@ -128,6 +138,8 @@ export const sessionPlayer = pgTable(
      * others, and where all was perfect early.
      */
     score: doublePrecision(),
+    /** Derived: whether the goal was met when it was over; null before that, where there is none, and where it was still open. */
+    met: boolean(),
     /** What the player wrote about it afterwards, and the coach. */
     ownNote: text().notNull().default(''),
     coachNote: text().notNull().default(''),

@@ -1,3 +1,4 @@
+import { asLogbookQuery, readLogbookAsked } from '@/core/logbook/asked';
 import { counted } from '@/core/units/format';
 import { sayConditions } from '@/core/shot/conditions';
 import { sayMoment } from '@/core/units/say-moment';
@@ -7,33 +8,77 @@ import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
 import { resultLine } from '../session/result-line';
+import { LogbookFilters } from './logbook-filters';
+import styles from './logbook.module.scss';
 import { LogbookTable } from './logbook-table';
 import { SessionPage } from './session-page';
 
-const SHOWN = 100;
+/** So many stand on a page, and are counted at most. */
+const PAGE = 50;
+const COUNTED = 1000;
 
-export async function LogbookRoom({ slug }: { slug: string }) {
+/** The sessions that are over, a page at a time, as they are looked for. */
+export async function LogbookRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const { data, academy } = await requireCoach(slug);
-  const lines = await data.finishedSessions(SHOWN);
+  const asked = readLogbookAsked(params);
+  const { filter, sort, after, without } = asked;
+  const [{ lines, next }, found, players, games, archived, greens, tags] = await Promise.all([
+    data.logbookPage(filter, { sort, after, limit: PAGE }),
+    data.logbookCount(filter, COUNTED + 1),
+    data.listPlayers(),
+    data.listGames(),
+    data.listGames(true),
+    data.listGreens(),
+    data.listTags(),
+  ]);
+  const narrowed = Object.keys(filter).length > 0;
   const rows = lines.map((line) => ({
     ...resultLine(line),
     when: sayMoment(line.session.startedAt, academy.timeZone),
     conditions: sayConditions(line.session.conditions),
+    tags: line.session.tags,
   }));
+  const path = `/a/${slug}/logbook`;
   return (
     <div className="p-3 p-md-4">
       <h1 className="mb-3">
         Logbook{' '}
         <span className="beside">
-          {lines.length === SHOWN ? `the last ${SHOWN} sessions` : lines.length > 0 && counted(lines.length, 'session')}
+          {found > COUNTED ? `more than ${COUNTED.toLocaleString('en')} sessions` : found > 0 && counted(found, 'session')}
         </span>
       </h1>
-      {rows.length === 0 ? (
+      {found === 0 && !narrowed ? (
         <p className="empty">
           No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here.
         </p>
       ) : (
-        <LogbookTable slug={slug} rows={rows} />
+        <LogbookFilters
+          asked={asked}
+          players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+          games={[...games, ...archived].map(({ gameId, spec }) => ({ id: gameId, name: spec.title }))}
+          greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
+          tags={tags}
+          none={rows.length === 0}
+        >
+          <LogbookTable slug={slug} rows={rows} without={without} />
+          {rows.length > 0 && (
+            <nav aria-label="Pages" className={`${styles.pages} no-print`}>
+              {after && (
+                <Link href={path + asLogbookQuery({ ...asked, after: null })} className="btn btn-outline-dark">
+                  First page
+                </Link>
+              )}
+              <a href={`${path}/file${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
+                {narrowed ? 'Those found, as a file' : 'All sessions, as a file'}
+              </a>
+              {next && (
+                <Link href={path + asLogbookQuery({ ...asked, after: next })} className="btn btn-outline-dark">
+                  Next {PAGE}
+                </Link>
+              )}
+            </nav>
+          )}
+        </LogbookFilters>
       )}
     </div>
   );

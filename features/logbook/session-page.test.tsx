@@ -4,7 +4,7 @@ import { projectShots } from '@/core/shot/project';
 import { game, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { SessionPage } from './session-page';
 
-jest.mock('../session/actions', () => ({ saveNoteAction: jest.fn() }));
+jest.mock('../session/actions', () => ({ saveNoteAction: jest.fn(), saveTagsAction: jest.fn() }));
 
 type Props = React.ComponentProps<typeof SessionPage>;
 const startedAt = new Date('2026-05-01T17:00:00Z');
@@ -19,6 +19,7 @@ const data = {
     completedAt: startedAt,
     stoppedAt: null,
     conditions: {},
+    tags: [],
   },
   players: [{ playerId: PLAYER, name: 'Otto', units: 'imperial', paceM: null, clubM: null, putterM: null }],
   entrants: [plainEntrant(PLAYER)],

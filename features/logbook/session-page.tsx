@@ -12,6 +12,7 @@ import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '@/core/units/say-moment';
 import { Changes } from './changes';
 import { SessionNotes } from './session-notes';
+import { SessionTags } from './session-tags';
 import { Board } from '../session/board';
 import { Summary } from '../session/summary';
 
@@ -133,6 +134,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
             <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
           </section>
         ))}
+        {!open && <SessionTags slug={slug} sessionId={session.sessionId} tags={session.tags} />}
         <Changes log={read} players={players} timeZone={timeZone} />
       </aside>
     </div>

@@ -4,7 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { PURPOSES, type Purpose } from '@/core/plan/kinds';
 import { asOrderQuery, MINUTES, SAY_PURPOSE, type OrderAsked } from './asked';
 import styles from './plan.module.scss';
-import { useAsked } from './use-asked';
+import { useAsked } from '../form/use-asked';
 import { GreenChoice } from '../form/green-choice';
 import { WhoChoice, type Named } from './who-choice';
 

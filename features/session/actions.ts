@@ -2,6 +2,7 @@
 
 import * as z from 'zod';
 import { notesSchema } from '@/core/exchange/bundle';
+import { tagsSchema } from '@/core/logbook/asked';
 import { sentConditionsSchema } from '@/core/shot/conditions';
 import { atDesk, DONE, id } from '../form/at-desk';
 
@@ -13,6 +14,12 @@ export const saveNoteAction = atDesk(
     return DONE;
   },
 );
+
+/** Files a session under words, typed with commas between. */
+export const saveTagsAction = atDesk([id, tagsSchema], async ({ data }, sessionId, tags) => {
+  await data.saveTags(sessionId, tags);
+  return DONE;
+});
 
 /** Says what today is like, for every session of the day. */
 export const saveTodayAction = atDesk([sentConditionsSchema], async ({ data }, conditions) => {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { PRESETS, schoolSchema, type School } from '@/core/hour/school';
 import { newId } from '../../form/ids';
+import { useReady } from '../../form/use-ready';
 import { NOT_SENT } from '../../form/use-save';
 import { saveSchoolAction } from './actions';
 import styles from './hour.module.scss';
@@ -20,6 +21,7 @@ const SAY = {
 
 /** How the hour is divided: a school, with its reason and what it costs; each point on which schools disagree can be changed and kept as one's own. */
 export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
+  const ready = useReady();
   const [own, setOwn] = useState(kept);
   const [said, setSaid] = useState<string | null>(null);
   const preset = PRESETS.find((one) => one.school.name === school.name);
@@ -56,6 +58,7 @@ export function SchoolPanel({ slug, school, own: kept, onChange }: Props) {
       <Form.Group controlId="school" className={styles.schoolChoice}>
         <Form.Label>How the time is divided</Form.Label>
         <Form.Select
+          disabled={!ready}
           value={preset || mine ? school.name : ''}
           onChange={({ target: { value } }) => {
             const found = [...PRESETS, ...own].find((one) => one.school.name === value);

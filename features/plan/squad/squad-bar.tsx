@@ -3,7 +3,7 @@
 import { Form } from 'react-bootstrap';
 import { GROUPINGS, type Grouping } from '@/core/squad/squad-session';
 import { asSquadQuery, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
-import { useAsked } from '../use-asked';
+import { useAsked } from '../../form/use-asked';
 import type { Named } from '../who-choice';
 import { GreenChoice } from '../../form/green-choice';
 import styles from './squad.module.scss';

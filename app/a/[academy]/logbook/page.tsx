@@ -3,7 +3,7 @@ import { LogbookRoom } from '@/features/logbook/rooms';
 
 export const metadata: Metadata = { title: 'Logbook' };
 
-export default async function Page({ params }: PageProps<'/a/[academy]/logbook'>) {
-  const { academy } = await params;
-  return <LogbookRoom slug={academy} />;
+export default async function Page({ params, searchParams }: PageProps<'/a/[academy]/logbook'>) {
+  const [{ academy }, asked] = await Promise.all([params, searchParams]);
+  return <LogbookRoom slug={academy} params={asked} />;
 }

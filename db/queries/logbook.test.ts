@@ -1,0 +1,128 @@
+import { eq, and } from 'drizzle-orm';
+import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
+import { newPlayer } from '@/core/people/player';
+import { game, holed, idOf, left, record, station } from '@/core/testing/make';
+import type { Member } from '../actor';
+import { session } from '../schema';
+import { academies, own } from '../testing/academy';
+import { saveAcademy } from './academies';
+import { saveGame } from './games';
+import { listTags, logbookCount, logbookPage, saveTags } from './logbook';
+import { savePlayer } from './players';
+import { saveConditions, startSession, stopSession } from './sessions';
+import { takeIn } from './take-in';
+
+const { db, pool, academy } = academies('logbook', 21_000);
+afterAll(() => pool.end());
+
+/** Sessions of two players and two games, an hour apart, newest last; each stopped after a ball. */
+async function played(count: number) {
+  const at = await academy();
+  const other = idOf(at.n * 100_000 + 9);
+  const second = idOf(at.n * 100_000 + 8);
+  await savePlayer(db, at.actor, other, newPlayer('Édith 100%', 'imperial'));
+  await saveGame(
+    db,
+    at.actor,
+    second,
+    game({ title: 'Low Road', stations: [station('a', { shotType: 'chip', surface: 'fringe', balls: 2 })] }),
+  );
+  const sessions: string[] = [];
+  for (let i = 0; i < count; i++) {
+    const sessionId = idOf(at.n * 100_000 + 100 + i);
+    const [gameId, playerId] = [i % 3 === 0 ? second : at.gameId, i % 2 === 0 ? at.playerId : other];
+    await startSession(db, at.actor, sessionId, gameId, [{ playerId, allowance: 0 }]);
+    await stopSession(db, at.actor, sessionId);
+    // Two of them at the same moment: the id tells them apart.
+    const startedAt = new Date(Date.UTC(2026, 4, 1, 10 + Math.floor(i / 2) * 2));
+    await db
+      .update(session)
+      .set({ startedAt })
+      .where(and(eq(session.academyId, at.actor.academyId), eq(session.sessionId, sessionId)));
+    sessions.push(sessionId);
+  }
+  return { ...at, other, second, sessions };
+}
+
+async function pages(actor: Member, filter: LogbookFilter, sort: LogbookSort, limit: number): Promise<string[][]> {
+  const all: string[][] = [];
+  let after: LogbookPlace | null = null;
+  do {
+    const page: Awaited<ReturnType<typeof logbookPage>> = await logbookPage(db, actor, filter, { sort, after, limit });
+    all.push(page.lines.map(({ session: { sessionId } }) => sessionId));
+    after = page.next;
+  } while (after);
+  return all;
+}
+
+test.each(['newest', 'oldest', 'game'] as const)('page by page, %s: every session once, in one order', async (sort) => {
+  const { actor, sessions } = await played(11);
+  const one = (await pages(actor, {}, sort, 100)).flat();
+  const cut = await pages(actor, {}, sort, 4);
+  expect(cut.map(({ length }) => length)).toEqual([4, 4, 3]);
+  expect(cut.flat()).toEqual(one);
+  expect(one.toSorted()).toEqual(sessions.toSorted());
+  if (sort === 'oldest') expect((await pages(actor, {}, 'newest', 100)).flat()).toEqual(one.toReversed());
+});
+
+test('each filter finds what it should, and together what all of them should', async () => {
+  const { actor, playerId, other, gameId, second, sessions } = await played(6);
+  const found = async (filter: LogbookFilter) => (await pages(actor, filter, 'oldest', 3)).flat().map((id) => sessions.indexOf(id));
+  expect(await found({ playerId })).toEqual([0, 2, 4]);
+  expect(await found({ gameId: second })).toEqual([0, 3]);
+  expect(await found({ playerId: other, gameId })).toEqual([1, 5]);
+  expect(await found({ find: 'low ro' })).toEqual([0, 3]);
+  expect(await found({ find: 'ÉDITH' })).toEqual([1, 3, 5]);
+  // What a pattern takes for more than itself is a sign like any other.
+  expect(await found({ find: '100%' })).toEqual([1, 3, 5]);
+  expect(await found({ find: '%' })).toEqual([1, 3, 5]);
+  expect(await found({ find: '_' })).toEqual([]);
+  expect(await found({ from: '2026-05-01', to: '2026-05-01' })).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(await found({ from: '2026-05-02' })).toEqual([]);
+  expect(await found({ several: 'yes' })).toEqual([]);
+  await saveConditions(db, actor, sessions[1]!, { firmness: 'firm', wet: true });
+  expect([await found({ ground: 'firm' }), await found({ ground: 'wet' }), await found({ ground: 'soft' })]).toEqual([[1], [1], []]);
+  await saveTags(db, actor, sessions[2]!, ['League']);
+  await saveTags(db, actor, sessions[4]!, ['League', 'night']);
+  expect([await found({ tag: 'League' }), await found({ tag: 'league' }), await found({ find: 'nigh' })]).toEqual([[2, 4], [], [4]]);
+  expect(await listTags(db, actor)).toEqual(['League', 'night']);
+  expect([
+    await logbookCount(db, actor, {}, 100),
+    await logbookCount(db, actor, {}, 4),
+    await logbookCount(db, actor, { playerId }, 100),
+  ]).toEqual([6, 4, 3]);
+  const stranger = await academy();
+  expect((await pages(stranger.actor, { find: 'low' }, 'newest', 9)).flat()).toEqual([]);
+  expect(await listTags(db, stranger.actor)).toEqual([]);
+});
+
+test('a day is a day of the academy', async () => {
+  const { actor, sessions } = await played(2);
+  // 10:00 in UTC is 20:00 there; so is the day, until 14:00 in UTC.
+  await saveAcademy(db, actor, { units: 'imperial', timeZone: 'Australia/Brisbane' });
+  const late = new Date(Date.UTC(2026, 4, 1, 14, 30));
+  await db
+    .update(session)
+    .set({ startedAt: late })
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessions[1]!)));
+  const on = async (day: string) => (await pages(actor, { from: day, to: day }, 'newest', 9)).flat();
+  expect([await on('2026-05-01'), await on('2026-05-02')]).toEqual([[sessions[0]], [sessions[1]]]);
+});
+
+test('by what was played: a shot and a lie of one ball; the goal, met, missed, and missed after a correction', async () => {
+  const at = await academy();
+  const spec = game();
+  await saveGame(db, at.actor, at.gameId, { ...spec, goal: 6 });
+  const met = idOf(at.n * 100_000 + 50);
+  await startSession(db, at.actor, met, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
+  const [first, ...rest] = [holed, left(1), left(40)].map((result, turn) => own(at, record(spec, turn, result), met));
+  await takeIn(db, at.actor, met, [first!, ...rest]);
+  await stopSession(db, at.actor, met);
+  const found = async (filter: LogbookFilter) => (await pages(at.actor, filter, 'newest', 9)).flat();
+  const { shotType, surface } = spec.stations[0]!;
+  expect(await found({ shotType })).toEqual([met]);
+  expect(await found({ shotType, surface })).toEqual([met]);
+  expect(await found({ shotType, surface: 'sand' })).toEqual([]);
+  expect([await found({ goal: 'met' }), await found({ goal: 'missed' })]).toEqual([[met], []]);
+  expect([await found({ goal: 'met', playerId: at.playerId }), await found({ goal: 'met', playerId: idOf(1) })]).toEqual([[met], []]);
+});

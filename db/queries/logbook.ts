@@ -1,0 +1,146 @@
+import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
+import { and, asc, desc, eq, exists, gte, ilike, inArray, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
+import type { Actor } from '../actor';
+import type { Db } from '../client';
+import { academy, player, session, sessionPlayer, shot } from '../schema';
+import { finishedLines, type FinishedLine } from './sessions';
+
+/** A moment to the microsecond, as its text says it and reads it again. */
+const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`;
+
+/** Words as they are looked for: what `like` takes for more than itself is escaped. */
+const likely = (text: string) => `%${text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
+function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undefined {
+  const { find, playerId, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag } = filter;
+  const entry = and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, session.sessionId));
+  const entered = (where?: SQL) =>
+    exists(
+      db
+        .select({ one: sql`1` })
+        .from(sessionPlayer)
+        .where(and(entry, where)),
+    );
+  const named = (text: string) =>
+    exists(
+      db
+        .select({ one: sql`1` })
+        .from(sessionPlayer)
+        .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+        .where(and(entry, ilike(player.name, text))),
+    );
+  const zone = sql`(select ${academy.timeZone} from ${academy} where ${academy.academyId} = ${academyId})`;
+  const words = find?.trim() ? likely(find.trim()) : null;
+  return and(
+    eq(session.academyId, academyId),
+    or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+    words === null
+      ? undefined
+      : or(ilike(session.title, words), named(words), sql`exists (select 1 from unnest(${session.tags}) tag where tag ilike ${words})`),
+    playerId ? entered(eq(sessionPlayer.playerId, playerId)) : undefined,
+    goal ? entered(and(eq(sessionPlayer.met, goal === 'met'), playerId ? eq(sessionPlayer.playerId, playerId) : undefined)) : undefined,
+    gameId ? eq(session.gameId, gameId) : undefined,
+    greenId ? eq(session.greenId, greenId) : undefined,
+    shotType || surface
+      ? exists(
+          db
+            .select({ one: sql`1` })
+            .from(shot)
+            .where(
+              and(
+                eq(shot.academyId, academyId),
+                eq(shot.sessionId, session.sessionId),
+                shotType && eq(shot.shotType, shotType),
+                surface && eq(shot.surface, surface),
+              ),
+            ),
+        )
+      : undefined,
+    ground === 'wet' ? sql`(${session.conditions} ->> 'wet')::boolean` : ground && sql`${session.conditions} ->> 'firmness' = ${ground}`,
+    from ? gte(session.startedAt, sql`${from}::date::timestamp at time zone ${zone}`) : undefined,
+    to ? lt(session.startedAt, sql`(${to}::date + 1)::timestamp at time zone ${zone}`) : undefined,
+    several ? sql`(select count(*) from ${sessionPlayer} where ${entry}) > 1` : undefined,
+    tag ? sql`${session.tags} @> array[${tag}]::text[]` : undefined,
+  );
+}
+
+const ORDER = {
+  newest: { by: moment, order: [desc(session.startedAt), desc(session.sessionId)] },
+  oldest: { by: moment, order: [asc(session.startedAt), asc(session.sessionId)] },
+  game: { by: sql<string>`${session.title}`, order: [asc(session.title), asc(session.sessionId)] },
+} as const;
+
+/** What comes after a place: rows are compared as wholes, so that an index leads there at once. */
+function beyond(sort: LogbookSort, { by, sessionId }: LogbookPlace): SQL {
+  if (sort === 'game') return sql`(${session.title}, ${session.sessionId}) > (${by}, ${sessionId}::uuid)`;
+  return sort === 'newest'
+    ? sql`(${session.startedAt}, ${session.sessionId}) < (${by}::timestamptz, ${sessionId}::uuid)`
+    : sql`(${session.startedAt}, ${session.sessionId}) > (${by}::timestamptz, ${sessionId}::uuid)`;
+}
+
+/** A page of the sessions that are over, and where the next one begins; null: there is none. */
+export async function logbookPage(
+  db: Db,
+  actor: Actor,
+  filter: LogbookFilter,
+  { sort, after, limit }: { sort: LogbookSort; after: LogbookPlace | null; limit: number },
+): Promise<{ lines: FinishedLine[]; next: LogbookPlace | null }> {
+  const { by, order } = ORDER[sort];
+  const rows = await db
+    .select({ session, by })
+    .from(session)
+    .where(and(found(db, actor, filter), after ? beyond(sort, after) : undefined))
+    .orderBy(...order)
+    .limit(limit + 1);
+  const shown = rows.slice(0, limit);
+  const last = shown.at(-1);
+  return {
+    lines: await finishedLines(
+      db,
+      actor,
+      shown.map((row) => row.session),
+    ),
+    next: rows.length > limit && last ? { by: last.by, sessionId: last.session.sessionId } : null,
+  };
+}
+
+/** How many sessions that are over are like that, counted up to so many. */
+export async function logbookCount(db: Db, actor: Actor, filter: LogbookFilter, most: number): Promise<number> {
+  return db.$count(
+    db
+      .select({ one: sql`1` })
+      .from(session)
+      .where(found(db, actor, filter))
+      .limit(most)
+      .as('found'),
+  );
+}
+
+/** What players and the coach wrote about sessions. */
+export async function notesOfSessions(
+  db: Db,
+  { academyId }: Actor,
+  ids: readonly string[],
+): Promise<{ sessionId: string; playerId: string; ownNote: string; coachNote: string }[]> {
+  const { sessionId, playerId, ownNote, coachNote } = sessionPlayer;
+  return db
+    .select({ sessionId, playerId, ownNote, coachNote })
+    .from(sessionPlayer)
+    .where(and(eq(sessionPlayer.academyId, academyId), inArray(sessionId, [...ids])));
+}
+
+/** All that sessions were filed under, in the order of the alphabet. */
+export async function listTags(db: Db, { academyId }: Actor): Promise<string[]> {
+  const { rows } = await db.execute<{ tag: string }>(
+    sql`select distinct tag from ${session}, unnest(${session.tags}) tag where ${session.academyId} = ${academyId} order by tag`,
+  );
+  return rows.map(({ tag }) => tag);
+}
+
+/** Files a session under some words, instead of those before. */
+export async function saveTags(db: Db, { academyId }: Actor, sessionId: string, tags: readonly string[]): Promise<void> {
+  await db
+    .update(session)
+    .set({ tags: [...tags] })
+    .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+}

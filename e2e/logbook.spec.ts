@@ -1,0 +1,98 @@
+import Papa from 'papaparse';
+import { expect, test } from './test';
+
+/** The logbook: searched, filtered and paged in its address, and filed under tags. */
+
+const HOME = '/a/lantern-hollow';
+
+test('sessions are found by what was played, by whom and when; all of it stands in the address', async ({ page }) => {
+  await page.goto(`${HOME}/logbook`);
+  const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
+  await expect(rows).toHaveCount(50);
+  await page.getByLabel('Player', { exact: true }).selectOption('Maren');
+  await expect(page).toHaveURL(/playerId=/);
+  for (const name of await rows.getByRole('rowheader').allTextContents()) expect(name).toContain('Maren');
+  await page.getByText('More filters and columns').click();
+  await page.getByLabel('Lie').selectOption('Sand');
+  await expect(page).toHaveURL(/surface=sand/);
+  const inSand = await rows.count();
+  expect(inSand).toBeGreaterThan(0);
+  // Folded away or not, what narrows is in sight when the address is opened again.
+  await page.reload();
+  await expect(page.getByLabel('Lie')).toHaveValue('sand');
+  await expect(rows).toHaveCount(inSand);
+  await page.getByRole('button', { name: 'Conditions', pressed: true }).click();
+  await expect(page).toHaveURL(/without=conditions/);
+  await expect(page.getByRole('columnheader', { name: 'Conditions' })).toHaveCount(0);
+  await page.getByLabel('Find a player, a game or a tag').fill('zzz');
+  await expect(page.getByText('No session like that.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all sessions' }).click();
+  await expect(rows).toHaveCount(50);
+  await expect(page.getByLabel('Find a player, a game or a tag')).toHaveValue('');
+});
+
+test('page by page, forward and back; the other way round and by game', async ({ page }) => {
+  await page.goto(`${HOME}/logbook`);
+  const first = page.getByRole('rowheader').first();
+  const links = page.getByRole('row').getByRole('link');
+  const shown = async () => links.evaluateAll((all) => all.map((link) => (link as HTMLAnchorElement).href));
+  await expect(first).toBeVisible();
+  const one = await shown();
+  await page.getByRole('link', { name: 'Next 50' }).click();
+  await expect(page).toHaveURL(/after=/);
+  await expect.poll(shown).not.toEqual(one);
+  expect((await shown()).filter((link) => one.includes(link))).toEqual([]);
+  await page.goBack();
+  await expect.poll(shown).toEqual(one);
+  await page.getByLabel('Order').selectOption('oldest first');
+  await expect(page).toHaveURL(/sort=oldest/);
+  await expect.poll(shown).not.toEqual(one);
+  await page.getByLabel('Order').selectOption('by game');
+  await expect(page).toHaveURL(/sort=game/);
+  await expect
+    .poll(async () => {
+      const games = await page.getByRole('row').getByRole('cell').nth(1).allTextContents();
+      return games.every((game, i) => i === 0 || game.localeCompare(games[i - 1]!) >= 0);
+    })
+    .toBe(true);
+});
+
+test('a session is filed under tags, and found by them', async ({ page }) => {
+  await page.goto(`${HOME}/logbook`);
+  await page.getByRole('row').getByRole('link').first().click();
+  const tags = page.getByLabel('Tags');
+  await tags.fill('x'.repeat(31));
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'At most ten tags of 30 letters each.' })).toBeVisible();
+  await expect(tags).toHaveValue('x'.repeat(31));
+  await tags.fill('league night,  wind , League night');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+  await expect(tags).toHaveValue('League night, wind');
+  await page.goto(`${HOME}/logbook`);
+  await page.getByText('More filters and columns').click();
+  await page.getByLabel('Tag', { exact: true }).selectOption('wind');
+  const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
+  await expect(rows).toHaveCount(1);
+  await expect(rows).toContainText('League night');
+});
+
+test('what was found goes out as a file: a row for each who played, all pages of it', async ({ page }) => {
+  const rowsOf = async (query: string) => {
+    const answer = await page.request.get(`${HOME}/logbook/file${query}`);
+    expect(answer.headers()['content-disposition']).toBe('attachment; filename="sessions.csv"');
+    return Papa.parse<Record<string, string>>((await answer.text()).trimEnd(), { header: true }).data;
+  };
+  await page.goto(`${HOME}/logbook`);
+  await page.getByLabel('Player', { exact: true }).selectOption('Maren');
+  await expect(page).toHaveURL(/playerId=/);
+  const said = Number(/(\d+) sessions/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
+  const link = page.getByRole('link', { name: 'Those found, as a file' });
+  const found = await rowsOf(new URL((await link.getAttribute('href'))!, page.url()).search);
+  const hers = found.filter(({ player }) => player === 'Maren');
+  expect(hers).toHaveLength(said);
+  expect(hers.every(({ session_id, played_at, score }) => session_id && played_at && score)).toBe(true);
+  const all = await rowsOf('');
+  expect(new Set(all.map(({ session_id }) => session_id)).size).toBeGreaterThan(200);
+  expect(new Set(all.map(({ session_id }) => session_id)).size).toBeGreaterThan(said);
+});

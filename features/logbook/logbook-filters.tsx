@@ -1,0 +1,141 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { asLogbookQuery, GROUNDS, LOGBOOK_COLUMNS, type LogbookAsked, type LogbookColumn, type LogbookFilter } from '@/core/logbook/asked';
+import { say, SHOT_TYPES, SURFACES } from '@/core/golf/words';
+import { capital } from '@/core/units/format';
+import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
+import { useAsked } from '../form/use-asked';
+import { useReady } from '../form/use-ready';
+import styles from './logbook.module.scss';
+
+type Named = { id: string; name: string };
+type Props = {
+  asked: LogbookAsked;
+  players: readonly Named[];
+  games: readonly Named[];
+  greens: readonly Named[];
+  tags: readonly string[];
+  /** Nothing is like that. */
+  none: boolean;
+  children: React.ReactNode;
+};
+
+/** Typed words are looked for once nobody has typed for so long. */
+const TYPED_MS = 300;
+const SAY_SORT = [
+  ['newest', 'newest first'],
+  ['oldest', 'oldest first'],
+  ['game', 'by game'],
+] as const;
+const SAY_COLUMN: Readonly<Record<LogbookColumn, string>> = { change: 'Compared with last time', conditions: 'Conditions', tags: 'Tags' };
+/** What stands in the second row, which is folded away until one of it narrows something. */
+const SELDOM: readonly (keyof LogbookFilter)[] = ['shotType', 'surface', 'greenId', 'ground', 'from', 'to', 'tag', 'several'];
+
+/** What narrows the logbook; all of it stands in the address. What was found stands in it, and is dimmed while it is looked for anew. */
+export function LogbookFilters({ asked: answered, players, games, greens, tags, none, children }: Props) {
+  const { asked, pending, go } = useAsked(answered, asLogbookQuery);
+  const ready = useReady();
+  const { filter, sort, without } = asked;
+  const set = (change: LogbookFilter) => go({ filter: { ...filter, ...change }, after: null });
+  const [text, setText] = useState(filter.find ?? '');
+  useEffect(() => {
+    const typed = text.trim() || undefined;
+    if (typed === filter.find) return;
+    const timer = setTimeout(() => set({ find: typed }), TYPED_MS);
+    return () => clearTimeout(timer);
+    // Only what is typed starts it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [text]);
+  const choice = <Key extends keyof LogbookFilter>(
+    key: Key,
+    label: string,
+    any: string,
+    options: readonly (readonly [string, string])[],
+  ) => (
+    <FilterChoice
+      label={label}
+      value={filter[key] ?? ''}
+      options={[['', any], ...options]}
+      onChoose={(value) => set({ [key]: value || undefined })}
+    />
+  );
+  const named = (all: readonly Named[]) => all.map(({ id, name }) => [id, name] as const);
+  const words = (all: readonly string[]) => all.map((one) => [one, capital(say(one))] as const);
+  const date = (key: 'from' | 'to', label: string) => (
+    <label className={styles.date}>
+      {label}
+      <input
+        type="date"
+        className="form-control form-control-sm"
+        value={filter[key] ?? ''}
+        onChange={({ target }) => set({ [key]: target.value || undefined })}
+      />
+    </label>
+  );
+  const columns = (
+    <fieldset className={styles.columns}>
+      <legend className="visually-hidden">Columns</legend>
+      {LOGBOOK_COLUMNS.map((column) => (
+        <FilterToggle
+          key={column}
+          pressed={!without.includes(column)}
+          onPress={() => go({ without: without.includes(column) ? without.filter((one) => one !== column) : [...without, column] })}
+        >
+          {SAY_COLUMN[column]}
+        </FilterToggle>
+      ))}
+    </fieldset>
+  );
+  return (
+    <>
+      <fieldset disabled={!ready} className={styles.filters}>
+        <ListFilters find="Find a player, a game or a tag" text={text} onText={setText}>
+          {choice('playerId', 'Player', 'all players', named(players))}
+          {choice('gameId', 'Game', 'all games', named(games))}
+          {choice('goal', 'Goal', 'goal or not', [
+            ['met', 'goal met'],
+            ['missed', 'goal missed'],
+          ])}
+          <FilterChoice label="Order" value={sort} options={SAY_SORT} onChoose={(next) => go({ sort: next, after: null })} />
+        </ListFilters>
+        <details className={styles.more} open={SELDOM.some((key) => filter[key] !== undefined) || undefined}>
+          <summary>More filters and columns</summary>
+          <div className={styles.seldom}>
+            {choice('shotType', 'Shot', 'any shot', words(SHOT_TYPES))}
+            {choice('surface', 'Lie', 'any lie', words(SURFACES))}
+            {greens.length > 0 && choice('greenId', 'On', 'any green', named(greens))}
+            {choice('ground', 'Green', 'any conditions', words(GROUNDS))}
+            {tags.length > 0 &&
+              choice(
+                'tag',
+                'Tag',
+                'any tag',
+                tags.map((tag) => [tag, tag] as const),
+              )}
+            {date('from', 'From')}
+            {date('to', 'To')}
+            <FilterToggle pressed={filter.several === 'yes'} onPress={() => set({ several: filter.several ? undefined : 'yes' })}>
+              Two or more players
+            </FilterToggle>
+          </div>
+          {columns}
+        </details>
+      </fieldset>
+      <div aria-busy={pending} className={pending ? styles.pending : undefined}>
+        {none ? (
+          <NoMatch
+            what="session"
+            all="sessions"
+            onAll={() => {
+              setText('');
+              go({ filter: {}, after: null });
+            }}
+          />
+        ) : (
+          children
+        )}
+      </div>
+    </>
+  );
+}
