@@ -74,8 +74,8 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
     </label>
   );
   const columns = (
-    <fieldset className={styles.columns}>
-      <legend className="visually-hidden">Columns</legend>
+    <div role="group" aria-label="Columns" className={styles.columns}>
+      <span>Columns</span>
       {LOGBOOK_COLUMNS.map((column) => (
         <FilterToggle
           key={column}
@@ -85,7 +85,7 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
           {SAY_COLUMN[column]}
         </FilterToggle>
       ))}
-    </fieldset>
+    </div>
   );
   return (
     <>
