@@ -202,6 +202,7 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveGreenAction: ({ greenId }) => [greenId, DEMO_GREENS[0]!, now()],
   importGreenAction: () => [randomUUID(), JSON.stringify({ type: 'FeatureCollection', features: [] })],
   archiveGreenAction: ({ greenId }) => [greenId, true],
+  saveTagsAction: ({ sessionId }) => [sessionId, ['changed']],
   saveNoteAction: ({ sessionId, playerId }) => [sessionId, playerId, 'coach', 'changed'],
   saveTodayAction: () => [{ stimpFt: 9, firmness: 'firm' }],
   savePlayerAction: ({ playerId }) => [playerId, newPlayer('Changed', 'metric'), now()],

@@ -119,28 +119,28 @@ export async function logbookCount(db: Db, actor: Actor, filter: LogbookFilter, 
 /** What players and the coach wrote about sessions. */
 export async function notesOfSessions(
   db: Db,
-  { academyId }: Actor,
+  actor: Actor,
   ids: readonly string[],
 ): Promise<{ sessionId: string; playerId: string; ownNote: string; coachNote: string }[]> {
   const { sessionId, playerId, ownNote, coachNote } = sessionPlayer;
   return db
     .select({ sessionId, playerId, ownNote, coachNote })
     .from(sessionPlayer)
-    .where(and(eq(sessionPlayer.academyId, academyId), inArray(sessionId, [...ids])));
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionId, [...ids])));
 }
 
 /** All that sessions were filed under, in the order of the alphabet. */
-export async function listTags(db: Db, { academyId }: Actor): Promise<string[]> {
+export async function listTags(db: Db, actor: Actor): Promise<string[]> {
   const { rows } = await db.execute<{ tag: string }>(
-    sql`select distinct tag from ${session}, unnest(${session.tags}) tag where ${session.academyId} = ${academyId} order by tag`,
+    sql`select distinct tag from ${session}, unnest(${session.tags}) tag where ${session.academyId} = ${actor.academyId} order by tag`,
   );
   return rows.map(({ tag }) => tag);
 }
 
 /** Files a session under some words, instead of those before. */
-export async function saveTags(db: Db, { academyId }: Actor, sessionId: string, tags: readonly string[]): Promise<void> {
+export async function saveTags(db: Db, actor: Actor, sessionId: string, tags: readonly string[]): Promise<void> {
   await db
     .update(session)
     .set({ tags: [...tags] })
-    .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId)));
 }
