@@ -32,6 +32,7 @@ function columnsOf(slug: string, rows: readonly LogbookRow[], without: readonly 
       ? {
           key: 'tags',
           head: 'Tags',
+          wideOnly: true,
           cell: (row) => (
             <span className={styles.tags}>
               {row.tags.map((tag) => (
