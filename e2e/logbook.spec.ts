@@ -87,7 +87,7 @@ test('what was found goes out as a file: a row for each who played, all pages of
   await page.getByLabel('Player', { exact: true }).selectOption('Maren');
   await expect(page).toHaveURL(/playerId=/);
   const said = Number(/(\d+) sessions/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
-  const link = page.getByRole('link', { name: 'Those found, as a file' });
+  const link = page.getByRole('link', { name: 'Download these sessions' });
   const found = await rowsOf(new URL((await link.getAttribute('href'))!, page.url()).search);
   const hers = found.filter(({ player }) => player === 'Maren');
   expect(hers).toHaveLength(said);

@@ -14,6 +14,17 @@ async function choose(page: Page, name: string) {
   await expect(page).toHaveURL(/for=/);
 }
 
+/** Records a ball with its club and mark, and by how many feet it landed long of its spot. */
+async function swing(page: Page, club: string, mark: string, longFt: string) {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  const ball = page.getByRole('region', { name: 'More about this ball' });
+  await ball.getByRole('radiogroup', { name: 'Club' }).getByText(club).click();
+  await ball.getByRole('radiogroup', { name: 'Swing mark' }).getByText(mark).click();
+  await ball.getByLabel('Landed long of the spot').fill(longFt);
+  await ball.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'landed', exact: true }).click();
+}
+
 test('from a station on a green to its landing spot to a game with that zone', async ({ page }) => {
   await page.goto(`${HOME}/greens`);
   await page.getByRole('link', { name: /Low green/ }).click();
@@ -67,7 +78,7 @@ test('the place stands in the address; what is wrong is said beside its field, a
   await page.getByLabel('Slope').fill('-10');
   await expect(page.getByText(/^(Will not stop|No reliable landing spot)/)).toBeVisible();
   await page.getByLabel('Lie').selectOption('Sand');
-  await expect(page.getByText('Sand differs too much from bunker to bunker for figures')).toBeVisible();
+  await expect(page.getByText('Sand varies too much from bunker to bunker for figures')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Lie')).toHaveValue('sand');
   await expect(page.getByLabel('To the hole')).toHaveValue('20');
@@ -128,13 +139,7 @@ test('a chart of swing lengths: recorded at the green with the player’s own ma
   await page.goto(`${HOME}/games`);
   await page.getByRole('link', { name: /Odd Numbers/ }).click();
   await startPlay(page, 'Ottilie');
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  const ball = page.getByRole('region', { name: 'More about this ball' });
-  await ball.getByRole('radiogroup', { name: 'Club' }).getByText('gap wedge').click();
-  await ball.getByRole('radiogroup', { name: 'Swing mark' }).getByText('knee').click();
-  await ball.getByLabel('Landed long of the spot').fill('2');
-  await ball.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: 'landed', exact: true }).click();
+  await swing(page, 'gap wedge', 'knee', '2');
   await expect(page.getByText(/All sent|sent/i).first()).toBeVisible();
   await page.goto(`${HOME}/tools/swing`);
   await choose(page, 'Ottilie');
@@ -156,13 +161,7 @@ test('a chart from 40 recorded balls of two wedges to two marks, and a yardage l
   await startPlay(page, 'Teodor');
   // The first ball by hand, one yard long of 30: 14 yd or 42 ft short of the spot.
   const sent = page.waitForRequest((request) => request.url().endsWith('/api/v1/shot-events') && request.method() === 'POST');
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  const ball = page.getByRole('region', { name: 'More about this ball' });
-  await ball.getByRole('radiogroup', { name: 'Club' }).getByText('sand wedge').click();
-  await ball.getByRole('radiogroup', { name: 'Swing mark' }).getByText('hip').click();
-  await ball.getByLabel('Landed long of the spot').fill('-42');
-  await ball.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: 'landed', exact: true }).click();
+  await swing(page, 'sand wedge', 'hip', '-42');
   type Event = { payload: Record<string, unknown> };
   const { sessionId, events } = (await sent).postDataJSON() as { sessionId: string; events: [Event] };
   // The other 39 as a phone sends them: a yard long and a yard short of what each swing carries, by turns.
@@ -266,7 +265,7 @@ test('what the short game is worth in a round, and what a score takes', async ({
   await page.getByLabel('Wanted score').fill('58');
   await expect(worth.getByText(/^Neither the short game nor greens alone can do that/)).toBeVisible();
   await page.getByLabel('Wanted score').fill('110');
-  await expect(worth.getByText('That’s what this player averages already.')).toBeVisible();
+  await expect(worth.getByText('This player already averages that.')).toBeVisible();
   await expect(worth.getByText(/^Half of Ruaridh’s chips from here stop outside/)).toBeVisible();
 });
 

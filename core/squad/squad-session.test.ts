@@ -86,7 +86,7 @@ test('lines that cross: fewer groups where that helps and none gets much larger,
     crossing[a]![b] = crossing[b]![a] = true;
   const avoided = squadSession(wish(9, 6, { inTheWay: crossing }));
   expect([avoided.groups.length, avoided.conflicts]).toEqual([3, []]);
-  expect(avoided.reasons).toEqual(['With 6 groups, lines of play cross. With 3 we found none that do.']);
+  expect(avoided.reasons).toEqual(['With 6 groups, lines of play cross. We found none that cross with 3.']);
   // Twice as large they would be too large.
   expect(squadSession(wish(12, 6, { inTheWay: crossing })).groups).toHaveLength(6);
   const all = Array.from({ length: 3 }, (_, a) => Array.from({ length: 3 }, (_, b) => a !== b));

@@ -54,7 +54,7 @@ export function squadSession(wish: SquadWish): SquadSession {
         : `${wish.groups} groups have no room at ${counted(stations.length, 'station')}: ${wanted} it is.`,
     );
   const { groups, rotation } = arranged(wish, wanted);
-  if (groups < wanted) reasons.push(`With ${wanted} groups, lines of play cross. With ${groups} we found none that do.`);
+  if (groups < wanted) reasons.push(`With ${wanted} groups, lines of play cross. We found none that cross with ${groups}.`);
   if (rotation.conflicts.length > 0) {
     const pairs = rotation.conflicts.map(({ a, b }) => `${stations[a]!.name} with ${stations[b]!.name}`);
     reasons.push(`In each other’s line, and not to be kept apart here: ${pairs.join('; ')}. Take turns there, or move one.`);

@@ -2,6 +2,7 @@ import type { Station } from '../game/station';
 import { isPutt } from '../golf/shot-types';
 import type { Conditions } from '../shot/conditions';
 import type { LandingPlace } from './landing-place';
+import { lyingOf } from './lying';
 
 /** Short names of a place's figures in the address. */
 export const NAMES = {
@@ -37,8 +38,8 @@ export function landingQuery(place: { [Key in keyof LandingPlace]?: LandingPlace
  * says how far it is to the green, it is a quarter of the way.
  */
 export function landingQueryOf(station: Station, { stimpFt, firmness }: Partial<Conditions> = {}, who: object = {}): string | null {
-  const { shotType, surface, sit, stance, distanceM, edgeM } = station;
+  const { shotType, surface, distanceM, edgeM } = station;
   if (isPutt(shotType) || surface === 'green' || surface === 'sand') return null;
-  const lies = { lie: surface, sit: sit === 'buried' ? ('down' as const) : sit, stance };
+  const lies = { lie: surface, ...lyingOf(station) };
   return landingQuery({ distanceM, edgeM: edgeM ?? distanceM / 4, ...lies, stimpFt, firmness }, who);
 }

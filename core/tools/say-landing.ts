@@ -100,11 +100,11 @@ export function sayAimOff(
 
 /** What sand gets: words, no figures. */
 export const SAND_WORDS =
-  'Sand differs too much from bunker to bunker for figures. Land it a third to halfway from the edge to the hole, and hit a few practice balls to see how this sand plays.';
+  'Sand varies too much from bunker to bunker for figures. Land it a third to halfway from the edge to the hole, and hit a few practice balls to see how this sand plays.';
 
 /** What is taken for granted, a line each. */
 export const TAKEN_FOR_GRANTED: readonly string[] = [
-  'An even slope from the edge to the hole. Where to aim on a side slope is an estimate: look for yourself.',
+  'An even slope from the edge to the hole. Where to aim on a side slope is an estimate: read it yourself.',
   'A slope under your feet is taken as 5°, about one in eleven, and the swing as following it.',
   'Fat and thin shots are not in the chances.',
   'Bounce and friction of turf are estimates. Drop three balls and see what this green does, then trust that.',

@@ -7,6 +7,7 @@ import { lineOfPlay } from '../green/line';
 import type { GreenPlan } from '../green/plan';
 import { gradientOf } from '../green/slope';
 import type { LandingPlace } from './landing-place';
+import { lyingOf } from './lying';
 
 /**
  * What lies round a shot, seen from the ball towards the hole: metres along that line and to its right.
@@ -100,7 +101,7 @@ export function placeOn(
   plan: PlanGround & Pick<GreenPlan, 'stimpFt' | 'firmness'>,
   ball: Point,
   hole: Point,
-  { lie, sit, stance }: { lie: LandingPlace['lie']; sit: Sit; stance: Stance },
+  lies: { lie: LandingPlace['lie']; sit: Sit; stance: Stance },
 ): LandingPlace {
   const line = lineOfPlay(plan, ball, hole);
   const forward = unit(ball, hole);
@@ -114,9 +115,8 @@ export function placeOn(
     slope: line.uphill,
     sideSlope: -dot(gradientOf(plan.slope), leftOf(forward)),
     riseM: line.uphill * line.edgeM,
-    lie,
-    sit: sit === 'buried' ? 'down' : sit,
-    stance,
+    lie: lies.lie,
+    ...lyingOf(lies),
     stimpFt: plan.stimpFt ?? USUAL_STIMP_FT,
     firmness: plan.firmness ?? 'medium',
     windMs: 0,

@@ -1,7 +1,7 @@
 import { eq, and } from 'drizzle-orm';
 import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
 import { newPlayer } from '@/core/people/player';
-import { game, holed, idOf, left, record, station } from '@/core/testing/make';
+import { game, holed, idOf, left, record, station, voidOf } from '@/core/testing/make';
 import type { Member } from '../actor';
 import { session } from '../schema';
 import { academies, own } from '../testing/academy';
@@ -109,7 +109,7 @@ test('a day is a day of the academy', async () => {
   expect([await on('2026-05-01'), await on('2026-05-02')]).toEqual([[sessions[0]], [sessions[1]]]);
 });
 
-test('by what was played: a shot and a lie of one ball; the goal, met, missed, and missed after a correction', async () => {
+test('by what was played: a shot and a lie of one ball; the goal, met, missed, and open again after a correction', async () => {
   const at = await academy();
   const spec = game();
   await saveGame(db, at.actor, at.gameId, { ...spec, goal: 6 });
@@ -125,4 +125,32 @@ test('by what was played: a shot and a lie of one ball; the goal, met, missed, a
   expect(await found({ shotType, surface: 'sand' })).toEqual([]);
   expect([await found({ goal: 'met' }), await found({ goal: 'missed' })]).toEqual([[met], []]);
   expect([await found({ goal: 'met', playerId: at.playerId }), await found({ goal: 'met', playerId: idOf(1) })]).toEqual([[met], []]);
+  // Played to its end and short of the goal: missed.
+  const missed = idOf(at.n * 100_000 + 51);
+  await startSession(db, at.actor, missed, at.gameId, [{ playerId: at.playerId, allowance: 0 }]);
+  const far = spec.stations.flatMap(({ balls }) => Array.from({ length: balls }, () => left(40)));
+  await takeIn(
+    db,
+    at.actor,
+    missed,
+    far.map((result, turn) => {
+      const event = own(at, record(spec, turn, result), missed);
+      return { ...event, eventId: idOf(at.n * 100_000 + 200 + turn), shotId: idOf(at.n * 100_000 + 300 + turn) };
+    }),
+  );
+  expect([await found({ goal: 'met' }), await found({ goal: 'missed' })]).toEqual([[met], [missed]]);
+  // Without its holed ball the one that was stopped has not met it, and could have.
+  await takeIn(db, at.actor, met, [own(at, voidOf(record(spec, 0, holed), 1), met)]);
+  expect([await found({ goal: 'met' }), await found({ goal: 'missed' })]).toEqual([[], [missed]]);
+});
+
+test('what is added while somebody looks through the pages moves nothing', async () => {
+  const { actor, playerId, gameId, n, sessions } = await played(8);
+  const first = await logbookPage(db, actor, {}, { sort: 'newest', after: null, limit: 4 });
+  const added = idOf(n * 100_000 + 400);
+  await startSession(db, actor, added, gameId, [{ playerId, allowance: 0 }]);
+  await stopSession(db, actor, added);
+  const second = await logbookPage(db, actor, {}, { sort: 'newest', after: first.next, limit: 4 });
+  const ids = [...first.lines, ...second.lines].map(({ session: { sessionId } }) => sessionId);
+  expect(ids.toSorted()).toEqual(sessions.toSorted());
 });

@@ -63,12 +63,12 @@ function Stations({
                 {station.target === 'peg' && ' · to a peg'}
                 {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
               </span>
-              {station.note && <span className={styles.stationNote}>{station.note}</span>}
               {landing && station.carryM === null && landingQueryOf(station) && (
                 <Link href={`${landing}${landingQueryOf(station)}`} className={`${styles.landing} no-print`}>
                   Where to land it
                 </Link>
               )}
+              {station.note && <span className={styles.stationNote}>{station.note}</span>}
             </span>
           </span>
           {stationSays.includes('par') && (

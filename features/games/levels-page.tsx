@@ -72,7 +72,8 @@ export function LevelsPage({ slug, gameId, whole, alone, units, chart }: Props) 
           <table className={styles.chart}>
             <caption>
               {capital(sayUnit(unit, units))}, {scheme.better(spec.scoring) === 'higher' ? 'more is better' : 'less is better'}
-              {spec.goal !== null && `; goal ${scoreFigure(spec.goal, unit, units)} (dashed)`}
+              {spec.goal !== null && `; goal ${scoreFigure(spec.goal, unit, units)}`}
+              {spec.goal !== null && <span className={styles.bar}> (dashed)</span>}
             </caption>
             <thead>
               <tr>
@@ -105,9 +106,9 @@ export function LevelsPage({ slug, gameId, whole, alone, units, chart }: Props) 
             </tbody>
           </table>
           <p className="small-print">
-            Bar: 8 games in 10; mark: median; 10,000 simulated games a level. “By luck”: how much one player’s scores differ from game to
-            game and day to day. “By player”: how much players of the same level differ from each other, which records would tell. Both as
-            standard deviations.
+            <span className={styles.bar}>Bar: 8 games in 10; mark: median. </span>
+            10,000 simulated games a level. “By luck”: how much one player’s scores differ from game to game and day to day. “By player”:
+            how much players of the same level differ from each other, which records would tell. Both as standard deviations.
           </p>
         </>
       )}

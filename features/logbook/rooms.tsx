@@ -69,7 +69,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
                 </Link>
               )}
               <a href={`${path}/file${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
-                {narrowed ? 'Those found, as a file' : 'All sessions, as a file'}
+                {narrowed ? 'Download these sessions' : 'Download all sessions'}
               </a>
               {next && (
                 <Link href={path + asLogbookQuery({ ...asked, after: next })} className="btn btn-outline-dark">

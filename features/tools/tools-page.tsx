@@ -26,7 +26,7 @@ export function ToolsPage({ slug }: { slug: string }) {
         <li>
           <a href="/play/tools">
             <b>At the green</b>
-            <span>Landing spot, swing lengths and lengths on the phone, without a network.</span>
+            <span>Landing spots, swing lengths and conversions on the phone. No signal needed.</span>
           </a>
         </li>
       </ul>

@@ -7,6 +7,7 @@ import { USUAL_BAG } from '@/core/golf/usual-bag';
 import { PACE_M } from '@/core/measures/sticks';
 import type { Station } from '@/core/game/station';
 import { UNMEASURED_RUN, type LandingOption } from '@/core/tools/landing-options';
+import { lyingOf } from '@/core/tools/lying';
 import { landingPlaceSchema, USUAL_PLACE } from '@/core/tools/landing-place';
 import { asLevel } from '@/core/tools/strays';
 import { DRAWN_FOR_LEVEL } from '@/core/game/enter';
@@ -20,15 +21,14 @@ type Said = { of: string; option: LandingOption | null };
 export function LandingHint({ path, station }: Props) {
   const { setValue } = useFormContext();
   const [said, setSaid] = useState<Said | null>(null);
-  const { distanceM, edgeM, surface, sit, stance, club, trajectory, distanceUnit } = station;
+  const { distanceM, edgeM, surface, club, trajectory, distanceUnit } = station;
   const place = landingPlaceSchema.safeParse({
     ...USUAL_PLACE,
     distanceM,
     edgeM: edgeM ?? 0,
     fringeM: Math.min(USUAL_PLACE.fringeM, edgeM ?? 0),
     lie: surface,
-    sit: sit === 'buried' ? 'down' : sit,
-    stance,
+    ...lyingOf(station),
   });
   if (!place.success || place.data.lie === 'sand') return null;
   const of = JSON.stringify([place.data, club, trajectory]);

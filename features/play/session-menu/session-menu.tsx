@@ -57,7 +57,7 @@ export function SessionMenu(props: MenuProps) {
         {landing && (
           <a className={styles.entry} href={landing}>
             <b>Landing spot</b>
-            <span>where to land the ball that is next</span>
+            <span>where to land your next ball</span>
           </a>
         )}
         {bundle.only === null && <Entry onClick={() => setShown('reader')} title="Distance reader" text="a device that sends distances" />}

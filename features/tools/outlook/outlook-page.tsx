@@ -189,7 +189,7 @@ function Holes({ pars, bogeys, worse, holes }: { pars: number; bogeys: number; w
 }
 
 function sayTakes(round: Round, over: number, holes: number, rate: number): string {
-  if (roundScore(round, holes).over <= over) return 'That’s what this player averages already.';
+  if (roundScore(round, holes).over <= over) return 'This player already averages that.';
   const { upAndDown: needed, greens } = takes(round, over, holes);
   const ways = [
     needed !== null && `up and down ${percent(needed)} of the time instead of ${percent(rate)}`,
