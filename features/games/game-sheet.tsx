@@ -62,7 +62,7 @@ function Stations({
                 {station.club && ` · with the ${station.club}`}
                 {station.target === 'peg' && ' · to a peg'}
                 {stationSays.includes('carryM') && station.carryM !== null && ` · lands at ${sayAtStation(station.carryM, station, units)}`}
-              </span>
+              </span>{' '}
               {landing && station.carryM === null && landingQueryOf(station) && (
                 <Link href={`${landing}${landingQueryOf(station)}`} className={`${styles.landing} no-print`}>
                   Where to land it
