@@ -2,7 +2,7 @@ import { parseArgs, type ParseArgsConfig } from 'node:util';
 import * as z from 'zod';
 import type { Executed } from '@/core/forecast/executes';
 import { eachShot, type TableShot } from '@/core/formats/shot-rows';
-import type { TableProblem } from '@/core/formats/shot-table';
+import type { TableProblem } from '@/core/formats/row-reader';
 import { decimal } from '@/core/units/decimal';
 import { levelSchema, readLevel } from '@/core/golf/level';
 import { newPlayer } from '@/core/people/player';

@@ -4,7 +4,7 @@ import { bandsOf } from '../golf/bands';
 import { say, shotTypeSchema, surfaceSchema } from '../golf/words';
 import { METRES_PER } from '../units/length';
 import { cellKey, type Cell } from '../skill/cells';
-import type { TableProblem } from './shot-table';
+import type { TableProblem } from './row-reader';
 
 /** A coach's own yardstick: expected strokes to hole out, by cell key. */
 export const ownReferenceSchema = z.record(z.string().max(50), z.number().min(1).max(9));

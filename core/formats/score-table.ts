@@ -9,7 +9,7 @@ import type { GameSpec } from '../game/spec';
 import { turnsOf, type Turn } from '../game/turn';
 import type { Shot } from '../shot/shot';
 import { takesTurn } from '../play/verdict';
-import { fromFeet, leftOf, type ShotTableRow } from './shot-table';
+import { leftOf, metresOf, storedLength, type ShotTableRow } from './shot-table';
 
 /** Why a table can't be scored, with the line. */
 export class UnscorableTable extends Error {}
@@ -56,7 +56,7 @@ function refuseTotal(game: GameSpec, { played, phase }: Standing, turn: Turn, ro
   const balls = row.n_balls ?? 1;
   if (balls === 1) return;
   if (schemeOf(game.scoring).unit(game.scoring) !== 'length') throw refusal(row, 'a total of several balls gives no points or hits.');
-  if (row.sum_left_ft === undefined) throw refusal(row, 'several balls as one total need sum_left_ft.');
+  if (metresOf(row, 'sum_left') === undefined) throw refusal(row, 'several balls as one total need sum_left_ft.');
   const of = phase.lots?.filter((lot) => phase.stations[lot.at]!.key === turn.station.key).length ?? Infinity;
   const left = of - played.filter((shot) => shot.phase === phase.index && shot.stationKey === turn.station.key).length;
   if (balls > left) throw refusal(row, `station “${turn.station.key}” has ${left} of these ${balls} balls left.`);
@@ -106,7 +106,7 @@ function resultOf(row: ShotTableRow): Result {
   return {
     ...leftOf(row),
     bearingDeg: row.bearing_deg ?? null,
-    measured: row.measured ?? (row.left_min_ft !== undefined || row.left_max_ft !== undefined ? 'ring' : 'tape'),
+    measured: row.measured ?? (metresOf(row, 'left_min') !== undefined || metresOf(row, 'left_max') !== undefined ? 'ring' : 'tape'),
     strokes: row.strokes ?? null,
     penalty: row.penalty ?? 0,
     finish: row.finish ?? null,
@@ -117,7 +117,7 @@ function resultOf(row: ShotTableRow): Result {
     ...(row.shape === undefined ? {} : { shape: row.shape }),
     ...(row.swing_width === undefined ? {} : { swingWidth: row.swing_width }),
     ...(row.mishit === undefined ? {} : { mishit: row.mishit }),
-    ...((row.n_balls ?? 1) > 1 ? { nBalls: row.n_balls!, sumLeftM: fromFeet(row.sum_left_ft) } : {}),
+    ...((row.n_balls ?? 1) > 1 ? { nBalls: row.n_balls!, sumLeftM: storedLength(row, 'sum_left') } : {}),
     ...(row.counts === undefined ? {} : { counts: row.counts }),
   };
 }

@@ -1,9 +1,8 @@
-import Papa from 'papaparse';
 import * as z from 'zod';
-import { decimal } from '../units/decimal';
 import {
   COUNTS,
   FINISHES,
+  LANDED_SIDES,
   MEASURES,
   MISHITS,
   SHAPES,
@@ -15,38 +14,58 @@ import {
   TRAJECTORIES,
 } from '../golf/words';
 import { METRES_PER, snap } from '../units/length';
+import { eachLine } from './each-line';
+import {
+  count,
+  momentCell,
+  notNegative,
+  number,
+  optional,
+  positive,
+  rowReader,
+  text,
+  word,
+  yesNo,
+  type TableProblem,
+} from './row-reader';
 
 /**
  * The shot table: CSV with a header row, UTF-8, one ball a row. Columns may come in any order; those that nobody knows
- * are passed over and named. Numbers are counted from 1, as people count.
+ * are passed over and named. Numbers are counted from 1, as people count. A length is in the unit that its column's name ends with.
  */
 
-const blank = (value: unknown) =>
-  typeof value === 'string' && value.trim() === '' ? undefined : typeof value === 'string' ? value.trim() : value;
-const optional = <T extends z.ZodType>(schema: T) => z.preprocess(blank, schema.optional());
-/** A number as people write it, a comma in it too; then what it has to be. */
-const number = (schema: z.ZodType<number, number> = z.number()) =>
-  z
-    .string()
-    .transform(decimal)
-    .pipe(z.number({ error: 'is not a number' }))
-    .pipe(schema);
-const positive = number(z.number().gt(0, 'must be more than 0'));
-const notNegative = number(z.number().min(0, 'is negative'));
-const count = (least = -Infinity, tooLow = '', most = Infinity, tooHigh = '') =>
-  number(z.number().refine(Number.isInteger, 'is not a whole number').min(least, tooLow).max(most, tooHigh));
-const word = <const T extends readonly [string, ...string[]]>(values: T) => z.enum(values, { error: `isn’t one of ${values.join(', ')}` });
-const yesNo = z.stringbool({ truthy: ['true', 'yes', '1'], falsy: ['false', 'no', '0'], error: 'isn’t true or false' });
+/** What a length has to be, by the name of its columns: `left_ft`, `left_yd` and `left_m` say the same. */
+const LENGTHS = {
+  distance: positive,
+  left: notNegative,
+  left_min: notNegative,
+  left_max: notNegative,
+  carry: notNegative,
+  landing_error: number(),
+  intended: notNegative,
+  sum_left: notNegative,
+  zone: positive,
+};
+export type TableLength = keyof typeof LENGTHS;
+export const TABLE_LENGTHS = Object.keys(LENGTHS) as TableLength[];
+/** In which units a table can say a length. */
+const TABLE_UNITS = ['ft', 'yd', 'm'] as const;
+type LengthColumn = `${TableLength}_${(typeof TABLE_UNITS)[number]}`;
+
+const lengthColumns = Object.fromEntries(
+  TABLE_LENGTHS.flatMap((length) => TABLE_UNITS.map((unit) => [`${length}_${unit}`, optional(LENGTHS[length])])),
+) as unknown as Record<LengthColumn, z.ZodType<number | undefined>>;
 
 const rowSchema = z.object({
-  shot_id: optional(z.uuid('isn’t a shot id')),
-  played_at: optional(z.iso.datetime({ offset: true, error: 'isn’t a date and time such as 2026-05-01T18:00:00Z' })),
-  player: optional(z.string().max(60)),
-  session: optional(z.string().max(120)),
-  session_id: optional(z.string().max(120)),
-  game: optional(z.string().max(120)),
+  /** Any text names a ball. */
+  shot_id: optional(text(100)),
+  played_at: optional(momentCell),
+  player: optional(text(60)),
+  session: optional(text(120)),
+  session_id: optional(text(120)),
+  game: optional(text(120)),
   game_version: optional(count()),
-  station: optional(z.string().max(40)),
+  station: optional(text(40)),
   ball: optional(count(1, 'counts from 1')),
   turn: optional(count(1, 'counts from 1')),
   phase: optional(count(1, 'counts from 1')),
@@ -57,117 +76,63 @@ const rowSchema = z.object({
   trajectory: optional(word(TRAJECTORIES)),
   shape: optional(word(SHAPES)),
   swing_width: optional(word(SWING_WIDTHS)),
-  swing_mark: optional(z.string().max(40)),
-  club: optional(z.string().max(20)),
-  distance_ft: optional(positive),
-  distance_yd: optional(positive),
-  distance_m: optional(positive),
+  swing_mark: optional(text(40)),
+  club: optional(text(20)),
+  ...lengthColumns,
   holed: optional(yesNo),
-  left_ft: optional(notNegative),
-  left_m: optional(notNegative),
-  left_min_ft: optional(notNegative),
-  left_max_ft: optional(notNegative),
   bearing_deg: optional(number(z.number().min(0, 'is negative').lt(360, 'is 360 or more'))),
   strokes: optional(count(1, 'is less than one', 20, 'is more than 20')),
   penalty: optional(count(0, 'is negative', 4, 'is more than 4')),
   finish: optional(word(FINISHES)),
   landed: optional(yesNo),
+  landed_side: optional(word(LANDED_SIDES)),
   executed: optional(yesNo),
-  carry_ft: optional(notNegative),
-  carry_yd: optional(notNegative),
-  carry_m: optional(notNegative),
-  landing_error_ft: optional(number()),
-  intended_yd: optional(notNegative),
+  was_called: optional(yesNo),
+  called: optional(text(60)),
+  nearer: optional(yesNo),
+  par: optional(count(1, 'is less than one', 7, 'is more than 7')),
   mishit: optional(word(MISHITS)),
   counts: optional(word(COUNTS)),
   measured: optional(word(MEASURES)),
-  wind: optional(z.string().max(40)),
-  note: optional(z.string().max(500)),
+  wind: optional(text(40)),
+  note: optional(text(500)),
   target: optional(word(['hole', 'peg'])),
-  zone_ft: optional(positive),
   n_balls: optional(count(1, 'is less than one', 60, 'is more than 60')),
-  sum_left_ft: optional(notNegative),
   stimp_ft: optional(number()),
   firmness: optional(word(['soft', 'medium', 'firm'])),
 });
 /** One row as it stands in the file. */
 export type ShotTableRow = z.infer<typeof rowSchema> & { line: number };
-export type TableProblem = { line: number; column: string; message: string };
 
-export const SHOT_TABLE_COLUMNS = Object.keys(rowSchema.shape);
+export const SHOT_TABLE_COLUMNS = Object.keys(rowSchema.shape) as (keyof typeof rowSchema.shape)[];
+
+/** Reads the rows of a shot table with these columns. */
+export const shotRowReader = (columns: readonly string[]) => rowReader(rowSchema, columns);
 
 /**
  * Reads a shot table row by row, so that a long one is never held as rows. What is wrong is said with its line, as an editor
  * counts them, and its column, and nothing is thrown.
  */
 export function eachRow(csv: string, take: (row: ShotTableRow) => void): { problems: TableProblem[]; ignored: string[] } {
-  const text = csv.replace(/^\uFEFF/, '');
-  const lineAt = lineCounter(text);
   const problems: TableProblem[] = [];
-  let columns: string[] | null = null;
-  let ignored: string[] = [];
-  let readers: (FieldReader | null)[] = [];
-  let from = 0;
-  Papa.parse<string[]>(text, {
-    step({ data: fields, meta }, parser) {
-      const line = lineAt(from);
-      from = meta.cursor;
-      if (fields.every(isBlank)) return;
-      if (!columns) {
-        columns = fields.map((name) => name.trim().toLowerCase());
-        readers = columns.map((name) => (isColumn(name) ? fieldReader(rowSchema.shape[name]) : null));
-        ignored = columns.filter((_, i) => readers[i] === null);
-        if (ignored.length < columns.length) return;
-        problems.push({ line, column: '', message: 'This isn’t a shot table: it has no column this program knows.' });
-        return parser.abort();
-      }
-      const row: Record<string, unknown> = { line };
-      const before = problems.length;
-      for (let i = 0; i < columns.length; i++) {
-        const field = readers[i]?.(fields[i] ?? '');
-        const column = columns[i]!;
-        if (field?.success) row[column] = field.data;
-        else
-          for (const { message } of field?.error.issues ?? [])
-            problems.push({ line, column, message: `${column} “${fields[i]!}” ${message}` });
-      }
-      if (problems.length === before) take(row as ShotTableRow);
-    },
+  let reader: ReturnType<typeof shotRowReader> | null = null;
+  eachLine(csv.replace(/^\uFEFF/, ''), (cells, line) => {
+    if (reader) {
+      const read = reader.read(cells, line);
+      if ('row' in read) take(read.row);
+      else problems.push(...read.problems);
+      return;
+    }
+    const columns = cells.map((name) => name.trim().toLowerCase());
+    reader = shotRowReader(columns);
+    if (reader.ignored.length < columns.length) return;
+    problems.push({ line, column: '', message: NO_SHOT_TABLE });
+    return false;
   });
-  if (!columns && problems.length === 0)
-    problems.push({ line: 1, column: '', message: 'This isn’t a shot table: it has no column this program knows.' });
-  return { problems, ignored };
+  if (!reader) problems.push({ line: 1, column: '', message: NO_SHOT_TABLE });
+  return { problems, ignored: (reader as ReturnType<typeof shotRowReader> | null)?.ignored ?? [] };
 }
-
-const isBlank = (field: string) => field.trim() === '';
-const isColumn = (name: string): name is keyof typeof rowSchema.shape => Object.hasOwn(rowSchema.shape, name);
-
-type FieldReader = (field: string) => z.ZodSafeParseResult<unknown>;
-/** Most columns say the same few things all the way down: so many are kept as they were read. */
-const KEPT = 1000;
-function fieldReader(schema: z.ZodType): FieldReader {
-  const known = new Map<string, z.ZodSafeParseResult<unknown>>();
-  return (field) => {
-    let found = known.get(field);
-    if (!found) {
-      found = schema.safeParse(field);
-      if (known.size < KEPT) known.set(field, found);
-    }
-    return found;
-  };
-}
-
-/** Which line a place of a text is in; asked of ever later places. */
-function lineCounter(text: string): (at: number) => number {
-  let [line, seen] = [1, 0];
-  return (at) => {
-    for (let next = text.indexOf('\n', seen); next !== -1 && next < at; next = text.indexOf('\n', seen)) {
-      line++;
-      seen = next + 1;
-    }
-    return line;
-  };
-}
+const NO_SHOT_TABLE = 'This isn’t a shot table: it has no column this program knows.';
 
 /** Reads a whole shot table. */
 export function readShotTable(csv: string): { rows: ShotTableRow[]; problems: TableProblem[]; ignored: string[] } {
@@ -175,13 +140,31 @@ export function readShotTable(csv: string): { rows: ShotTableRow[]; problems: Ta
   return { rows, ...eachRow(csv, (row) => rows.push(row)) };
 }
 
-/** Feet of a table in metres. */
-export const fromFeet = (feet: number | undefined) => (feet === undefined ? null : snap(feet * METRES_PER.ft));
+/** In which units a row says a length. */
+const unitsSaid = (row: ShotTableRow, length: TableLength) => TABLE_UNITS.filter((unit) => row[`${length}_${unit}`] !== undefined);
+
+/** A length of a row in metres, not snapped; undefined where it says none. */
+export function metresOf(row: ShotTableRow, length: TableLength): number | undefined {
+  const [unit] = unitsSaid(row, length);
+  return unit && row[`${length}_${unit}`]! * METRES_PER[unit];
+}
+
+/** The column in which a row says a length: "left_ft". */
+export const lengthColumn = (row: ShotTableRow, length: TableLength): string => `${length}_${unitsSaid(row, length)[0] ?? 'm'}`;
+
+/** The length that a row says in more than one unit; undefined where there is none. */
+export const saidTwice = (row: ShotTableRow): TableLength | undefined => TABLE_LENGTHS.find((length) => unitsSaid(row, length).length > 1);
+
+/** The same as it is stored; null where it says none. */
+export function storedLength(row: ShotTableRow, length: TableLength): number | null {
+  const metres = metresOf(row, length);
+  return metres === undefined ? null : snap(metres);
+}
 
 /** What is left in metres, exact or a ring; a holed ball has nothing left. */
 export function leftOf(row: ShotTableRow): { holed: boolean; leftM: number | null; leftMinM: number | null; leftMaxM: number | null } {
   if (row.holed) return { holed: true, leftM: null, leftMinM: null, leftMaxM: null };
-  const leftM = row.left_m === undefined ? fromFeet(row.left_ft) : snap(row.left_m);
+  const leftM = storedLength(row, 'left');
   if (leftM !== null) return { holed: false, leftM, leftMinM: null, leftMaxM: null };
-  return { holed: false, leftM: null, leftMinM: fromFeet(row.left_min_ft), leftMaxM: fromFeet(row.left_max_ft) };
+  return { holed: false, leftM: null, leftMinM: storedLength(row, 'left_min'), leftMaxM: storedLength(row, 'left_max') };
 }
