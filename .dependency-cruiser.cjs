@@ -32,7 +32,7 @@ const CORE = {
   plan: ['board', 'forecast', 'game', 'geometry', 'golf', 'green', 'hour', 'math', 'play', 'skill', 'units', 'weeks'],
   tools: ['forecast', 'game', 'geometry', 'golf', 'green', 'math', 'measures', 'physics', 'shot', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
-  imports: ['formats', 'golf', 'measures', 'shot', 'units'],
+  imports: ['formats', 'game', 'golf', 'measures', 'shot', 'units'],
   logbook: ['golf'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };

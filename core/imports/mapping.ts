@@ -38,22 +38,26 @@ export type Mapping = z.infer<typeof mappingSchema>;
 
 export const storedMappings = documentKind<Mapping>([]);
 
-/** The unit that a column's name ends with: "Distance (yd)", "left_ft"; null where it says none. */
-function unitIn(name: string): TableUnit | null {
-  const last = /(?:^|[\s_([])(ft|feet|foot|yds?|yards?|m|metres?|meters?|in|inches|cm|paces?|steps?|clubs?)[)\].]*$/i.exec(name.trim())?.[1]?.toLowerCase();
-  if (!last) return null;
-  if (/^f/.test(last)) return 'ft';
-  if (/^y/.test(last)) return 'yd';
-  if (/^m/.test(last)) return 'm';
-  if (/^i/.test(last)) return 'in';
-  return last === 'cm' ? 'cm' : /^c/.test(last) ? 'clubs' : 'paces';
+/** A unit of length as people write it; null for what is none. */
+export function usualUnit(word: string): TableUnit | null {
+  const unit = word.trim().toLowerCase().replace(/\.$/, '');
+  if (/^(ft|feet|foot)$/.test(unit)) return 'ft';
+  if (/^(yds?|yards?)$/.test(unit)) return 'yd';
+  if (/^(m|metres?|meters?)$/.test(unit)) return 'm';
+  if (/^(in|inch|inches)$/.test(unit)) return 'in';
+  if (unit === 'cm') return 'cm';
+  if (/^(paces?|steps?)$/.test(unit)) return 'paces';
+  return /^clubs?$/.test(unit) ? 'clubs' : null;
 }
 
+/** What stands behind a column's name: "yd" of "Distance (yd)" and "left_ft". */
+const ENDS = /(?:^|[\s_([]+)([a-z]+)[)\].]*$/i;
+
+/** The unit that a column's name ends with; null where it says none. */
+const unitIn = (name: string): TableUnit | null => usualUnit(ENDS.exec(name.trim())?.[1] ?? '');
+
 /** A column's name without the unit behind it. */
-const withoutUnit = (name: string) => {
-  const bare = plainWord(name.replace(/[\s_([]+(ft|feet|foot|yds?|yards?|m|metres?|meters?|in|inches|cm|paces?|steps?|clubs?)[)\].]*$/i, ''));
-  return bare === '' ? plainWord(name) : bare;
-};
+const withoutUnit = (name: string) => (unitIn(name) ? plainWord(name.trim().replace(ENDS, '')) : '') || plainWord(name);
 
 /** Whether a row looks as if it named columns: it has no figure, or only names that are known. */
 export function looksLikeHead(cells: readonly string[]): boolean {

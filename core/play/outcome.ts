@@ -31,6 +31,11 @@ export function outcomeOf(spec: GameSpec, { standings, over, ahead }: Table): Ou
   };
 }
 
+/** How a result ended that was noted by hand: nothing but its score is known. */
+export function givenOutcome(players: readonly { playerId: string; score: number | null; met: boolean | null }[]): Outcome {
+  return { through: true, scores: players.map(({ playerId, score, met }) => ({ playerId, score: score ?? 0, met })), ahead: [] };
+}
+
 /** A score made alone, without a head start, with the one before it in the same version of the game and the best until then. */
 export type ScoredBefore = { score: number; last: number; best: number };
 

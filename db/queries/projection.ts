@@ -45,7 +45,7 @@ export async function stationsOf(db: Db, actor: Actor, sessionId: string): Promi
 }
 
 /** The rows that events of a session amount to, without their numbers. @param events in the order in which they were taken in */
-function projection(
+export function projection(
   academyId: string,
   held: Held,
   stations: SessionFacts['stations'],
@@ -90,7 +90,7 @@ export async function projectNew(
 }
 
 /** Counts up the evidence of players. Two sessions can share players: they are taken in one order, so that neither waits for the other. */
-function playersCount(academyId: string, playerIds: string[]) {
+export function playersCount(academyId: string, playerIds: string[]) {
   return sql`update player set evidence_rev = evidence_rev + 1 where academy_id = ${academyId} and player_id in (
     select player_id from player where academy_id = ${academyId} and player_id = any(${sql.param(playerIds)}::uuid[])
     order by player_id for no key update)`;
@@ -133,9 +133,14 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
  */
 export async function settle(db: Db, actor: Actor, sessionId: string): Promise<number> {
   const { academyId } = actor;
-  const { spec, stoppedAt } = (
-    await db.select({ spec: session.spec, stoppedAt: session.stoppedAt }).from(session).where(one(actor, sessionId))
+  const { spec, stoppedAt, given } = (
+    await db
+      .select({ spec: session.spec, stoppedAt: session.stoppedAt, given: session.given })
+      .from(session)
+      .where(one(actor, sessionId))
   )[0]!;
+  // A result that was noted by hand hangs on no balls.
+  if (given !== null) return 0;
   const entries = await db
     .select()
     .from(sessionPlayer)

@@ -102,7 +102,8 @@ export function rowsOf<T extends PgTable>(table: T, rows: readonly Partial<T['$i
   return { columns, select: sql`select ${columns} from jsonb_populate_recordset(null::${from}, ${asJson(table, rows)}::jsonb)` };
 }
 
-function columnName(table: PgTable, key: string): string {
+/** The name that a column has in the database. */
+export function columnName(table: PgTable, key: string): string {
   const column = getTableColumns(table)[key];
   if (!column) throw new Error(`${getTableName(table)} has no column for ${key}`);
   return column.keyAsName ? toSnakeCase(key) : column.name;

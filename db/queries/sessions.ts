@@ -1,7 +1,7 @@
 import { enter } from '@/core/game/enter';
 import type { Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
-import { outcomeOf, type Outcome, type ScoredBefore } from '@/core/play/outcome';
+import { givenOutcome, outcomeOf, type Outcome, type ScoredBefore } from '@/core/play/outcome';
 import { bestScore, playSession } from '@/core/play/play';
 import type { UnitSystem } from '@/core/units/length';
 import { schemeOf } from '@/core/game/scoring';
@@ -27,7 +27,7 @@ export type SessionRow = typeof session.$inferSelect;
 /** A session as a list shows it. */
 export type SessionLine = {
   session: SessionRow;
-  players: { playerId: string; name: string; units: UnitSystem }[];
+  players: { playerId: string; name: string; units: UnitSystem; score: number | null; met: boolean | null }[];
   balls: number;
 };
 /** One that is over, with how it ended; of somebody alone also how the score compares with those before. */
@@ -269,7 +269,14 @@ async function lines(db: Db, actor: Actor, sessions: readonly SessionRow[]): Pro
   if (sessions.length === 0) return [];
   const ids = sessions.map((row) => row.sessionId);
   const people = await db
-    .select({ sessionId: sessionPlayer.sessionId, playerId: player.playerId, name: player.name, units: player.units })
+    .select({
+      sessionId: sessionPlayer.sessionId,
+      playerId: player.playerId,
+      name: player.name,
+      units: player.units,
+      score: sessionPlayer.score,
+      met: sessionPlayer.met,
+    })
     .from(sessionPlayer)
     .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
     .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)))
@@ -360,7 +367,8 @@ export async function finishedLines(db: Db, actor: Actor, rows: readonly Session
   const before = await scoresBefore(db, actor, rows);
   return (await lines(db, actor, rows)).map((line, i) => {
     const { entrants, shots } = played[i]!;
-    const { spec, sessionId, stoppedAt } = line.session;
+    const { spec, sessionId, stoppedAt, given } = line.session;
+    if (given !== null) return { ...line, outcome: givenOutcome(line.players), before: before.get(sessionId) ?? null };
     const atMs = stoppedAt?.getTime();
     const table = playSession(spec, entrants, shots, { seed: seedOf(sessionId), ...(atMs === undefined ? {} : { atMs }) });
     return { ...line, outcome: outcomeOf(spec, table), before: line.players.length === 1 ? (before.get(sessionId) ?? null) : null };

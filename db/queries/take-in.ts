@@ -143,10 +143,12 @@ async function holdWithFacts(tx: Db, { academyId }: Actor, sessionId: string, ev
 
 async function placesOf(tx: Db, { academyId }: Actor, sessionId: string): Promise<Places> {
   const [found] = await tx
-    .select({ spec: session.spec })
+    .select({ spec: session.spec, given: session.given })
     .from(session)
     .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
-  const { spec } = found!;
+  const { spec, given } = found!;
+  // A result that was noted by hand takes no balls.
+  if (given !== null) return new Set();
   return spec.open ? 'open' : new Set(allStations(spec).map(({ key }) => key));
 }
 

@@ -99,6 +99,10 @@ export const session = pgTable(
       .array()
       .notNull()
       .default(sql`'{}'::text[]`),
+    /** The file by which it came in; null: it was played here. */
+    importId: uuid(),
+    /** A result without balls, as it was noted: the unit of the score as somebody wrote it; null: what was scored hangs on balls. */
+    given: text(),
     /** An older program ended it and kept no scores: they are still to be worked out (`settleDue`). */
     scoresDue: boolean().notNull().default(false),
   },

@@ -4,5 +4,6 @@ export * from './games';
 export * from './hours';
 export * from './weeks';
 export * from './shots';
+export * from './imports';
 export * from './skill';
 export * from './limits';

@@ -24,9 +24,14 @@ export type ResultLine = {
   players: number;
 };
 
+/** A score with the unit that somebody wrote beside it: "7.5 s", "88%". */
+export function sayGiven(score: number, unit: string): string {
+  return unit === '%' ? `${score}%` : `${score} ${unit}`.trim();
+}
+
 /** A session that is over in figures and words; lengths as its first player reads them. */
 export function resultLine({ session, players, balls, outcome, before }: FinishedLine): ResultLine {
-  const { spec, sessionId, startedAt } = session;
+  const { spec, sessionId, startedAt, given } = session;
   const nameOf = (playerId: string) => players.find((player) => player.playerId === playerId)?.name ?? '';
   const system = players[0]?.units ?? 'imperial';
   const all = ballsOf(spec) * players.length;
@@ -36,9 +41,11 @@ export function resultLine({ session, players, balls, outcome, before }: Finishe
     title: spec.title,
     kind: spec.scoring.scheme,
     atMs: startedAt.getTime(),
-    ...sayOutcome(spec, outcome, nameOf, system),
+    ...(given !== null && session.gameId === null
+      ? { figure: sayGiven(outcome.scores[0]?.score ?? 0, given), words: '' }
+      : sayOutcome(spec, outcome, nameOf, system)),
     change: before ? sayChange(spec, before, system) : '',
-    balls: outcome.through ? counted(balls, 'ball') : `${balls} of ${counted(all, 'ball')}, stopped`,
+    balls: given !== null ? 'noted by hand' : session.gameId === null && spec.open ? counted(balls, 'ball') : outcome.through ? counted(balls, 'ball') : `${balls} of ${counted(all, 'ball')}, stopped`,
     met: players.length === 1 ? (outcome.scores[0]?.met ?? null) : null,
     players: players.length,
   };

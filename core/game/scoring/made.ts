@@ -4,6 +4,7 @@ import { ladder } from './ladder';
 import { nearestWins } from './nearest-wins';
 import { streak } from './streak';
 import { totalLeft } from './total-left';
+import { unscored } from './unscored';
 import type { Scoring } from '.';
 
 /** Ways of scoring for games that are made to order. Whoever makes the game sizes the zones. */
@@ -38,3 +39,6 @@ export const climbOf = (system: UnitSystem, putts: boolean, mostBalls: number): 
 
 /** The nearest of each shot takes a point; all balls are played. */
 export const nearestOfEach = (system: UnitSystem): Scoring => ({ ...nearestWins.fresh(system), firstTo: null });
+
+/** Nothing is scored: balls that came in without a game. */
+export const notScored = (): Scoring => unscored.fresh('imperial');

@@ -1,0 +1,46 @@
+import { pipeline } from 'node:stream/promises';
+import { Readable } from 'node:stream';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import { getTableColumns, getTableName } from 'drizzle-orm';
+import type { PgTable } from 'drizzle-orm/pg-core';
+import type { Pool, PoolClient } from 'pg';
+import { from } from 'pg-copy-streams';
+import type { Db } from './client';
+import { columnName } from './queries/rows';
+import * as schema from './schema';
+
+/** Many rows into a table by COPY, in the transaction of whoever asks. @param rows all with the same keys, as drizzle has them */
+export type Copy = <T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]) => Promise<void>;
+
+/** A transaction that can also copy. What is thrown in it takes it back. */
+export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy) => Promise<T>): Promise<T> {
+  const client = await (db as Db & { $client: Pool }).$client.connect();
+  try {
+    return await drizzle(client, { schema, casing: 'snake_case' }).transaction((tx) => run(tx, copyBy(client)));
+  } finally {
+    client.release();
+  }
+}
+
+const copyBy =
+  (client: PoolClient): Copy =>
+  async (table, rows) => {
+    if (rows.length === 0) return;
+    const keys = Object.keys(rows[0]!);
+    const columns = getTableColumns(table);
+    const names = keys.map((key) => `"${columnName(table, key)}"`).join(', ');
+    const cells = keys.map((key) => {
+      const column = columns[key]!;
+      return (value: unknown) => (value === null || value === undefined ? '\\N' : escaped(asText(column.mapToDriverValue(value))));
+    });
+    const lines = rows.map((row) => cells.map((cell, i) => cell((row as Record<string, unknown>)[keys[i]!])).join('\t'));
+    await pipeline(Readable.from(`${lines.join('\n')}\n`), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
+  };
+
+function asText(value: unknown): string {
+  if (value instanceof Date) return value.toISOString();
+  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+}
+
+/** What the text form of COPY would take for an end of a cell or a row. */
+const escaped = (text: string) => text.replaceAll(/[\\\n\r\t]/g, (sign) => ({ '\\': '\\\\', '\n': '\\n', '\r': '\\r', '\t': '\\t' })[sign]!);

@@ -1,0 +1,409 @@
+import { randomUUID } from 'node:crypto';
+import { group } from 'd3-array';
+import { allStations } from '@/core/game/station';
+import type { GameSpec } from '@/core/game/spec';
+import { asCounted, withoutGame } from '@/core/imports/kept';
+import { goalMet } from '@/core/play/play';
+import { EVENT_VERSION } from '@/core/shot/read-event';
+import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { actorName, type Actor } from '../actor';
+import type { Db } from '../client';
+import { withCopy, type Copy } from '../copy';
+import { club, gameVersion, importFile, importRow, importSession, player, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { newestVersions } from './game-versions';
+import { idFrom, idOfName, type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
+import { playersCount, projectAgain, projection, settle, stationsOf, type Held, type NewEvent } from './projection';
+
+/*
+ * Rows that stand aside become sessions, events and balls, some sessions at a time, each time in one transaction: whoever asks goes on until none is
+ * left, and nobody else has to wait. Taking a file back goes the same way.
+ */
+
+/** So many rows are kept at once; a session is never cut. */
+const ROWS_AT_ONCE = 2000;
+/** So many sessions are taken back at once. */
+const SESSIONS_AT_ONCE = 100;
+/** More balls than this in one session are refused: nobody hits them. */
+export const MOST_IN_SESSION = 3000;
+const NO_TITLE = 'Balls from a file';
+
+/** How far a file has come, and how many rows, or sessions, are still to go. */
+export type ImportStep = Pick<ImportRow, 'state' | 'kept' | 'known' | 'refused'> & { left: number };
+
+type Row = { sessionId: string; line: number; playerId: string; says: Says };
+type Sums = { kept: number; known: number; refused: number };
+const NONE: Sums = { kept: 0, known: 0, refused: 0 };
+
+const one = ({ academyId }: Actor, importId: string) => and(eq(importFile.academyId, academyId), eq(importFile.importId, importId));
+const aside = ({ academyId }: Actor, importId: string) => and(eq(importRow.academyId, academyId), eq(importRow.importId, importId));
+
+/** Keeps the next rows of a file that stand aside. @returns null where there is nothing to keep of it */
+export async function keepRows(db: Db, actor: Actor, importId: string): Promise<ImportStep | null> {
+  return withCopy(db, async (tx, copy) => {
+    const [file] = await tx.select().from(importFile).where(one(actor, importId)).for('no key update');
+    if (!file || file.state === 'undoing' || file.state === 'undone') return null;
+    const next = await nextRows(tx, actor, importId);
+    const sums = next.rows.length === 0 ? NONE : await keep(tx, copy, actor, file, next.rows);
+    const left = await tx.$count(importRow, aside(actor, importId));
+    const [after] = await tx
+      .update(importFile)
+      .set({
+        state: left === 0 ? 'kept' : 'keeping',
+        kept: file.kept + sums.kept,
+        known: file.known + sums.known,
+        refused: file.refused + sums.refused + next.tooLong,
+      })
+      .where(one(actor, importId))
+      .returning();
+    return { ...after!, left };
+  });
+}
+
+/** The next rows, of whole sessions, taken from where they stood aside. Of a session that is too long there are none: they are counted. */
+async function nextRows(tx: Db, actor: Actor, importId: string): Promise<{ rows: Row[]; tooLong: number }> {
+  const sessions = await tx
+    .select({ id: importRow.sessionId, rows: sql<number>`count(*)::int` })
+    .from(importRow)
+    .where(aside(actor, importId))
+    .groupBy(importRow.sessionId)
+    .orderBy(asc(importRow.sessionId))
+    .limit(ROWS_AT_ONCE / 4);
+  let sum = 0;
+  const next = sessions.filter(({ rows }, i) => (sum += rows) <= ROWS_AT_ONCE || i === 0);
+  const long = next.filter(({ rows }) => rows > MOST_IN_SESSION);
+  const of = (some: typeof sessions) => and(aside(actor, importId), inArray(importRow.sessionId, some.map(({ id }) => id)));
+  await tx.delete(importRow).where(of(long));
+  const { sessionId, line, playerId, says } = importRow;
+  const rows = await tx.delete(importRow).where(of(next)).returning({ sessionId, line, playerId, says });
+  return { rows: (rows as Row[]).sort((one, other) => one.line - other.line), tooLong: long.reduce((all, one) => all + one.rows, 0) };
+}
+
+async function keep(tx: Db, copy: Copy, actor: Actor, file: ImportRow, rows: readonly Row[]): Promise<Sums> {
+  const here = await tx
+    .select()
+    .from(session)
+    .where(and(eq(session.academyId, actor.academyId), inArray(session.sessionId, [...new Set(rows.map((row) => row.sessionId))])))
+    .orderBy(asc(session.sessionId))
+    .for('no key update');
+  const known = new Map(here.map((row) => [row.sessionId, row]));
+  const games = await gamesNamed(tx, actor, [...new Set(rows.map(({ says }) => says.title))]);
+  const levels = await levelsOf(tx, actor, rows);
+  const context = { tx, copy, actor, file, known, games, levels };
+  return file.kind === 'balls' ? keepBalls(context, rows as never) : keepScores(context, rows as never);
+}
+
+type Context = {
+  tx: Db;
+  copy: Copy;
+  actor: Actor;
+  file: ImportRow;
+  known: ReadonlyMap<string, typeof session.$inferSelect>;
+  games: ReadonlyMap<string, GameKnown[]>;
+  levels: ReadonlyMap<string, number>;
+};
+type GameKnown = { gameId: string; version: number; spec: GameSpec; newest: boolean };
+
+/** Games of the academy by their titles, in all their versions. */
+async function gamesNamed(tx: Db, actor: Actor, titles: readonly string[]): Promise<Map<string, GameKnown[]>> {
+  const title = sql<string>`${gameVersion.spec} ->> 'title'`;
+  const newest = newestVersions(tx, actor);
+  const rows = await tx
+    .select({ gameId: gameVersion.gameId, version: gameVersion.version, spec: gameVersion.spec, newest: newest.version })
+    .from(gameVersion)
+    .innerJoin(newest, eq(newest.gameId, gameVersion.gameId))
+    .where(and(eq(gameVersion.academyId, actor.academyId), inArray(title, [...titles])));
+  return group(
+    rows.map((row) => ({ ...row, newest: row.newest === row.version })),
+    ({ spec }) => spec.title,
+  );
+}
+
+async function levelsOf(tx: Db, { academyId }: Actor, rows: readonly Row[]): Promise<Map<string, number>> {
+  const ids = [...new Set(rows.map(({ playerId }) => playerId))];
+  const found = await tx
+    .select({ id: player.playerId, level: player.level })
+    .from(player)
+    .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids)));
+  return new Map(found.map(({ id, level }) => [id, level]));
+}
+
+/** The game of ours that is meant, where it can be only one. */
+function gameMeant(games: readonly GameKnown[] = [], version: number | null): GameKnown | null {
+  const of = games.filter((game) => (version === null ? game.newest : game.version === version));
+  return of.length === 1 ? of[0]! : null;
+}
+
+type BallRow = Row & { says: SaysBall };
+
+async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Sums> {
+  const { tx, copy, actor, file, known, levels } = context;
+  const { academyId } = actor;
+  const sums = { kept: 0, known: 0, refused: 0 };
+  const byName = rows.map((row) => [shotIdOf(row), row] as const);
+  const ids = withTwins(byName);
+  const before = new Set<string>();
+  for (let i = 0; i < ids.length; i += 1000) {
+    const found = await tx
+      .selectDistinct({ id: shotEvent.shotId })
+      .from(shotEvent)
+      .where(and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, ids.slice(i, i + 1000).map(([id]) => id))));
+    for (const { id } of found) before.add(id);
+  }
+  const fresh = ids.filter(([id]) => !before.has(id) && before.add(id));
+  sums.known = ids.length - fresh.length;
+  const bags = await bagsOf(tx, actor, rows);
+  const opened: (typeof session.$inferInsert)[] = [];
+  const seats: (typeof sessionPlayer.$inferInsert)[] = [];
+  const events: NewEvent[] = [];
+  const balls: ReturnType<typeof projection> = [];
+  const again: string[] = [];
+  const touched: string[] = [];
+  const receivedAt = new Date();
+  for (const [sessionId, said] of group(fresh, ([, row]) => row.sessionId)) {
+    const was = known.get(sessionId);
+    // What was played here is not added to by a file, and a result that was noted has no balls.
+    if ((was && was.importId === null) || was?.given != null) {
+      sums.refused += said.length;
+      continue;
+    }
+    sums.kept += said.length;
+    touched.push(sessionId);
+    const times = said.map(([, { says }]) => Date.parse(says.shot.playedAt));
+    const { spec, gameId, gameVersion: version } = was ?? gameOf(context, said.map(([, row]) => row));
+    const startedAt = new Date(Math.min(...times, receivedAt.getTime(), was?.startedAt.getTime() ?? Infinity));
+    const stoppedAt = new Date(Math.max(Math.min(Math.max(...times), receivedAt.getTime()), was?.stoppedAt?.getTime() ?? 0));
+    const count = said.reduce((sum, [, { says }]) => sum + says.shot.nBalls, 0);
+    if (was) {
+      await tx
+        .update(session)
+        .set({ startedAt, stoppedAt, balls: was.balls + count })
+        .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
+    } else
+      opened.push({ academyId, sessionId, gameId, gameVersion: version, spec, startedAt, stoppedAt, importId: file.importId, balls: count, overFrom: 0 });
+    const held: Held = { sessionId, startedAt, conditions: was?.conditions ?? {} };
+    const places = was ? await placesBefore(tx, actor, sessionId) : { seats: [], turn: new Map<string, number>(), ball: new Map<string, number>() };
+    const who = [...new Set(said.map(([, { playerId }]) => playerId))].filter((id) => !places.seats.includes(id));
+    who.forEach((playerId, i) =>
+      seats.push({ academyId, sessionId, playerId, position: places.seats.length + i, level: levels.get(playerId) ?? 0 }),
+    );
+    const own = said.map(([shotId, row], i) => eventOf(shotId, row, { sessionId, file, actor, places, receivedAt, bags, seq: i }));
+    events.push(...own);
+    if (gameId !== null || was) again.push(sessionId);
+    balls.push(...projection(academyId, held, was ? await stationsOf(tx, actor, sessionId) : [], own));
+  }
+  await copy(session, opened);
+  await copy(sessionPlayer, seats);
+  await copy(importSession, touched.map((sessionId) => ({ academyId, importId: file.importId, sessionId })));
+  const { rows: numbers } = await tx.execute<{ n: string }>(
+    sql`select nextval(pg_get_serial_sequence('shot_event', 'server_seq')) as n from generate_series(1, ${events.length})`,
+  );
+  const seqOf = new Map(events.map(({ shotId }, i) => [shotId, Number(numbers[i]!.n)]));
+  await copy(shotEvent, events.map((event) => ({ ...event, serverSeq: seqOf.get(event.shotId)! }) as typeof shotEvent.$inferInsert));
+  await copy(shot, balls.map((ball) => ({ ...ball, serverSeq: seqOf.get(ball.shotId)! })));
+  for (const sessionId of again) await settleAgain(tx, actor, sessionId);
+  const whose = [...new Set(balls.map(({ playerId }) => playerId))];
+  if (whose.length > 0) await tx.execute(playersCount(academyId, whose));
+  return sums;
+}
+
+/** A game that was played to its end was not stopped. */
+async function settleAgain(tx: Db, actor: Actor, sessionId: string): Promise<void> {
+  await settle(tx, actor, sessionId);
+  const through = await tx
+    .update(session)
+    .set({ stoppedAt: null })
+    .where(and(eq(session.academyId, actor.academyId), eq(session.sessionId, sessionId), isNotNull(session.completedAt)))
+    .returning({ id: session.sessionId });
+  if (through.length > 0) await settle(tx, actor, sessionId);
+}
+
+/** The id a ball has by its name in the file; without one, by all that it says. */
+function shotIdOf({ sessionId, playerId, says: { id, shot: facts } }: BallRow): string {
+  return id === null ? idFrom('ball', sessionId, playerId, JSON.stringify(facts)) : idOfName(id, 'ball', sessionId, playerId);
+}
+
+/** Balls without a name that say the same are different ones all the same: they are counted. */
+function withTwins(named: readonly (readonly [string, BallRow])[]): (readonly [string, BallRow])[] {
+  const seen = new Map<string, number>();
+  return named.map(([id, row]) => {
+    if (row.says.id !== null) return [id, row] as const;
+    const n = seen.get(id) ?? 0;
+    seen.set(id, n + 1);
+    return [n === 0 ? id : idFrom('twin', id, n), row] as const;
+  });
+}
+
+/** The game that balls of one session were played in: one of ours, where its name and all stations are; else only its name is kept. */
+function gameOf({ games }: Context, rows: readonly BallRow[]) {
+  const { title, version } = rows[0]!.says;
+  const meant = gameMeant(games.get(title), version);
+  const stations = new Set(meant ? allStations(meant.spec).map(({ key }) => key) : []);
+  if (meant && (meant.spec.open || rows.every(({ says }) => stations.has(says.shot.stationKey))))
+    return { gameId: meant.gameId, gameVersion: meant.version, spec: meant.spec };
+  return { gameId: null, gameVersion: null, spec: withoutGame(title || NO_TITLE) };
+}
+
+type Places = { seats: string[]; turn: Map<string, number>; ball: Map<string, number> };
+
+/** How far balls are counted in a session that is there already. */
+async function placesBefore(tx: Db, { academyId }: Actor, sessionId: string): Promise<Places> {
+  const seats = await tx
+    .select({ id: sessionPlayer.playerId })
+    .from(sessionPlayer)
+    .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)));
+  const counted = await tx
+    .select({ playerId: shot.playerId, key: shot.stationKey, turn: sql<number>`max(${shot.turnNo})`, ball: sql<number>`max(${shot.ballNo})` })
+    .from(shot)
+    .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId)))
+    .groupBy(shot.playerId, shot.stationKey);
+  const turn = new Map<string, number>();
+  for (const row of counted) turn.set(row.playerId, Math.max(turn.get(row.playerId) ?? -1, row.turn));
+  return { seats: seats.map(({ id }) => id), turn, ball: new Map(counted.map((row) => [`${row.playerId} ${row.key}`, row.ball])) };
+}
+
+/** The clubs of players, by what they call them. */
+async function bagsOf(tx: Db, { academyId }: Actor, rows: readonly BallRow[]): Promise<Map<string, string>> {
+  if (rows.every(({ says }) => says.shot.clubLabel === null)) return new Map();
+  const clubs = await tx
+    .select({ playerId: club.playerId, clubId: club.clubId, label: club.label })
+    .from(club)
+    .where(and(eq(club.academyId, academyId), inArray(club.playerId, [...new Set(rows.map(({ playerId }) => playerId))])));
+  return new Map(clubs.map(({ playerId, clubId, label }) => [`${playerId} ${label.toLowerCase()}`, clubId]));
+}
+
+type For = { sessionId: string; file: ImportRow; actor: Actor; places: Places; receivedAt: Date; bags: ReadonlyMap<string, string>; seq: number };
+
+/** The event that records a ball of a file, with its place counted where the file does not say it. */
+function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file, actor, places, receivedAt, bags, seq }: For): NewEvent {
+  const { shot: facts, turn, ball } = says;
+  const at = `${playerId} ${facts.stationKey}`;
+  const turnNo = turn ? facts.turnNo : (places.turn.get(playerId) ?? -1) + 1;
+  const ballNo = ball ? facts.ballNo : (places.ball.get(at) ?? 0) + 1;
+  places.turn.set(playerId, Math.max(places.turn.get(playerId) ?? -1, turnNo));
+  places.ball.set(at, Math.max(places.ball.get(at) ?? 0, ballNo));
+  const clubId = facts.clubLabel === null ? null : (bags.get(`${playerId} ${facts.clubLabel.toLowerCase()}`) ?? null);
+  return {
+    academyId: actor.academyId,
+    eventId: randomUUID(),
+    shotId,
+    sessionId,
+    version: EVENT_VERSION,
+    kind: 'record',
+    payload: { ...facts, playerId, sessionId, turnNo, ballNo, clubId },
+    actor: actorName(actor),
+    more: null,
+    deviceId: file.importId,
+    deviceSeq: seq,
+    deviceAt: receivedAt,
+    clockBehindMs: null,
+    receivedAt,
+  };
+}
+
+async function keepScores(context: Context, rows: readonly (Row & { says: SaysScore })[]): Promise<Sums> {
+  const { copy, actor, file, known, games, levels } = context;
+  const { academyId } = actor;
+  const fresh = [...new Map(rows.filter(({ sessionId }) => !known.has(sessionId)).map((row) => [row.sessionId, row])).values()];
+  const opened: (typeof session.$inferInsert)[] = [];
+  const seats: (typeof sessionPlayer.$inferInsert)[] = [];
+  for (const { sessionId, playerId, says } of fresh) {
+    const at = new Date(says.playedAt);
+    const meant = gameMeant(games.get(says.title), null);
+    const counted = meant && asCounted(meant.spec, says.score, says.unit);
+    const game = meant && counted !== null ? meant : null;
+    const spec = game?.spec ?? withoutGame(says.title);
+    const score = counted ?? says.score;
+    opened.push({
+      ...{ academyId, sessionId, spec, gameId: game?.gameId ?? null, gameVersion: game?.version ?? null },
+      ...{ startedAt: at, completedAt: at, importId: file.importId, given: says.unit, balls: 0 },
+    });
+    seats.push({
+      ...{ academyId, sessionId, playerId, position: 0, level: levels.get(playerId) ?? 0 },
+      ...{ score, met: game ? goalMet(spec, score) : null, coachNote: says.note },
+    });
+  }
+  await copy(session, opened);
+  await copy(sessionPlayer, seats);
+  await copy(importSession, opened.map(({ sessionId }) => ({ academyId, importId: file.importId, sessionId })));
+  return { kept: fresh.length, known: rows.length - fresh.length, refused: 0 };
+}
+
+/**
+ * Takes back the next of what came in with a file: its balls, the sessions that are empty then, and at the end the players who came with it and
+ * have nothing else. What somebody said since about its balls goes with them. @returns null where there is no such file
+ */
+export async function undoImport(db: Db, actor: Actor, importId: string): Promise<ImportStep | null> {
+  const { academyId } = actor;
+  return db.transaction(async (tx) => {
+    const [file] = await tx.select().from(importFile).where(one(actor, importId)).for('no key update');
+    if (!file) return null;
+    await tx.delete(importRow).where(aside(actor, importId));
+    const within = and(eq(importSession.academyId, academyId), eq(importSession.importId, importId));
+    const next = await tx
+      .select({ id: importSession.sessionId })
+      .from(importSession)
+      .where(within)
+      .orderBy(asc(importSession.sessionId))
+      .limit(SESSIONS_AT_ONCE);
+    const whose = new Set<string>();
+    for (const { id } of next) for (const playerId of await takeBack(tx, actor, file, id)) whose.add(playerId);
+    if (whose.size > 0) await tx.execute(playersCount(academyId, [...whose]));
+    const left = await tx.$count(importSession, within);
+    if (left === 0) await withoutTraces(tx, actor, file);
+    const [after] = await tx
+      .update(importFile)
+      .set({ state: left === 0 ? 'undone' : 'undoing', ...(left === 0 ? { players: [] } : {}) })
+      .where(one(actor, importId))
+      .returning();
+    return { ...after!, left };
+  });
+}
+
+/** @returns the players whose balls went */
+async function takeBack(tx: Db, actor: Actor, file: ImportRow, sessionId: string): Promise<string[]> {
+  const { academyId } = actor;
+  const inSession = and(eq(session.academyId, academyId), eq(session.sessionId, sessionId));
+  const [held] = await tx.select().from(session).where(inSession).for('no key update');
+  const said = and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId));
+  const brought = await tx
+    .select({ shotId: shotEvent.shotId, playerId: sql<string>`${shotEvent.payload} ->> 'playerId'` })
+    .from(shotEvent)
+    .where(and(said, eq(shotEvent.deviceId, file.importId)));
+  const whose = [...new Set(brought.map(({ playerId }) => playerId))];
+  const others = held?.given === null && brought.length < (await tx.$count(shotEvent, and(said, eq(shotEvent.kind, 'record'))));
+  if (!others) {
+    await tx.delete(session).where(inSession);
+    return whose;
+  }
+  await tx.delete(shotEvent).where(and(said, inArray(shotEvent.shotId, brought.map(({ shotId }) => shotId))));
+  await tx
+    .delete(sessionPlayer)
+    .where(
+      and(
+        eq(sessionPlayer.academyId, academyId),
+        eq(sessionPlayer.sessionId, sessionId),
+        sql`not exists (select 1 from shot_event e where e.academy_id = ${academyId} and e.session_id = ${sessionId} and e.kind = 'record'
+          and e.payload ->> 'playerId' = ${sessionPlayer.playerId}::text)`,
+      ),
+    );
+  await projectAgain(tx, actor, held!);
+  await tx
+    .delete(importSession)
+    .where(and(eq(importSession.academyId, academyId), eq(importSession.importId, file.importId), eq(importSession.sessionId, sessionId)));
+  return whose;
+}
+
+/** Players who came with a file, and of whom nothing else is known. */
+async function withoutTraces(tx: Db, { academyId }: Actor, { players }: ImportRow): Promise<void> {
+  if (players.length === 0) return;
+  await tx.delete(player).where(
+    and(
+      eq(player.academyId, academyId),
+      inArray(player.playerId, players),
+      sql`not exists (select 1 from session_player s where s.academy_id = ${academyId} and s.player_id = ${player.playerId})`,
+      sql`not exists (select 1 from hour_player h where h.academy_id = ${academyId} and h.player_id = ${player.playerId})`,
+      sql`not exists (select 1 from weeks_player w where w.academy_id = ${academyId} and w.player_id = ${player.playerId})`,
+      sql`not exists (select 1 from player_link l where l.academy_id = ${academyId} and l.player_id = ${player.playerId})`,
+    ),
+  );
+}

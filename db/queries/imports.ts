@@ -1,0 +1,184 @@
+import { createHash } from 'node:crypto';
+import { batchReader, type Batch, type KeptRow } from '@/core/imports/batch';
+import type { TableKind } from '@/core/imports/fields';
+import type { Mapping } from '@/core/imports/mapping';
+import type { TableProblem } from '@/core/formats/row-reader';
+import { newPlayer } from '@/core/people/player';
+import type { Shot } from '@/core/shot/shot';
+import { dayIn } from '@/core/units/day';
+import { and, arrayContains, arrayContained, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { actorName, type Actor } from '../actor';
+import type { Db } from '../client';
+import { withCopy } from '../copy';
+import { academy, importFile, importRow, player } from '../schema';
+
+/*
+ * Files of balls and scores: their rows are sent in batches and stand aside (`import_row`) until they are kept (import-keep.ts). Ids are made of what
+ * a row says, so that the same file twice changes nothing.
+ */
+
+export type ImportRow = typeof importFile.$inferSelect;
+
+/** A ball of a file: the fact, what it is called there, and where it belongs. */
+export type SaysBall = {
+  shot: Omit<Shot, 'shotId' | 'playerId' | 'sessionId' | 'clubId'>;
+  /** As the file calls it; null: it has no name. */
+  id: string | null;
+  title: string;
+  /** Of a game of ours, as the file says it. */
+  version: number | null;
+  /** What of its place the file says; what it does not is counted. */
+  turn: boolean;
+  ball: boolean;
+};
+/** A result of a file. */
+export type SaysScore = { playedAt: string; title: string; score: number; unit: string; note: string };
+export type Says = SaysBall | SaysScore;
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
+
+/** An id made of words: always the same of the same (version 8 of RFC 9562). */
+export function idFrom(...words: readonly (string | number | null)[]): string {
+  const hex = createHash('sha256').update(JSON.stringify(words)).digest('hex');
+  const variant = ((Number.parseInt(hex[16]!, 16) & 3) | 8).toString(16);
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-${variant}${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+/** The id that a file's own name of something has here: itself where it is one already. */
+export const idOfName = (name: string, ...within: readonly string[]): string =>
+  UUID.test(name) ? name.toLowerCase() : idFrom(name, ...within);
+
+/** What is known of a file before its rows come. */
+export type ImportStart = {
+  importId: string;
+  kind: TableKind;
+  fileName: string;
+  columns: readonly string[];
+  mapping: Mapping;
+  /** Players whom nobody knows yet. */
+  players: readonly { playerId: string; name: string }[];
+};
+
+/** Begins to take in a file, with the players who come with it; saying it twice begins it once. */
+export async function startImport(db: Db, actor: Actor, { importId, kind, fileName, columns, mapping, players }: ImportStart): Promise<void> {
+  const { academyId } = actor;
+  // A name stands with its player, and nowhere else.
+  const { player: _name, ...all } = mapping.all;
+  await db.transaction(async (tx) => {
+    const [coach] = await tx.select({ units: academy.units }).from(academy).where(eq(academy.academyId, academyId));
+    const rows = players.map(({ playerId, name }) => {
+      const { clubs: _none, ...fields } = newPlayer(name, coach!.units);
+      return { academyId, playerId, ...fields };
+    });
+    const made = rows.length === 0 ? [] : await tx.insert(player).values(rows).onConflictDoNothing().returning({ id: player.playerId });
+    await tx
+      .insert(importFile)
+      .values({
+        academyId,
+        importId,
+        kind,
+        fileName,
+        columns: [...columns],
+        mapping: { ...mapping, all },
+        players: made.map(({ id }) => id),
+        actor: actorName(actor),
+      })
+      .onConflictDoNothing();
+  });
+}
+
+const one = ({ academyId }: Actor, importId: string) => and(eq(importFile.academyId, academyId), eq(importFile.importId, importId));
+
+/** A file that was brought in; null if the academy has none of this id. */
+export async function getImport(db: Db, actor: Actor, importId: string): Promise<ImportRow | null> {
+  const [row] = await db.select().from(importFile).where(one(actor, importId));
+  return row ?? null;
+}
+
+/** The files that were brought in, the newest first. */
+export async function listImports(db: Db, actor: Actor, limit: number): Promise<ImportRow[]> {
+  return db.select().from(importFile).where(eq(importFile.academyId, actor.academyId)).orderBy(desc(importFile.createdAt)).limit(limit);
+}
+
+/** How the last file with these columns was read; null: there was none. */
+export async function mappingFor(db: Db, actor: Actor, columns: readonly string[]): Promise<Mapping | null> {
+  const same = [...columns];
+  const [row] = await db
+    .select({ mapping: importFile.mapping, columns: importFile.columns })
+    .from(importFile)
+    .where(and(eq(importFile.academyId, actor.academyId), arrayContains(importFile.columns, same), arrayContained(importFile.columns, same)))
+    .orderBy(desc(importFile.createdAt))
+    .limit(1);
+  return row && row.columns.length === same.length && row.columns.every((name, i) => name === same[i]) ? row.mapping : null;
+}
+
+/**
+ * Puts rows aside that were sent; the same ones may come twice. Each is read by the schema that guards every ball.
+ * @returns what is wrong with those that can't be kept; null where this file takes none
+ */
+export async function stageRows(db: Db, actor: Actor, importId: string, { columns, rows }: Batch): Promise<TableProblem[] | null> {
+  const { academyId } = actor;
+  return withCopy(db, async (tx, copy) => {
+    const [file] = await tx.select().from(importFile).where(one(actor, importId)).for('no key update');
+    if (file?.state !== 'coming') return null;
+    const [coach] = await tx.select({ timeZone: academy.timeZone }).from(academy).where(eq(academy.academyId, academyId));
+    const read = batchReader(file.kind, columns);
+    const problems: TableProblem[] = [];
+    const kept: KeptRow[] = [];
+    for (const { cells, line } of rows) {
+      const found = read(cells, line);
+      if ('kept' in found) kept.push(found.kept);
+      else problems.push(...found.problems);
+    }
+    const ids = [...new Set(kept.map((row) => row.player))].filter((id) => UUID.test(id));
+    const here = await tx
+      .select({ id: player.playerId })
+      .from(player)
+      .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids), isNull(player.erasedAt)));
+    const known = new Set(here.map(({ id }) => id));
+    const theirs = kept.filter(({ line, player: who }) => {
+      if (!known.has(who)) problems.push({ line, column: 'player', message: 'This player isn’t in the academy.' });
+      return known.has(who);
+    });
+    const lines = theirs.map(({ line }) => line);
+    const { rowCount } = await tx
+      .delete(importRow)
+      .where(and(eq(importRow.academyId, academyId), eq(importRow.importId, importId), inArray(importRow.line, lines)));
+    await copy(
+      importRow,
+      theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, coach!.timeZone) })),
+    );
+    await tx
+      .update(importFile)
+      .set({ rows: sql`${importFile.rows} + ${theirs.length - (rowCount ?? 0)}` })
+      .where(one(actor, importId));
+    return problems;
+  });
+}
+
+/** The session a row belongs to, and what it says. Balls that name none are those of a player's day in one game. */
+function placed(row: KeptRow, timeZone: string): { sessionId: string; says: Says } {
+  const day = dayIn(new Date(row.playedAt), timeZone);
+  if (row.kind === 'scores') {
+    const { game, score, unit = '', note = '', result_id: id } = row.result;
+    const playedAt = new Date(row.playedAt).toISOString();
+    const sessionId = id === undefined ? idFrom('result', row.player, playedAt, game, score, unit) : idOfName(id, 'result', row.player, playedAt, game);
+    return { sessionId, says: { playedAt, title: game, score, unit, note } };
+  }
+  const { shot, row: cells } = row.ball;
+  const { shotId: _shot, playerId: _player, sessionId: _session, clubId: _club, ...facts } = shot;
+  const { session_id: id, session, game = '' } = cells;
+  const sessionId =
+    id !== undefined ? idOfName(id, 'session', game) : session !== undefined ? idFrom('session', session, day, game) : idFrom('day', day, game, row.player);
+  return {
+    sessionId,
+    says: {
+      shot: { ...facts, playedAt: new Date(row.playedAt).toISOString() },
+      id: cells.shot_id ?? null,
+      title: game || session || '',
+      version: cells.game_version ?? null,
+      turn: cells.turn !== undefined,
+      ball: cells.ball !== undefined,
+    },
+  };
+}

@@ -1,0 +1,67 @@
+import { TABLE_KINDS } from '@/core/imports/fields';
+import { storedMappings } from '@/core/imports/mapping';
+import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { academyId, at, document } from './columns';
+import { session } from './games';
+import { player } from './people';
+
+/** How far a file has come: its rows are sent, then kept; all of it can be taken back. */
+export const IMPORT_STATES = ['coming', 'keeping', 'kept', 'undoing', 'undone'] as const;
+
+/** A file of balls or scores that somebody brought in. Its events say its id as their device. */
+export const importFile = pgTable(
+  'import_file',
+  {
+    academyId: academyId(),
+    importId: uuid().notNull(),
+    kind: text({ enum: TABLE_KINDS }).notNull(),
+    fileName: text().notNull(),
+    /** How its columns were called: the next file like it is read in the same way. */
+    columns: text().array().notNull(),
+    mapping: document(storedMappings).notNull(),
+    state: text({ enum: IMPORT_STATES }).notNull().default('coming'),
+    /** Rows that were sent. */
+    rows: integer().notNull().default(0),
+    /** Of these: balls or results that are kept, those that were there already, and those that can't be. */
+    kept: integer().notNull().default(0),
+    known: integer().notNull().default(0),
+    refused: integer().notNull().default(0),
+    /** Players who came in with it. */
+    players: uuid().array().notNull().default([]),
+    /** Who brought it in. */
+    actor: text().notNull(),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.importId] })],
+);
+
+/** A row that was sent and is not kept yet. */
+export const importRow = pgTable(
+  'import_row',
+  {
+    academyId: academyId(),
+    importId: uuid().notNull(),
+    sessionId: uuid().notNull(),
+    line: integer().notNull(),
+    playerId: uuid().notNull(),
+    /** What it says, in the shape of db/queries/imports.ts; rows do not stay for long. */
+    says: jsonb().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.importId, t.line] }),
+    index('import_row_by_session').on(t.academyId, t.importId, t.sessionId, t.line),
+    foreignKey({ columns: [t.academyId, t.importId], foreignColumns: [importFile.academyId, importFile.importId] }).onDelete('cascade'),
+    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
+  ],
+);
+
+/** The sessions in which something is by a file. */
+export const importSession = pgTable(
+  'import_session',
+  { academyId: academyId(), importId: uuid().notNull(), sessionId: uuid().notNull() },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.importId, t.sessionId] }),
+    foreignKey({ columns: [t.academyId, t.importId], foreignColumns: [importFile.academyId, importFile.importId] }).onDelete('cascade'),
+    foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
+  ],
+);
