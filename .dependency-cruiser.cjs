@@ -49,6 +49,7 @@ const FEATURES = {
   skill: ['forecast', 'form', 'games'],
   play: ['form', 'session'],
   players: ['form', 'session', 'skill'],
+  imports: ['form'],
   logbook: ['form', 'games', 'play', 'session'],
   plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],
   tools: ['form', 'greens', 'play', 'skill'],

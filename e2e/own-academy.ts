@@ -16,6 +16,7 @@ import { openDb } from '../db/client';
 import { saveGame } from '../db/queries/games';
 import { saveGreen } from '../db/queries/greens';
 import { saveHour } from '../db/queries/hours';
+import { startImport } from '../db/queries/imports';
 import { keepLink, keepReaderKey } from '../db/queries/links';
 import { savePlayer } from '../db/queries/players';
 import { saveNote, startSession } from '../db/queries/sessions';
@@ -52,7 +53,10 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId] = Array.from({ length: 8 }, () => randomUUID() as string);
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId] = Array.from(
+      { length: 9 },
+      () => randomUUID() as string,
+    );
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
     await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
     const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
@@ -65,6 +69,10 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       days: [{ hourId: randomUUID(), day: '2026-03-03', at: null, minutes: 30, aim: 'test' }],
     });
     await saveWeeks(db, actor, weeksId!, weeks, [playerId!], null);
+    await startImport(db, actor, {
+      ...{ importId: importId!, kind: 'scores', fileName: `${name} notes.csv`, columns: ['date'], players: [] },
+      mapping: { version: 1, kind: 'scores', header: true, columns: {}, all: {}, units: {}, dates: null },
+    });
     const seats = [playerId!, mateId!];
     await startSession(
       db,
@@ -111,6 +119,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       linkId: linkId!,
       hourId: hourId!,
       weeksId: weeksId!,
+      importId: importId!,
     };
     return { name, slug, email, academyId, ...ids, spec, hour, weeks, balls, linkToken: link.token, readerKey: reader.token };
   } finally {

@@ -9,9 +9,11 @@ import * as evidence from '@/db/queries/evidence';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
 import * as hours from '@/db/queries/hours';
+import { keepRows, undoImport } from '@/db/queries/import-keep';
+import { getImport, listImports, mappingFor, stageRows, startImport } from '@/db/queries/imports';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
-import { listTags, logbookCount, logbookPage, notesOfSessions, saveTags } from '@/db/queries/logbook';
+import { listTags, logbookCount, logbookPage, logbookShots, notesOfSessions, saveTags } from '@/db/queries/logbook';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as sessions from '@/db/queries/sessions';
@@ -34,14 +36,22 @@ export const QUERIES = {
   ...weeks,
   bestOfGames,
   carriedShots,
+  getImport,
+  keepRows,
   kitOf,
+  listImports,
   listTags,
   logbookCount,
   logbookPage,
+  logbookShots,
+  mappingFor,
   notesOfSessions,
   puttRuns,
   saveTags,
+  stageRows,
+  startImport,
   takeIn,
+  undoImport,
 };
 type Queries = typeof QUERIES;
 

@@ -61,6 +61,13 @@ test('what is given to whom', () => {
     'followWeeks',
     'archiveWeeks',
     'saveTags',
+    'startImport',
+    'stageRows',
+    'keepRows',
+    'undoImport',
+    'getImport',
+    'listImports',
+    'mappingFor',
   ]);
   expect(has('player').toSorted()).toEqual(
     [

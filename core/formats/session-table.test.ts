@@ -34,6 +34,7 @@ const session: SessionOut = {
   conditions: { stimpFt: 9.5, firmness: 'firm', wet: true },
   tags: ['league', 'night'],
   balls: 12,
+  given: null,
   outcome: {
     through: true,
     scores: [

@@ -13,6 +13,8 @@ export type SessionOut = {
   conditions: Conditions;
   tags: readonly string[];
   balls: number;
+  /** The unit of a result that was noted by hand and is of no game of ours; else null. */
+  given: string | null;
   outcome: Outcome;
   players: readonly { playerId: string; name: string; ownNote: string; coachNote: string }[];
 };
@@ -40,8 +42,8 @@ export const SESSION_TABLE_COLUMNS = [
 
 /** Sessions as CSV, a row for each who played. Lengths are in metres; `balls` are those of all. */
 export function writeSessionTable(sessions: readonly SessionOut[], withHead = true): string {
-  const rows = sessions.flatMap(({ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, outcome, players }) => {
-    const unit = schemeOf(spec.scoring).unit(spec.scoring);
+  const rows = sessions.flatMap(({ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, given, outcome, players }) => {
+    const unit = given ?? schemeOf(spec.scoring).unit(spec.scoring);
     return players.map(({ playerId, name, ownNote, coachNote }) => {
       const scored = outcome.scores.find((one) => one.playerId === playerId);
       return {

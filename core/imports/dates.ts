@@ -40,6 +40,12 @@ export function figuresOf(text: string): [first: number, second: number, separat
   return figures && [Number(figures[1]), Number(figures[2]), text.trim()[figures[1]!.length]!];
 }
 
+/** Whether a date in figures could be two. */
+export function isEither(text: string): boolean {
+  const [first, second] = figuresOf(text) ?? [13, 13];
+  return first <= 12 && second <= 12 && first !== second;
+}
+
 function partsOf(text: string, order: DateOrder | null): Parts | 'either' | null {
   const iso = YEAR_FIRST.exec(text);
   if (iso) return { year: Number(iso[1]), month: Number(iso[2]), day: Number(iso[3]), rest: iso[4] ?? '' };

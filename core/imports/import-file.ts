@@ -6,7 +6,8 @@ import { unitOf } from '../golf/shot-types';
 import { formatLength } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import { BATCH_ROWS, batchReader, MOST_PLAYERS, MOST_ROWS, type Batch, type KeptRow } from './batch';
-import { fieldNamed, fieldsOf, NEEDED } from './fields';
+import { isEither } from './dates';
+import { fieldNamed, fieldsOf, NEEDED, type TableKind } from './fields';
 import { guessMapping, type Mapping } from './mapping';
 import { fieldOfColumn, needsUnit, rewriter, type Given } from './rewrite';
 
@@ -31,6 +32,8 @@ export type Look = {
   missing: readonly string[];
   /** Lengths of which nobody knows the unit. */
   unitless: readonly string[];
+  /** Whether dates could be read in two ways. */
+  eitherDate: boolean;
 };
 
 const SHOWN = 8;
@@ -81,10 +84,12 @@ export class ImportFile {
     return this.head.map((_, i) => rows.map(({ cells }) => cells[i]?.trim() ?? '').find(Boolean) ?? '');
   }
 
-  guess(): Mapping {
+  /** How it is probably to be read. @param as what it is said to hold */
+  guess(as?: TableKind): Mapping {
     return guessMapping(
       this.head,
       this.#rows.slice(1, 2000).map(({ cells }) => cells),
+      as,
     );
   }
 
@@ -122,9 +127,10 @@ export class ImportFile {
       .filter(({ name, reads }) => reads === 'length' && mapping.columns[name] !== undefined && !mapping.units[name])
       .filter(({ name }) => needsUnit(body.map((row) => this.#cells(row)[mapping.columns[name]!] ?? '')))
       .map(({ name }) => name);
-    const look = { rows: body.length, good: 0, bad: 0, badRows: [] as BadRow[], shown: [] as RowShown[], missing, unitless };
+    const eitherDate = mapping.dates === null && body.some((row) => isEither(this.#cells(row)[mapping.columns.played_at ?? -1] ?? ''));
+    const look = { rows: body.length, good: 0, bad: 0, badRows: [] as BadRow[], shown: [] as RowShown[], missing, unitless, eitherDate };
     const players = new Map<string, number>();
-    if (missing.length > 0 || unitless.length > 0) return { ...look, players: [] };
+    if (missing.length > 0 || unitless.length > 0 || eitherDate) return { ...look, players: [] };
     let done = 0;
     for (const one of this.#read(mapping, given)) {
       if (++done % BREATH === 0) yield done / body.length;
@@ -149,7 +155,10 @@ export class ImportFile {
       problems: problems.map(({ column, message }) => {
         const field = fieldOfColumn(mapping, column);
         const label = fieldNamed(mapping.kind, field)?.label;
-        return { field, message: label && message.startsWith(column) ? `${label}${message.slice(column.length)}` : message };
+        if (!label || !message.startsWith(column)) return { field, message };
+        // As people say the words of the vocabulary.
+        const words = message.includes('isn’t one of') ? message.replaceAll('_', ' ') : message;
+        return { field, message: `${label}:${words.slice(column.length)}.` };
       }),
     };
   }

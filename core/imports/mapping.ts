@@ -72,11 +72,14 @@ export function orderOf(dates: readonly string[]): DateOrder | null {
   return figures.length > 0 && figures.every(([, , between]) => between === '.') ? 'dmy' : null;
 }
 
-/** What a table seems to hold, by the names of its columns and its first rows: as far as they say it. */
-export function guessMapping(head: readonly string[], rows: readonly (readonly string[])[]): Mapping {
+/**
+ * What a table seems to hold, by the names of its columns and its first rows: as far as they say it.
+ * @param as what it is said to hold; without it that is guessed too
+ */
+export function guessMapping(head: readonly string[], rows: readonly (readonly string[])[], as?: TableKind): Mapping {
   const header = looksLikeHead(head);
   const names = header ? head : head.map(() => '');
-  const kind = header && !finds('balls', names).shot_type && !finds('balls', names).distance && finds('scores', names).score ? 'scores' : 'balls';
+  const kind = as ? as : header && !finds('balls', names).shot_type && !finds('balls', names).distance && finds('scores', names).score ? 'scores' : 'balls';
   const columns = Object.fromEntries(
     Object.entries(finds(kind, names)).flatMap(([name, at]) => (at === undefined ? [] : [[name, at - 1] as const])),
   );

@@ -1,9 +1,12 @@
+import type { ShotOut } from '@/core/formats/shot-table-out';
 import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
+import { group } from 'd3-array';
 import { and, asc, desc, eq, exists, gte, ilike, inArray, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, player, session, sessionPlayer, shot } from '../schema';
 import { finishedLines, type FinishedLine } from './sessions';
+import { shotsOfSessions } from './shots';
 
 /** A moment to the microsecond, as its text says it and reads it again. */
 const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`;
@@ -78,13 +81,10 @@ function beyond(sort: LogbookSort, { by, sessionId }: LogbookPlace): SQL {
     : sql`(${session.startedAt}, ${session.sessionId}) > (${by}::timestamptz, ${sessionId}::uuid)`;
 }
 
-/** A page of the sessions that are over, and where the next one begins; null: there is none. */
-export async function logbookPage(
-  db: Db,
-  actor: Actor,
-  filter: LogbookFilter,
-  { sort, after, limit }: { sort: LogbookSort; after: LogbookPlace | null; limit: number },
-): Promise<{ lines: FinishedLine[]; next: LogbookPlace | null }> {
+export type LogbookAt = { sort: LogbookSort; after: LogbookPlace | null; limit: number };
+
+/** Sessions that are over, in their order from a place on, and where the next ones begin; null: there are none. */
+async function sessionsFrom(db: Db, actor: Actor, filter: LogbookFilter, { sort, after, limit }: LogbookAt) {
   const { by, order } = ORDER[sort];
   const rows = await db
     .select({ session, by })
@@ -95,12 +95,44 @@ export async function logbookPage(
   const shown = rows.slice(0, limit);
   const last = shown.at(-1);
   return {
-    lines: await finishedLines(
-      db,
-      actor,
-      shown.map((row) => row.session),
-    ),
+    sessions: shown.map((row) => row.session),
     next: rows.length > limit && last ? { by: last.by, sessionId: last.session.sessionId } : null,
+  };
+}
+
+/** A page of the sessions that are over, and where the next one begins; null: there is none. */
+export async function logbookPage(
+  db: Db,
+  actor: Actor,
+  filter: LogbookFilter,
+  at: LogbookAt,
+): Promise<{ lines: FinishedLine[]; next: LogbookPlace | null }> {
+  const { sessions, next } = await sessionsFrom(db, actor, filter, at);
+  return { lines: await finishedLines(db, actor, sessions), next };
+}
+
+/** The balls of a page of sessions, as a table has them: session after session, each in the order of play. */
+export async function logbookShots(
+  db: Db,
+  actor: Actor,
+  filter: LogbookFilter,
+  at: LogbookAt,
+): Promise<{ balls: ShotOut[]; next: LogbookPlace | null }> {
+  const { sessions, next } = await sessionsFrom(db, actor, filter, at);
+  const ids = sessions.map(({ sessionId }) => sessionId);
+  if (ids.length === 0) return { balls: [], next };
+  const shots = group(await shotsOfSessions(db, actor, ids), (one) => one.sessionId);
+  const people = await db
+    .selectDistinct({ playerId: player.playerId, name: player.name })
+    .from(sessionPlayer)
+    .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+    .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionPlayer.sessionId, ids)));
+  const names = new Map(people.map(({ playerId, name }) => [playerId, name]));
+  return {
+    balls: sessions.flatMap(({ sessionId, title, gameVersion }) =>
+      (shots.get(sessionId) ?? []).map((shot) => ({ shot, player: names.get(shot.playerId) ?? '', game: title, gameVersion })),
+    ),
+    next,
   };
 }
 

@@ -434,6 +434,8 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     session: row,
     players: rows.map((one) => one.player),
     entrants: rows.map((one) => asEntrant(one.entry)),
+    /** What each scored alone in a game played to its end, or as it was noted; null where that is not known. */
+    scores: rows.map(({ entry: { score, met } }) => ({ score, met })),
     /** The coach's own measures, for whoever has none. */
     coach: (await db.select().from(academy).where(eq(academy.academyId, actor.academyId)))[0]!,
     notes: rows.map((one): Notes => ({ own: one.entry.ownNote, coach: one.entry.coachNote })),

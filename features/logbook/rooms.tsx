@@ -41,15 +41,21 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
   const path = `/a/${slug}/logbook`;
   return (
     <div className="p-3 p-md-4">
-      <h1 className="mb-3">
-        Logbook{' '}
-        <span className="beside">
-          {found > COUNTED ? `more than ${COUNTED.toLocaleString('en')} sessions` : found > 0 && counted(found, 'session')}
-        </span>
-      </h1>
+      <div className={`${styles.head} mb-3`}>
+        <h1 className="mb-0">
+          Logbook{' '}
+          <span className="beside">
+            {found > COUNTED ? `more than ${COUNTED.toLocaleString('en')} sessions` : found > 0 && counted(found, 'session')}
+          </span>
+        </h1>
+        <Link href={`${path}/import`} className="btn btn-outline-dark no-print">
+          Import a file
+        </Link>
+      </div>
       {found === 0 && !narrowed ? (
         <p className="empty">
-          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here.
+          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here. Records
+          kept elsewhere come in as <Link href={`${path}/import`}>a file</Link>.
         </p>
       ) : (
         <LogbookFilters
@@ -70,6 +76,9 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
               )}
               <a href={`${path}/file${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
                 {narrowed ? 'Download these sessions' : 'Download all sessions'}
+              </a>
+              <a href={`${path}/shots${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
+                Download their balls
               </a>
               {next && (
                 <Link href={path + asLogbookQuery({ ...asked, after: next })} className="btn btn-outline-dark">

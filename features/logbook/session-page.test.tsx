@@ -18,6 +18,8 @@ const data = {
     startedAt,
     completedAt: startedAt,
     stoppedAt: null,
+    given: null,
+    importId: null,
     conditions: {},
     tags: [],
   },
@@ -26,6 +28,7 @@ const data = {
   notes: [{ own: '', coach: '' }],
   stations: [],
   shots: projectShots(events),
+  scores: [{ score: null, met: null }],
 } as unknown as Props['data'];
 const show = (log: Props['log']) => render(<SessionPage slug="here" data={data} log={log} bests={new Map()} timeZone="UTC" />);
 const said = (event: (typeof events)[number] | null) => ({ event, by: 'Ines', at: startedAt });

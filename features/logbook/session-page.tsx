@@ -11,6 +11,7 @@ import { counted } from '@/core/units/format';
 import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '@/core/units/say-moment';
 import { Changes } from './changes';
+import { GivenScore } from './given-score';
 import { SessionNotes } from './session-notes';
 import { SessionTags } from './session-tags';
 import { Board } from '../session/board';
@@ -27,7 +28,9 @@ type Props = {
 
 /** One session, as it ended or as it stands. */
 export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
-  const { session, players, entrants, notes, stations, shots } = data;
+  const { session, players, entrants, notes, stations, shots, scores } = data;
+  const { given } = session;
+  const withoutGame = session.importId !== null && session.gameId === null;
   const spec = onTheDay(session.spec, stations);
   const open = !session.completedAt && !session.stoppedAt;
   const table = playSession(spec, entrants, shots, {
@@ -63,19 +66,29 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
               <Link href={`/a/${slug}/players/${player.playerId}`}>{player.name}</Link> · {session.spec.title}
             </h1>
             <p className="small-print">
-              {[sayMoment(session.startedAt, timeZone), `version ${session.gameVersion}`, sayConditions(session.conditions)]
+              {[
+                sayMoment(session.startedAt, timeZone),
+                session.gameVersion !== null && `version ${session.gameVersion}`,
+                sayConditions(session.conditions),
+                session.importId !== null && 'from a file',
+              ]
                 .filter(Boolean)
                 .join(' · ')}
             </p>
-            <Summary
-              spec={spec}
-              standing={table.standings[i]!}
-              best={bests.get(player.playerId) ?? null}
-              system={player.units}
-              alone={!several}
-              going={open}
-              usual={usualLeft(entrants[i]!.level, allStations(spec))}
-            />
+            {given !== null ? (
+              <GivenScore session={session} {...scores[i]!} system={player.units} />
+            ) : (
+              <Summary
+                spec={spec}
+                standing={table.standings[i]!}
+                best={bests.get(player.playerId) ?? null}
+                system={player.units}
+                alone={!several}
+                going={open}
+                played={!withoutGame}
+                usual={usualLeft(entrants[i]!.level, allStations(spec))}
+              />
+            )}
           </section>
         ))}
       </div>
@@ -97,7 +110,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
               Correct balls
             </a>
           )}
-          {session.spec.open && shots.length > 0 && (
+          {session.spec.open && !withoutGame && shots.length > 0 && (
             <Link className="btn btn-outline-dark" href={`/a/${slug}/games/new?session=${session.sessionId}`}>
               Keep as a game
             </Link>

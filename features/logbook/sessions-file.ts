@@ -1,48 +1,61 @@
 import { writeSessionTable, type SessionOut } from '@/core/formats/session-table';
-import { readLogbookAsked, type LogbookPlace } from '@/core/logbook/asked';
+import { writeShotTable } from '@/core/formats/shot-table-out';
+import { readLogbookAsked, type LogbookAsked, type LogbookPlace } from '@/core/logbook/asked';
 import { requireCoach } from '@/server/actor';
-import type { FinishedLine } from '@/server/data';
+import type { Data, FinishedLine } from '@/server/data';
 
 /** So many sessions are read, written and forgotten at once. */
 const AT_ONCE = 200;
 
-/** The sessions that the logbook finds, as a table: read and sent piece by piece, however many they are. */
-export async function answerSessionsFile(slug: string, params: Record<string, unknown>): Promise<Response> {
+type Piece = { text: string; next: LogbookPlace | null };
+type Pieces = (data: Data, asked: Pick<LogbookAsked, 'filter' | 'sort'>, after: LogbookPlace | null, first: boolean) => Promise<Piece>;
+
+/** What the logbook finds as a table: read and sent piece by piece, however much it is. */
+async function answerFile(slug: string, params: Record<string, unknown>, name: string, piece: Pieces): Promise<Response> {
   const { data } = await requireCoach(slug);
-  const { filter, sort } = readLogbookAsked(params);
+  const asked = readLogbookAsked(params);
   const encoder = new TextEncoder();
   let [after, first]: [LogbookPlace | null, boolean] = [null, true];
   const body = new ReadableStream<Uint8Array>({
     async pull(controller) {
-      const page: Awaited<ReturnType<typeof data.logbookPage>> = await data.logbookPage(filter, { sort, after, limit: AT_ONCE });
-      const notes = await data.notesOfSessions(page.lines.map(({ session }) => session.sessionId));
-      controller.enqueue(
-        encoder.encode(
-          writeSessionTable(
-            page.lines.map((line) => sessionOut(line, notes)),
-            first,
-          ),
-        ),
-      );
-      [after, first] = [page.next, false];
+      const { text, next } = await piece(data, asked, after, first);
+      controller.enqueue(encoder.encode(text));
+      [after, first] = [next, false];
       if (!after) controller.close();
     },
   });
   return new Response(body, {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': 'attachment; filename="sessions.csv"',
+      'content-disposition': `attachment; filename="${name}"`,
       'cache-control': 'no-store',
     },
+  });
+}
+
+/** The sessions that the logbook finds, as a table. */
+export function answerSessionsFile(slug: string, params: Record<string, unknown>): Promise<Response> {
+  return answerFile(slug, params, 'sessions.csv', async (data, { filter, sort }, after, first) => {
+    const { lines, next } = await data.logbookPage(filter, { sort, after, limit: AT_ONCE });
+    const notes = await data.notesOfSessions(lines.map(({ session }) => session.sessionId));
+    return { text: writeSessionTable(lines.map((line) => sessionOut(line, notes)), first), next };
+  });
+}
+
+/** The balls of these sessions, as a shot table: it can be brought in again. */
+export function answerShotsFile(slug: string, params: Record<string, unknown>): Promise<Response> {
+  return answerFile(slug, params, 'shots.csv', async (data, { filter, sort }, after, first) => {
+    const { balls, next } = await data.logbookShots(filter, { sort, after, limit: AT_ONCE });
+    return { text: writeShotTable(balls, first), next };
   });
 }
 
 type Notes = { sessionId: string; playerId: string; ownNote: string; coachNote: string };
 
 function sessionOut({ session, players, balls, outcome }: FinishedLine, notes: readonly Notes[]): SessionOut {
-  const { sessionId, startedAt, gameVersion, spec, conditions, tags } = session;
+  const { sessionId, startedAt, gameId, gameVersion, spec, conditions, tags, given } = session;
   return {
-    ...{ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, outcome },
+    ...{ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, outcome, given: gameId === null ? given : null },
     players: players.map(({ playerId, name }) => {
       const said = notes.find((one) => one.sessionId === sessionId && one.playerId === playerId);
       return { playerId, name, ownNote: said?.ownNote ?? '', coachNote: said?.coachNote ?? '' };

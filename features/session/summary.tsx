@@ -28,12 +28,14 @@ type Props = {
   alone?: boolean;
   /** Whether the session can still be gone on with. */
   going?: boolean;
+  /** Whether a game of ours was played; else the balls came in without one. */
+  played?: boolean;
   /** Within what half of the balls of the player's level stop, in metres, by the station's key, as far as that is known. */
   usual?: Readonly<Record<string, number>>;
 };
 
 /** What came of a game: the score, against goal and best; the tape; station by station. */
-export function Summary({ spec, standing, best, system, alone = true, going = false, usual = {} }: Props) {
+export function Summary({ spec, standing, best, system, alone = true, going = false, played: inGame = true, usual = {} }: Props) {
   const { score, played, phases, notes, early } = standing;
   const scheme = schemeOf(spec.scoring);
   const unit = scheme.unit(spec.scoring);
@@ -87,7 +89,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
           ) : standing.over ? (
             alone && <BestLine spec={spec} score={score} best={best} system={system} />
           ) : (
-            <b>{spec.open ? 'an open game' : going ? 'not finished yet' : 'stopped early'}</b>
+            <b>{!inGame ? 'balls without a game' : spec.open ? 'an open game' : going ? 'not finished yet' : 'stopped early'}</b>
           )}
           <br />
           {spec.open || standing.phase.lots === null ? counted(played.length, 'ball') : `${played.length} of ${standing.turns} balls`}

@@ -1,0 +1,47 @@
+'use server';
+
+import * as z from 'zod';
+import { batchSchema, MOST_PLAYERS } from '@/core/imports/batch';
+import { TABLE_KINDS } from '@/core/imports/fields';
+import { mappingSchema } from '@/core/imports/mapping';
+import { filledLine, line } from '@/core/stored';
+import { askedAtDesk, atDesk, DONE, id } from '../form/at-desk';
+import { refused } from '../form/result';
+
+const columnsSchema = z.array(line(200)).max(80);
+const startSchema = z.strictObject({
+  importId: id,
+  kind: z.enum(TABLE_KINDS),
+  fileName: line(120),
+  columns: columnsSchema,
+  mapping: mappingSchema,
+  players: z.array(z.strictObject({ playerId: id, name: filledLine(60, 'A player needs a name.') })).max(MOST_PLAYERS),
+});
+const GONE = refused('This import was undone somewhere else. Open the file again.');
+
+/** How the last file with these columns was read. */
+export const mappingForAction = askedAtDesk([columnsSchema], async ({ data }, columns) => ({ ...DONE, mapping: await data.mappingFor(columns) }));
+
+/** Begins to take in a file. */
+export const startImportAction = askedAtDesk([startSchema], async ({ data }, start) => {
+  await data.startImport(start);
+  return DONE;
+});
+
+/** Takes in some rows of it; they stand aside. */
+export const sendRowsAction = askedAtDesk([id, batchSchema], async ({ data }, importId, batch) => {
+  const problems = await data.stageRows(importId, batch);
+  return problems ? { ...DONE, problems } : GONE;
+});
+
+/** Keeps the next rows that stand aside. */
+export const keepRowsAction = askedAtDesk([id], async ({ data }, importId) => {
+  const step = await data.keepRows(importId);
+  return step ? { ...DONE, step } : GONE;
+});
+
+/** Takes back the next of what came in with a file. */
+export const undoImportAction = atDesk([id], async ({ data }, importId) => {
+  const step = await data.undoImport(importId);
+  return step ? { ...DONE, step } : GONE;
+});
