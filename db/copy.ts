@@ -22,6 +22,8 @@ export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy) => Promise<T
   }
 }
 
+const ROWS_AT_ONCE = 100;
+
 const copyBy =
   (client: PoolClient): Copy =>
   async (table, rows) => {
@@ -31,10 +33,20 @@ const copyBy =
     const names = keys.map((key) => `"${columnName(table, key)}"`).join(', ');
     const cells = keys.map((key) => {
       const column = columns[key]!;
-      return (value: unknown) => (value === null || value === undefined ? '\\N' : escaped(asText(column.mapToDriverValue(value))));
+      const plain = column.dataType === 'number' || column.dataType === 'boolean';
+      return (value: unknown) =>
+        value === null || value === undefined ? '\\N' : plain ? String(value) : escaped(asText(column.mapToDriverValue(value)));
     });
-    const lines = rows.map((row) => cells.map((cell, i) => cell((row as Record<string, unknown>)[keys[i]!])).join('\t'));
-    await pipeline(Readable.from(`${lines.join('\n')}\n`), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
+    const lineOf = (row: object) => cells.map((cell, i) => cell((row as Record<string, unknown>)[keys[i]!])).join('\t');
+    // The database takes in some while the next are being written.
+    function* pieces() {
+      for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
+        yield `${rows
+          .slice(i, i + ROWS_AT_ONCE)
+          .map(lineOf)
+          .join('\n')}\n`;
+    }
+    await pipeline(Readable.from(pieces()), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
   };
 
 function asText(value: unknown): string {
@@ -43,4 +55,6 @@ function asText(value: unknown): string {
 }
 
 /** What the text form of COPY would take for an end of a cell or a row. */
-const escaped = (text: string) => text.replaceAll(/[\\\n\r\t]/g, (sign) => ({ '\\': '\\\\', '\n': '\\n', '\r': '\\r', '\t': '\\t' })[sign]!);
+const SPECIAL = /[\\\n\r\t]/;
+const escaped = (text: string) =>
+  !SPECIAL.test(text) ? text : text.replaceAll(/[\\\n\r\t]/g, (sign) => ({ '\\': '\\\\', '\n': '\\n', '\r': '\\r', '\t': '\\t' })[sign]!);

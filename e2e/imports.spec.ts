@@ -125,7 +125,11 @@ test('a long file is stopped halfway, and nothing of it stays', async ({ page })
 test('what is no table is refused in a sentence, and nothing is stored', async ({ page }) => {
   await page.goto(`${HOME}/logbook/import`);
   const input = page.getByLabel('A file of balls or scores');
-  await input.setInputFiles({ name: 'picture.csv', mimeType: 'image/png', buffer: Buffer.concat([Buffer.from([0x89, 0x50, 0, 0, 0]), randomBytes(3000)]) });
+  await input.setInputFiles({
+    name: 'picture.csv',
+    mimeType: 'image/png',
+    buffer: Buffer.concat([Buffer.from([0x89, 0x50, 0, 0, 0]), randomBytes(3000)]),
+  });
   await expect(page.getByRole('alert')).toBeVisible();
   await input.setInputFiles(file('empty.csv', ''));
   await expect(page.getByRole('alert')).toHaveText('This file is empty.');

@@ -101,6 +101,10 @@ function badTable(file: ImportFile, mapping: Mapping, given: Given): string {
     line,
     reason: problems.map(({ message }) => message).join('; '),
   }));
-  const head = Object.fromEntries([...names.map((name, i) => [String(i), name] as const), ['line', 'Line'], ['reason', 'Why it was left out']]);
+  const head = Object.fromEntries([
+    ...names.map((name, i) => [String(i), name] as const),
+    ['line', 'Line'],
+    ['reason', 'Why it was left out'],
+  ]);
   return writeCells(columns, [head, ...rows], false);
 }

@@ -53,7 +53,8 @@ export function rowReader<Schema extends z.ZodObject>(
         const field = readers[i]?.(cell);
         const column = columns[i]!;
         if (field?.success) row[column] = field.data;
-        else for (const { message } of field?.error.issues ?? []) problems.push({ line, column, message: `${column} “${cell}” ${message}` });
+        else
+          for (const { message } of field?.error.issues ?? []) problems.push({ line, column, message: `${column} “${cell}” ${message}` });
       }
       return problems.length === 0 ? { row: row as z.infer<Schema> & { line: number } } : { problems };
     },

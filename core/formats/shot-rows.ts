@@ -4,16 +4,7 @@ import { say } from '../golf/words';
 import { shotRecordSchema, type Shot } from '../shot/shot';
 import type { LandingZoneSeen } from '../skill/groups';
 import { snap } from '../units/length';
-import {
-  eachRow,
-  leftOf,
-  lengthColumn,
-  metresOf,
-  saidTwice,
-  storedLength,
-  type ShotTableRow,
-  type TableLength,
-} from './shot-table';
+import { eachRow, leftOf, lengthColumn, metresOf, saidTwice, storedLength, type ShotTableRow, type TableLength } from './shot-table';
 import type { TableProblem } from './row-reader';
 
 const idOf = (n: number) => `00000000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;

@@ -15,19 +15,7 @@ import {
 } from '../golf/words';
 import { METRES_PER, snap } from '../units/length';
 import { eachLine } from './each-line';
-import {
-  count,
-  momentCell,
-  notNegative,
-  number,
-  optional,
-  positive,
-  rowReader,
-  text,
-  word,
-  yesNo,
-  type TableProblem,
-} from './row-reader';
+import { count, momentCell, notNegative, number, optional, positive, rowReader, text, word, yesNo, type TableProblem } from './row-reader';
 
 /**
  * The shot table: CSV with a header row, UTF-8, one ball a row. Columns may come in any order; those that nobody knows

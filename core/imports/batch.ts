@@ -18,7 +18,10 @@ export const MOST_PLAYERS = 1000;
  */
 export const batchSchema = z.strictObject({
   columns: z.array(z.string().max(40)).max(80),
-  rows: z.array(z.strictObject({ line: z.int().min(1).max(MOST_WHOLE), cells: z.array(z.string().max(2000)).max(80) })).min(1).max(BATCH_ROWS),
+  rows: z
+    .array(z.strictObject({ line: z.int().min(1).max(MOST_WHOLE), cells: z.array(z.string().max(2000)).max(80) }))
+    .min(1)
+    .max(BATCH_ROWS),
 });
 export type Batch = z.infer<typeof batchSchema>;
 

@@ -5,20 +5,7 @@ export const DATE_ORDERS = ['dmy', 'mdy'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const FULL = [
-  'january',
-  'february',
-  'march',
-  'april',
-  'may',
-  'june',
-  'july',
-  'august',
-  'september',
-  'october',
-  'november',
-  'december',
-];
+const FULL = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 const monthOf = (word: string): number => {
   const name = word.toLowerCase().replace(/\.$/, '');
   const short = name === 'sept' ? 8 : MONTHS.indexOf(name);
@@ -58,9 +45,11 @@ function partsOf(text: string, order: DateOrder | null): Parts | 'either' | null
     return dayFirst === false ? { year, month: one, day: two, rest } : { year, month: two, day: one, rest };
   }
   const named = DAY_NAMED.exec(text);
-  if (named && monthOf(named[2]!) > 0) return { year: yearOf(named[3]!), month: monthOf(named[2]!), day: Number(named[1]), rest: named[4] ?? '' };
+  if (named && monthOf(named[2]!) > 0)
+    return { year: yearOf(named[3]!), month: monthOf(named[2]!), day: Number(named[1]), rest: named[4] ?? '' };
   const month = MONTH_NAMED.exec(text);
-  if (month && monthOf(month[1]!) > 0) return { year: yearOf(month[3]!), month: monthOf(month[1]!), day: Number(month[2]), rest: month[4] ?? '' };
+  if (month && monthOf(month[1]!) > 0)
+    return { year: yearOf(month[3]!), month: monthOf(month[1]!), day: Number(month[2]), rest: month[4] ?? '' };
   return null;
 }
 
@@ -106,7 +95,8 @@ export function readWhen(
   if (!parts) return { wrong: 'isn’t a date such as 3 May 2026 or 2026-05-03' };
   const { year, month, day } = parts;
   const real = new Date(Date.UTC(year, month - 1, day));
-  if (month < 1 || month > 12 || real.getUTCDate() !== day || real.getUTCMonth() !== month - 1) return { wrong: 'isn’t a day of the calendar' };
+  if (month < 1 || month > 12 || real.getUTCDate() !== day || real.getUTCMonth() !== month - 1)
+    return { wrong: 'isn’t a day of the calendar' };
   if (year < 1900 || year >= 2200) return { wrong: 'has a year that can’t be right' };
   const saidClock = clock?.trim() ? clock : parts.rest;
   const time = saidClock.trim() === '' ? NOON : readClock(saidClock);

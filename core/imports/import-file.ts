@@ -1,3 +1,4 @@
+import { readCell } from '../formats/cells';
 import { eachLine } from '../formats/each-line';
 import type { TableProblem } from '../formats/row-reader';
 import { sayResult } from '../shot/say-shot';
@@ -48,6 +49,8 @@ export class NoTable extends Error {}
 export class ImportFile {
   readonly #rows: Row[] = [];
   readonly #corrected = new Map<number, string[]>();
+  /** Lines that were bad when it was last looked through, and by which mapping that was. */
+  #bad: { by: string; lines: Set<number> } | null = null;
 
   /** @throws NoTable for what has no rows, or too many */
   constructor(text: string) {
@@ -96,6 +99,7 @@ export class ImportFile {
   /** Cells of a row instead of those in the file. */
   correct(line: number, cells: readonly string[]): void {
     this.#corrected.set(line, [...cells]);
+    this.#bad = null;
   }
 
   #body({ header }: Pick<Mapping, 'header'>): Row[] {
@@ -132,6 +136,7 @@ export class ImportFile {
     const players = new Map<string, number>();
     if (missing.length > 0 || unitless.length > 0 || eitherDate) return { ...look, players: [] };
     let done = 0;
+    const bad = new Set<number>();
     for (const one of this.#read(mapping, given)) {
       if (++done % BREATH === 0) yield done / body.length;
       if ('kept' in one) {
@@ -141,14 +146,16 @@ export class ImportFile {
         players.set(player, (players.get(player) ?? 0) + 1);
       } else {
         look.bad++;
-        if (look.badRows.length < BAD_SHOWN) look.badRows.push(this.#bad(mapping, one.row, one.problems));
+        bad.add(one.row.line);
+        if (look.badRows.length < BAD_SHOWN) look.badRows.push(this.#badRow(mapping, one.row, one.problems));
       }
     }
+    this.#bad = { by: JSON.stringify(mapping), lines: bad };
     if (players.size > MOST_PLAYERS) throw new NoTable(`This file names more than ${MOST_PLAYERS.toLocaleString('en')} players. Split it.`);
     return { ...look, players: [...players].map(([name, rows]) => ({ name, rows })) };
   }
 
-  #bad(mapping: Mapping, row: Row, problems: readonly TableProblem[]): BadRow {
+  #badRow(mapping: Mapping, row: Row, problems: readonly TableProblem[]): BadRow {
     return {
       line: row.line,
       cells: this.#cells(row),
@@ -168,12 +175,11 @@ export class ImportFile {
    * @param idOf the id of a player by the name that the table has
    */
   *batches(mapping: Mapping, given: Given, idOf: (name: string) => string): Generator<Batch> {
-    const { columns } = rewriter(mapping, given);
+    const { columns, row: rewrite } = rewriter(mapping, given);
     const player = columns.indexOf('player');
     let rows: Batch['rows'] = [];
-    for (const one of this.#read(mapping, given)) {
-      if (!('kept' in one)) continue;
-      rows.push({ line: one.row.line, cells: one.ours.with(player, idOf(one.kept.player)) });
+    for (const { line, cells } of this.#good(mapping, given, rewrite)) {
+      rows.push({ line, cells: cells.with(player, idOf(readCell(cells[player]!).trim())) });
       if (rows.length < BATCH_ROWS) continue;
       yield { columns, rows };
       rows = [];
@@ -181,9 +187,19 @@ export class ImportFile {
     if (rows.length > 0) yield { columns, rows };
   }
 
+  /** The rows that can be kept, in our own columns: what was looked through before by this mapping is not looked through again. */
+  *#good(mapping: Mapping, given: Given, rewrite: ReturnType<typeof rewriter>['row']): Generator<{ line: number; cells: string[] }> {
+    const known = this.#bad?.by === JSON.stringify(mapping) ? this.#bad.lines : null;
+    if (known)
+      for (const row of this.#body(mapping)) {
+        if (!known.has(row.line)) yield { line: row.line, cells: rewrite(this.#cells(row), row.line).cells };
+      }
+    else for (const one of this.#read(mapping, given)) if ('kept' in one) yield { line: one.row.line, cells: one.ours };
+  }
+
   /** The rows that can't be kept, as they stand, with what is wrong with each. */
   *badLines(mapping: Mapping, given: Given): Generator<BadRow> {
-    for (const one of this.#read(mapping, given)) if ('problems' in one) yield this.#bad(mapping, one.row, one.problems);
+    for (const one of this.#read(mapping, given)) if ('problems' in one) yield this.#badRow(mapping, one.row, one.problems);
   }
 }
 

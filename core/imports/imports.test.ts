@@ -83,8 +83,13 @@ describe('a table of balls', () => {
     const text = 'who\tdate\tdistance ft\tmade\tshot\nOtto\t1 May 2026\t6\tyes\t\nMia\tMay 2, 2026\t8\tno\tchip\n';
     const { look } = taken(text, { all: {} });
     expect(look).toMatchObject({ good: 0, bad: 2 });
-    const both = shots(text, { all: { shot_type: 'putt', surface: 'fringe' }, columns: { ...taken(text).mapping.columns } }).map((one) => one);
-    expect(both).toMatchObject([{ shotType: 'putt', holed: true }, { shotType: 'chip', surface: 'fringe' }]);
+    const both = shots(text, { all: { shot_type: 'putt', surface: 'fringe' }, columns: { ...taken(text).mapping.columns } }).map(
+      (one) => one,
+    );
+    expect(both).toMatchObject([
+      { shotType: 'putt', holed: true },
+      { shotType: 'chip', surface: 'fringe' },
+    ]);
   });
 
   test('bad rows are told with line and reason, and can be corrected there', () => {
@@ -160,7 +165,14 @@ test.each(['32/1/2026', '2026-13-01', 'yesterday', '3 Mai 2026', '29/2/2026', '1
 });
 
 test('times of day', () => {
-  expect(['18:05', '6.05 pm', '12 am', '12pm', '7h30', '18:05:59'].map(readClock)).toEqual(['18:05', '18:05', '00:00', '12:00', '07:30', '18:05']);
+  expect(['18:05', '6.05 pm', '12 am', '12pm', '7h30', '18:05:59'].map(readClock)).toEqual([
+    '18:05',
+    '18:05',
+    '00:00',
+    '12:00',
+    '07:30',
+    '18:05',
+  ]);
   expect(['24:00', '7', '13 pm', '12:60', 'noon'].map(readClock)).toEqual([null, null, null, null, null]);
 });
 

@@ -14,7 +14,15 @@ export type TableUnit = (typeof LENGTH_UNITS)[number];
 
 /** Metres of one such unit; a pace and a club are those of whoever coaches. */
 export const metresPer = (unit: TableUnit, own: OwnMeasures): number =>
-  ({ ft: METRES_PER.ft, yd: METRES_PER.yd, m: METRES_PER.m, in: METRES_PER.in, cm: 0.01, paces: own.paceM ?? PACE_M, clubs: own.clubM ?? CLUB_M })[unit];
+  ({
+    ft: METRES_PER.ft,
+    yd: METRES_PER.yd,
+    m: METRES_PER.m,
+    in: METRES_PER.in,
+    cm: 0.01,
+    paces: own.paceM ?? PACE_M,
+    clubs: own.clubM ?? CLUB_M,
+  })[unit];
 
 /** The version of a mapping that this program writes. */
 export const MAPPING_VERSION = 1;
@@ -79,7 +87,11 @@ export function orderOf(dates: readonly string[]): DateOrder | null {
 export function guessMapping(head: readonly string[], rows: readonly (readonly string[])[], as?: TableKind): Mapping {
   const header = looksLikeHead(head);
   const names = header ? head : head.map(() => '');
-  const kind = as ? as : header && !finds('balls', names).shot_type && !finds('balls', names).distance && finds('scores', names).score ? 'scores' : 'balls';
+  const kind = as
+    ? as
+    : header && !finds('balls', names).shot_type && !finds('balls', names).distance && finds('scores', names).score
+      ? 'scores'
+      : 'balls';
   const columns = Object.fromEntries(
     Object.entries(finds(kind, names)).flatMap(([name, at]) => (at === undefined ? [] : [[name, at - 1] as const])),
   );

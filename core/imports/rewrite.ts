@@ -14,6 +14,8 @@ export type Given = { timeZone: string; nowMs: number; own: OwnMeasures };
 /** A date without a time is noon, wherever that is: so far ahead of now it may be. */
 const AHEAD_MS = 36 * 3_600_000;
 
+const MOMENTS_KEPT = 5000;
+
 /** Cells that say of what is left that nothing is. */
 const HOLED = /^(holed|holed out|in|made|in the hole|h|holed!|0)$/i;
 /** Two distances between which a ball stopped: "3-6 ft", "3 to 6"; or a ring: "<3", "inside 3 ft", ">10", "outside 10". */
@@ -40,6 +42,17 @@ export function rewriter(mapping: Mapping, given: Given) {
     const column = mapping.columns[name];
     return column === undefined ? '' : (cells[column] ?? '').trim();
   };
+  /** Most rows of a table are of few moments. */
+  const moments = new Map<string, ReturnType<typeof readWhen>>();
+  const when = (date: string, clock: string) => {
+    const key = `${date}\t${clock}`;
+    let known = moments.get(key);
+    if (!known) {
+      known = readWhen(date, mapping.dates, clock || null, given.timeZone);
+      if (moments.size < MOMENTS_KEPT) moments.set(key, known);
+    }
+    return known;
+  };
   const inAll = (name: string) => mapping.all[name] ?? '';
   /** A lie that holds for all rows is not that of a shot which says its own. */
   const saysLie = (cells: readonly string[]) => {
@@ -59,10 +72,10 @@ export function rewriter(mapping: Mapping, given: Given) {
       if (cell === '' || name === 'clock') continue;
       const wrong = (what: string) => problems.push({ line, column: name, message: `${label}: “${cell}” ${what}.` });
       if (field.reads === 'when') {
-        const when = readWhen(cell, mapping.dates, said(cells, 'clock') || null, given.timeZone);
-        if ('wrong' in when) wrong(when.wrong);
-        else if (Date.parse(when.moment) > given.nowMs + AHEAD_MS) wrong('is in the future');
-        else put(name, when.moment);
+        const read = when(cell, said(cells, 'clock'));
+        if ('wrong' in read) wrong(read.wrong);
+        else if (Date.parse(read.moment) > given.nowMs + AHEAD_MS) wrong('is in the future');
+        else put(name, read.moment);
       } else if (field.reads === 'length') putLength(field, cell, wrong, put);
       else if (field.reads === 'yes or no') put(name, usualYesNo(cell));
       else put(name, field.reads === 'word' ? usualWord(name, cell) : field.reads === 'number' ? cell.replace(/\s*°$/, '') : cell);
@@ -96,9 +109,11 @@ export function rewriter(mapping: Mapping, given: Given) {
 }
 
 const NEEDS_UNIT = 'needs a unit: choose it for the whole column';
-const bare = (cell: string) => /^[^a-z'"′″’”]*$/i.test(cell.replace(/^(inside|within|under|outside|over|beyond|<|>|to)\s*/i, '').replace(/\bto\b/i, ''));
+const bare = (cell: string) =>
+  /^[^a-z'"′″’”]*$/i.test(cell.replace(/^(inside|within|under|outside|over|beyond|<|>|to)\s*/i, '').replace(/\bto\b/i, ''));
 /** "3" of "3-6 ft" is in feet too. */
-const withUnitOf = (first: string, second: string) => (/[a-z'"′″’”]/i.test(first) ? first : first + (/\s*[^\d.,½¼¾\s].*$/.exec(second)?.[0] ?? ''));
+const withUnitOf = (first: string, second: string) =>
+  /[a-z'"′″’”]/i.test(first) ? first : first + (/\s*[^\d.,½¼¾\s].*$/.exec(second)?.[0] ?? '');
 
 /** Whether some cells of a column are lengths without a unit, so that it has to be asked for. */
 export function needsUnit(cells: Iterable<string>): boolean {

@@ -47,15 +47,13 @@ const left = fc.oneof(
 
 const shot: fc.Arbitrary<Shot> = fc
   .record({
-    type: fc
-      .constantFrom(...SHOT_TYPES)
-      .chain((shotType) =>
-        fc.record({
-          shotType: fc.constant(shotType),
-          surface: fc.constantFrom(...surfacesOf(shotType)),
-          distanceM: metres(longestM(shotType) - 1).map((value) => snap(value + 0.1)),
-        }),
-      ),
+    type: fc.constantFrom(...SHOT_TYPES).chain((shotType) =>
+      fc.record({
+        shotType: fc.constant(shotType),
+        surface: fc.constantFrom(...surfacesOf(shotType)),
+        distanceM: metres(longestM(shotType) - 1).map((value) => snap(value + 0.1)),
+      }),
+    ),
     left,
     of: fc.record({
       shotId: fc.uuid(),
@@ -106,12 +104,19 @@ const shot: fc.Arbitrary<Shot> = fc
     ...where,
     clubId: null,
     strokes: where.holed ? (strokes === null ? null : 1) : strokes,
-    ...(several ? { holed: false, leftM: null, leftMinM: null, leftMaxM: null, nBalls: 5, sumLeftM: total } : { nBalls: 1, sumLeftM: null }),
+    ...(several
+      ? { holed: false, leftM: null, leftMinM: null, leftMaxM: null, nBalls: 5, sumLeftM: total }
+      : { nBalls: 1, sumLeftM: null }),
   }))
   // What a ball may be is said in one place.
   .map((one) => ({ ...shotRecordSchema.parse(one), shotId: one.shotId }));
 
-const out: fc.Arbitrary<ShotOut> = fc.record({ shot, player: oneLine(40), game: oneLine(60), gameVersion: maybe(fc.integer({ min: 1, max: 9 })) });
+const out: fc.Arbitrary<ShotOut> = fc.record({
+  shot,
+  player: oneLine(40),
+  game: oneLine(60),
+  gameVersion: maybe(fc.integer({ min: 1, max: 9 })),
+});
 
 /** What a table can't say: by which ids a player and a session are known, where they have names. */
 const told = ({ playerId: _player, clubId: _club, ...rest }: Shot) => rest;

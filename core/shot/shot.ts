@@ -148,7 +148,19 @@ export type RefusedEvent = z.infer<typeof refusedEventSchema>;
 export const takenSchema = z.object({ stored: z.int(), known: z.int(), refused: z.array(refusedEventSchema) });
 export type Taken = z.infer<typeof takenSchema>;
 
+/** All facts of a ball, none of them said. Read from text, so that copies of it are of one shape, which is quicker to fill than an object of any. */
+const UNSAID = JSON.parse(JSON.stringify(Object.fromEntries(Object.keys(shotFields).map((name) => [name, null])))) as Record<
+  keyof ShotRecord,
+  unknown
+>;
+const FACTS = Object.keys(shotFields) as (keyof ShotRecord)[];
+
+/** A ball of which only this is said: all else is null. */
+export const withUnsaid = (said: Partial<ShotRecord>): ShotRecord => ({ ...UNSAID, ...said }) as ShotRecord;
+
 /** What of a record is a ball: not what only a newer program knows of it. */
 export function shotOf(record: ShotRecord): ShotRecord {
-  return Object.fromEntries(Object.keys(shotFields).map((name) => [name, record[name as keyof ShotRecord]])) as ShotRecord;
+  const shot = { ...UNSAID };
+  for (const name of FACTS) shot[name] = record[name];
+  return shot as ShotRecord;
 }

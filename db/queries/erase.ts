@@ -1,7 +1,7 @@
 import { and, eq, gt, inArray, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { Actor, Program } from '../actor';
 import type { Db } from '../client';
-import { academy, authOrganization, player, playerLink, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { academy, authOrganization, importRow, player, playerLink, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { erasePlans, plansAlone } from './erase-plans';
 import { getPlayer } from './players';
 import { holdSession, projectAgain } from './projection';
@@ -75,6 +75,8 @@ export async function erasePlayer(db: Db, actor: Actor, playerId: string): Promi
     .returning({ id: player.playerId });
   if (marked.length === 0) return null;
   await db.delete(playerLink).where(and(eq(playerLink.academyId, academyId), eq(playerLink.playerId, playerId)));
+  // What came with a file and is not kept yet.
+  await db.delete(importRow).where(and(eq(importRow.academyId, academyId), eq(importRow.playerId, playerId)));
   const sessions = await sessionsOf(db, actor, playerId);
   for (const { sessionId } of sessions) await eraseFromSession(db, actor, sessionId, playerId);
   await erasePlans(db, actor, playerId);

@@ -1,11 +1,13 @@
-import { randomUUID } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { group } from 'd3-array';
 import { allStations } from '@/core/game/station';
 import type { GameSpec } from '@/core/game/spec';
 import { asCounted, withoutGame } from '@/core/imports/kept';
 import { goalMet } from '@/core/play/play';
+import { withUnsaid } from '@/core/shot/shot';
+import { timeOrderedId } from '@/core/shot/id';
 import { EVENT_VERSION } from '@/core/shot/read-event';
-import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy, type Copy } from '../copy';
@@ -27,8 +29,8 @@ const SESSIONS_AT_ONCE = 100;
 export const MOST_IN_SESSION = 3000;
 const NO_TITLE = 'Balls from a file';
 
-/** How far a file has come, and how many rows, or sessions, are still to go. */
-export type ImportStep = Pick<ImportRow, 'state' | 'kept' | 'known' | 'refused'> & { left: number };
+/** How far a file has come, how many rows, or sessions, are still to go, and how many got lost while they stood aside. */
+export type ImportStep = Pick<ImportRow, 'state' | 'kept' | 'known' | 'refused'> & { left: number; lost: number };
 
 type Row = { sessionId: string; line: number; playerId: string; says: Says };
 type Sums = { kept: number; known: number; refused: number };
@@ -44,7 +46,9 @@ export async function keepRows(db: Db, actor: Actor, importId: string): Promise<
     if (!file || file.state === 'undoing' || file.state === 'undone') return null;
     const next = await nextRows(tx, actor, importId);
     const sums = next.rows.length === 0 ? NONE : await keep(tx, copy, actor, file, next.rows);
-    const left = await tx.$count(importRow, aside(actor, importId));
+    const done = file.kept + file.known + file.refused + sums.kept + sums.known + sums.refused + next.tooLong;
+    const [none, open] = [next.rows.length + next.tooLong === 0, Math.max(0, file.rows - done)];
+    const left = none ? 0 : open;
     const [after] = await tx
       .update(importFile)
       .set({
@@ -55,30 +59,45 @@ export async function keepRows(db: Db, actor: Actor, importId: string): Promise<
       })
       .where(one(actor, importId))
       .returning();
-    return { ...after!, left };
+    return { ...after!, left, lost: none ? open : 0 };
   });
 }
 
 /** The next rows, of whole sessions, taken from where they stood aside. Of a session that is too long there are none: they are counted. */
 async function nextRows(tx: Db, actor: Actor, importId: string): Promise<{ rows: Row[]; tooLong: number }> {
-  const sessions = await tx
-    .select({ id: importRow.sessionId, rows: sql<number>`count(*)::int` })
-    .from(importRow)
-    .where(aside(actor, importId))
-    .groupBy(importRow.sessionId)
-    .orderBy(asc(importRow.sessionId))
-    .limit(ROWS_AT_ONCE / 4);
+  const ahead = async (most: number) => {
+    const rows = tx
+      .select({ id: importRow.sessionId })
+      .from(importRow)
+      .where(aside(actor, importId))
+      .orderBy(asc(importRow.sessionId), asc(importRow.line))
+      .limit(most)
+      .as('ahead');
+    return tx
+      .select({ id: rows.id, rows: sql<number>`count(*)::int` })
+      .from(rows)
+      .groupBy(rows.id)
+      .orderBy(asc(rows.id));
+  };
+  const near = await ahead(ROWS_AT_ONCE + 1);
+  const sessions = near.length === 1 ? await ahead(MOST_IN_SESSION + 1) : near;
+  // The last of those ahead may be cut; it waits, unless it is alone.
   let sum = 0;
   const next = sessions.filter(({ rows }, i) => (sum += rows) <= ROWS_AT_ONCE || i === 0);
   const long = next.filter(({ rows }) => rows > MOST_IN_SESSION);
-  const of = (some: typeof sessions) => and(aside(actor, importId), inArray(importRow.sessionId, some.map(({ id }) => id)));
-  await tx.delete(importRow).where(of(long));
+  const of = (some: typeof sessions) =>
+    and(aside(actor, importId), sql`${importRow.sessionId} = any(${sql.param(some.map(({ id }) => id))}::uuid[])`);
+  const { rowCount: tooLong } = long.length === 0 ? { rowCount: 0 } : await tx.delete(importRow).where(of(long));
   const { sessionId, line, playerId, says } = importRow;
   const rows = await tx.delete(importRow).where(of(next)).returning({ sessionId, line, playerId, says });
-  return { rows: (rows as Row[]).sort((one, other) => one.line - other.line), tooLong: long.reduce((all, one) => all + one.rows, 0) };
+  return { rows: (rows as Row[]).sort((one, other) => one.line - other.line), tooLong: tooLong ?? 0 };
 }
 
-async function keep(tx: Db, copy: Copy, actor: Actor, file: ImportRow, rows: readonly Row[]): Promise<Sums> {
+async function keep(tx: Db, copy: Copy, actor: Actor, file: ImportRow, sent: readonly Row[]): Promise<Sums> {
+  const levels = await levelsOf(tx, actor, sent);
+  // Of somebody who was erased since it was sent nothing is kept.
+  const rows = sent.filter(({ playerId }) => levels.has(playerId));
+  const gone = sent.length - rows.length;
   const here = await tx
     .select()
     .from(session)
@@ -87,9 +106,9 @@ async function keep(tx: Db, copy: Copy, actor: Actor, file: ImportRow, rows: rea
     .for('no key update');
   const known = new Map(here.map((row) => [row.sessionId, row]));
   const games = await gamesNamed(tx, actor, [...new Set(rows.map(({ says }) => says.title))]);
-  const levels = await levelsOf(tx, actor, rows);
   const context = { tx, copy, actor, file, known, games, levels };
-  return file.kind === 'balls' ? keepBalls(context, rows as never) : keepScores(context, rows as never);
+  const sums = await (file.kind === 'balls' ? keepBalls(context, rows as BallRow[]) : keepScores(context, rows as ScoreRow[]));
+  return { ...sums, refused: sums.refused + gone };
 }
 
 type Context = {
@@ -123,7 +142,9 @@ async function levelsOf(tx: Db, { academyId }: Actor, rows: readonly Row[]): Pro
   const found = await tx
     .select({ id: player.playerId, level: player.level })
     .from(player)
-    .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids)));
+    .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids), isNull(player.erasedAt)))
+    .orderBy(asc(player.playerId))
+    .for('key share');
   return new Map(found.map(({ id, level }) => [id, level]));
 }
 
@@ -134,6 +155,7 @@ function gameMeant(games: readonly GameKnown[] = [], version: number | null): Ga
 }
 
 type BallRow = Row & { says: SaysBall };
+type ScoreRow = Row & { says: SaysScore };
 
 async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Sums> {
   const { tx, copy, actor, file, known, levels } = context;
@@ -142,13 +164,11 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
   const byName = rows.map((row) => [shotIdOf(row), row] as const);
   const ids = withTwins(byName);
   const before = new Set<string>();
-  for (let i = 0; i < ids.length; i += 1000) {
-    const found = await tx
-      .selectDistinct({ id: shotEvent.shotId })
-      .from(shotEvent)
-      .where(and(eq(shotEvent.academyId, academyId), inArray(shotEvent.shotId, ids.slice(i, i + 1000).map(([id]) => id))));
-    for (const { id } of found) before.add(id);
-  }
+  const there = await tx
+    .selectDistinct({ id: shotEvent.shotId })
+    .from(shotEvent)
+    .where(and(eq(shotEvent.academyId, academyId), sql`${shotEvent.shotId} = any(${sql.param(ids.map(([id]) => id))}::uuid[])`));
+  for (const { id } of there) before.add(id);
   const fresh = ids.filter(([id]) => !before.has(id) && before.add(id));
   sums.known = ids.length - fresh.length;
   const bags = await bagsOf(tx, actor, rows);
@@ -169,7 +189,15 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
     sums.kept += said.length;
     touched.push(sessionId);
     const times = said.map(([, { says }]) => Date.parse(says.shot.playedAt));
-    const { spec, gameId, gameVersion: version } = was ?? gameOf(context, said.map(([, row]) => row));
+    const {
+      spec,
+      gameId,
+      gameVersion: version,
+    } = was ??
+    gameOf(
+      context,
+      said.map(([, row]) => row),
+    );
     const startedAt = new Date(Math.min(...times, receivedAt.getTime(), was?.startedAt.getTime() ?? Infinity));
     const stoppedAt = new Date(Math.max(Math.min(Math.max(...times), receivedAt.getTime()), was?.stoppedAt?.getTime() ?? 0));
     const count = said.reduce((sum, [, { says }]) => sum + says.shot.nBalls, 0);
@@ -179,9 +207,22 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
         .set({ startedAt, stoppedAt, balls: was.balls + count })
         .where(and(eq(session.academyId, academyId), eq(session.sessionId, sessionId)));
     } else
-      opened.push({ academyId, sessionId, gameId, gameVersion: version, spec, startedAt, stoppedAt, importId: file.importId, balls: count, overFrom: 0 });
+      opened.push({
+        academyId,
+        sessionId,
+        gameId,
+        gameVersion: version,
+        spec,
+        startedAt,
+        stoppedAt,
+        importId: file.importId,
+        balls: count,
+        overFrom: 0,
+      });
     const held: Held = { sessionId, startedAt, conditions: was?.conditions ?? {} };
-    const places = was ? await placesBefore(tx, actor, sessionId) : { seats: [], turn: new Map<string, number>(), ball: new Map<string, number>() };
+    const places = was
+      ? await placesBefore(tx, actor, sessionId)
+      : { seats: [], turn: new Map<string, number>(), ball: new Map<string, number>() };
     const who = [...new Set(said.map(([, { playerId }]) => playerId))].filter((id) => !places.seats.includes(id));
     who.forEach((playerId, i) =>
       seats.push({ academyId, sessionId, playerId, position: places.seats.length + i, level: levels.get(playerId) ?? 0 }),
@@ -193,13 +234,22 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
   }
   await copy(session, opened);
   await copy(sessionPlayer, seats);
-  await copy(importSession, touched.map((sessionId) => ({ academyId, importId: file.importId, sessionId })));
+  await copy(
+    importSession,
+    touched.map((sessionId) => ({ academyId, importId: file.importId, sessionId })),
+  );
   const { rows: numbers } = await tx.execute<{ n: string }>(
     sql`select nextval(pg_get_serial_sequence('shot_event', 'server_seq')) as n from generate_series(1, ${events.length})`,
   );
   const seqOf = new Map(events.map(({ shotId }, i) => [shotId, Number(numbers[i]!.n)]));
-  await copy(shotEvent, events.map((event) => ({ ...event, serverSeq: seqOf.get(event.shotId)! }) as typeof shotEvent.$inferInsert));
-  await copy(shot, balls.map((ball) => ({ ...ball, serverSeq: seqOf.get(ball.shotId)! })));
+  await copy(
+    shotEvent,
+    events.map((event) => ({ ...event, serverSeq: seqOf.get(event.shotId)! }) as typeof shotEvent.$inferInsert),
+  );
+  await copy(
+    shot,
+    balls.map((ball) => ({ ...ball, serverSeq: seqOf.get(ball.shotId)! })),
+  );
   for (const sessionId of again) await settleAgain(tx, actor, sessionId);
   const whose = [...new Set(balls.map(({ playerId }) => playerId))];
   if (whose.length > 0) await tx.execute(playersCount(academyId, whose));
@@ -252,7 +302,12 @@ async function placesBefore(tx: Db, { academyId }: Actor, sessionId: string): Pr
     .from(sessionPlayer)
     .where(and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, sessionId)));
   const counted = await tx
-    .select({ playerId: shot.playerId, key: shot.stationKey, turn: sql<number>`max(${shot.turnNo})`, ball: sql<number>`max(${shot.ballNo})` })
+    .select({
+      playerId: shot.playerId,
+      key: shot.stationKey,
+      turn: sql<number>`max(${shot.turnNo})`,
+      ball: sql<number>`max(${shot.ballNo})`,
+    })
     .from(shot)
     .where(and(eq(shot.academyId, academyId), eq(shot.sessionId, sessionId)))
     .groupBy(shot.playerId, shot.stationKey);
@@ -263,7 +318,7 @@ async function placesBefore(tx: Db, { academyId }: Actor, sessionId: string): Pr
 
 /** The clubs of players, by what they call them. */
 async function bagsOf(tx: Db, { academyId }: Actor, rows: readonly BallRow[]): Promise<Map<string, string>> {
-  if (rows.every(({ says }) => says.shot.clubLabel === null)) return new Map();
+  if (rows.every(({ says }) => !says.shot.clubLabel)) return new Map();
   const clubs = await tx
     .select({ playerId: club.playerId, clubId: club.clubId, label: club.label })
     .from(club)
@@ -271,7 +326,15 @@ async function bagsOf(tx: Db, { academyId }: Actor, rows: readonly BallRow[]): P
   return new Map(clubs.map(({ playerId, clubId, label }) => [`${playerId} ${label.toLowerCase()}`, clubId]));
 }
 
-type For = { sessionId: string; file: ImportRow; actor: Actor; places: Places; receivedAt: Date; bags: ReadonlyMap<string, string>; seq: number };
+type For = {
+  sessionId: string;
+  file: ImportRow;
+  actor: Actor;
+  places: Places;
+  receivedAt: Date;
+  bags: ReadonlyMap<string, string>;
+  seq: number;
+};
 
 /** The event that records a ball of a file, with its place counted where the file does not say it. */
 function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file, actor, places, receivedAt, bags, seq }: For): NewEvent {
@@ -281,15 +344,15 @@ function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file,
   const ballNo = ball ? facts.ballNo : (places.ball.get(at) ?? 0) + 1;
   places.turn.set(playerId, Math.max(places.turn.get(playerId) ?? -1, turnNo));
   places.ball.set(at, Math.max(places.ball.get(at) ?? 0, ballNo));
-  const clubId = facts.clubLabel === null ? null : (bags.get(`${playerId} ${facts.clubLabel.toLowerCase()}`) ?? null);
+  const clubId = !facts.clubLabel ? null : (bags.get(`${playerId} ${facts.clubLabel.toLowerCase()}`) ?? null);
   return {
     academyId: actor.academyId,
-    eventId: randomUUID(),
+    eventId: timeOrderedId(receivedAt.getTime(), randomBytes(10)),
     shotId,
     sessionId,
     version: EVENT_VERSION,
     kind: 'record',
-    payload: { ...facts, playerId, sessionId, turnNo, ballNo, clubId },
+    payload: withUnsaid({ ...facts, playerId, sessionId, turnNo, ballNo, clubId }),
     actor: actorName(actor),
     more: null,
     deviceId: file.importId,
@@ -300,7 +363,7 @@ function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file,
   };
 }
 
-async function keepScores(context: Context, rows: readonly (Row & { says: SaysScore })[]): Promise<Sums> {
+async function keepScores(context: Context, rows: readonly ScoreRow[]): Promise<Sums> {
   const { copy, actor, file, known, games, levels } = context;
   const { academyId } = actor;
   const fresh = [...new Map(rows.filter(({ sessionId }) => !known.has(sessionId)).map((row) => [row.sessionId, row])).values()];
@@ -324,7 +387,10 @@ async function keepScores(context: Context, rows: readonly (Row & { says: SaysSc
   }
   await copy(session, opened);
   await copy(sessionPlayer, seats);
-  await copy(importSession, opened.map(({ sessionId }) => ({ academyId, importId: file.importId, sessionId })));
+  await copy(
+    importSession,
+    opened.map(({ sessionId }) => ({ academyId, importId: file.importId, sessionId })),
+  );
   return { kept: fresh.length, known: rows.length - fresh.length, refused: 0 };
 }
 
@@ -355,7 +421,7 @@ export async function undoImport(db: Db, actor: Actor, importId: string): Promis
       .set({ state: left === 0 ? 'undone' : 'undoing', ...(left === 0 ? { players: [] } : {}) })
       .where(one(actor, importId))
       .returning();
-    return { ...after!, left };
+    return { ...after!, left, lost: 0 };
   });
 }
 
@@ -375,17 +441,23 @@ async function takeBack(tx: Db, actor: Actor, file: ImportRow, sessionId: string
     await tx.delete(session).where(inSession);
     return whose;
   }
-  await tx.delete(shotEvent).where(and(said, inArray(shotEvent.shotId, brought.map(({ shotId }) => shotId))));
-  await tx
-    .delete(sessionPlayer)
-    .where(
-      and(
-        eq(sessionPlayer.academyId, academyId),
-        eq(sessionPlayer.sessionId, sessionId),
-        sql`not exists (select 1 from shot_event e where e.academy_id = ${academyId} and e.session_id = ${sessionId} and e.kind = 'record'
-          and e.payload ->> 'playerId' = ${sessionPlayer.playerId}::text)`,
+  await tx.delete(shotEvent).where(
+    and(
+      said,
+      inArray(
+        shotEvent.shotId,
+        brought.map(({ shotId }) => shotId),
       ),
-    );
+    ),
+  );
+  await tx.delete(sessionPlayer).where(
+    and(
+      eq(sessionPlayer.academyId, academyId),
+      eq(sessionPlayer.sessionId, sessionId),
+      sql`not exists (select 1 from shot_event e where e.academy_id = ${academyId} and e.session_id = ${sessionId} and e.kind = 'record'
+          and e.payload ->> 'playerId' = ${sessionPlayer.playerId}::text)`,
+    ),
+  );
   await projectAgain(tx, actor, held!);
   await tx
     .delete(importSession)
@@ -396,14 +468,16 @@ async function takeBack(tx: Db, actor: Actor, file: ImportRow, sessionId: string
 /** Players who came with a file, and of whom nothing else is known. */
 async function withoutTraces(tx: Db, { academyId }: Actor, { players }: ImportRow): Promise<void> {
   if (players.length === 0) return;
-  await tx.delete(player).where(
-    and(
-      eq(player.academyId, academyId),
-      inArray(player.playerId, players),
-      sql`not exists (select 1 from session_player s where s.academy_id = ${academyId} and s.player_id = ${player.playerId})`,
-      sql`not exists (select 1 from hour_player h where h.academy_id = ${academyId} and h.player_id = ${player.playerId})`,
-      sql`not exists (select 1 from weeks_player w where w.academy_id = ${academyId} and w.player_id = ${player.playerId})`,
-      sql`not exists (select 1 from player_link l where l.academy_id = ${academyId} and l.player_id = ${player.playerId})`,
-    ),
-  );
+  await tx
+    .delete(player)
+    .where(
+      and(
+        eq(player.academyId, academyId),
+        inArray(player.playerId, players),
+        sql`not exists (select 1 from session_player s where s.academy_id = ${academyId} and s.player_id = ${player.playerId})`,
+        sql`not exists (select 1 from hour_player h where h.academy_id = ${academyId} and h.player_id = ${player.playerId})`,
+        sql`not exists (select 1 from weeks_player w where w.academy_id = ${academyId} and w.player_id = ${player.playerId})`,
+        sql`not exists (select 1 from player_link l where l.academy_id = ${academyId} and l.player_id = ${player.playerId})`,
+      ),
+    );
 }

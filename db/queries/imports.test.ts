@@ -64,7 +64,11 @@ async function everything({ academyId }: Member) {
   const shots = await db.select().from(shot).where(eq(shot.academyId, academyId)).orderBy(asc(shot.shotId));
   const sessions = await db.select().from(session).where(eq(session.academyId, academyId)).orderBy(asc(session.sessionId));
   const seats = await db.select().from(sessionPlayer).where(eq(sessionPlayer.academyId, academyId)).orderBy(asc(sessionPlayer.sessionId));
-  const players = await db.select({ id: player.playerId, name: player.name }).from(player).where(eq(player.academyId, academyId)).orderBy(asc(player.playerId));
+  const players = await db
+    .select({ id: player.playerId, name: player.name })
+    .from(player)
+    .where(eq(player.academyId, academyId))
+    .orderBy(asc(player.playerId));
   return { events, shots, sessions, seats, players };
 }
 
@@ -82,7 +86,9 @@ test('balls of a notebook become sessions, events and balls; rebuilding changes 
   const { step, importId } = await bring(actor, NOTES, { Otto: playerId });
   expect(step).toMatchObject({ state: 'kept', kept: 5, known: 0, refused: 0, left: 0 });
   const balls = await shotsOfPlayer(db, actor, playerId);
-  expect(balls.map(({ shotType, leftM, holed: in_, ballNo, turnNo, playedAt }) => [shotType, leftM, in_, ballNo, turnNo, playedAt])).toEqual([
+  expect(
+    balls.map(({ shotType, leftM, holed: in_, ballNo, turnNo, playedAt }) => [shotType, leftM, in_, ballNo, turnNo, playedAt]),
+  ).toEqual([
     ['chip', 1.2192, false, 1, 0, '2026-05-03T12:00:00.000Z'],
     ['chip', 1.2192, false, 2, 1, '2026-05-03T12:00:00.000Z'],
     ['chip', null, true, 3, 2, '2026-05-03T12:00:00.000Z'],
@@ -113,7 +119,10 @@ test('the same file twice changes nothing; a longer one adds what is new in it',
   const again = await bring(actor, NOTES, { Otto: playerId, Mia: Mia! });
   expect(again.step).toMatchObject({ kept: 0, known: 5 });
   expect(await everything(actor)).toEqual(before);
-  const longer = await bring(actor, `${NOTES}\n2026-05-03,Otto,chip,fringe,10,2,,PW,later\n2026-05-05,Otto,putt,,3,1,,,`, { Otto: playerId, Mia: Mia! });
+  const longer = await bring(actor, `${NOTES}\n2026-05-03,Otto,chip,fringe,10,2,,PW,later\n2026-05-05,Otto,putt,,3,1,,,`, {
+    Otto: playerId,
+    Mia: Mia!,
+  });
   expect(longer.step).toMatchObject({ kept: 2, known: 5 });
   const balls = await shotsOfPlayer(db, actor, playerId);
   // The session of that day goes on where it was.
@@ -159,11 +168,9 @@ test('any text names a ball: the same name in another session is another ball; a
   const { step } = await bring(actor, rows.join('\n'), { Otto: playerId });
   expect(step).toMatchObject({ kept: 3, known: 2, refused: 0 });
   // A session that was played here is not added to by a file.
-  const foreign = await bring(
-    actor,
-    `session_id,date,player,shot,lie,distance_yd,left_ft\n${sessionId},2026-05-03,Otto,chip,fringe,10,4`,
-    { Otto: playerId },
-  );
+  const foreign = await bring(actor, `session_id,date,player,shot,lie,distance_yd,left_ft\n${sessionId},2026-05-03,Otto,chip,fringe,10,4`, {
+    Otto: playerId,
+  });
   expect(foreign.step).toMatchObject({ kept: 0, known: 0, refused: 1 });
 });
 
@@ -253,8 +260,29 @@ test('the next file with the same columns is read in the same way; what names a 
 test('a session that nobody can have played is refused, and the rest is kept', async () => {
   const { actor, playerId } = await academy();
   const long = Array.from({ length: 3001 }, (_, i) => `2026-05-03,Otto,putt,3,${1 + (i % 7)}`);
-  const { step } = await bring(actor, ['date,player,shot,distance_yd,left_ft', ...long, '2026-05-04,Otto,putt,3,1'].join('\n'), { Otto: playerId });
+  const { step } = await bring(actor, ['date,player,shot,distance_yd,left_ft', ...long, '2026-05-04,Otto,putt,3,1'].join('\n'), {
+    Otto: playerId,
+  });
   expect(step).toMatchObject({ kept: 1, refused: 3001, left: 0 });
+});
+
+test('rows that got lost while they stood aside are told of, and come in when the file is sent again', async () => {
+  const { actor, playerId } = await academy();
+  const importId = randomUUID();
+  await send(actor, importId, NOTES, { Otto: playerId, Mia: playerId });
+  await db.delete(importRow).where(and(eq(importRow.academyId, actor.academyId), sql`line > 4`));
+  expect(await keepRows(db, actor, importId)).toMatchObject({ kept: 3, left: 2, lost: 0 });
+  expect(await keepRows(db, actor, importId)).toMatchObject({ kept: 3, left: 0, lost: 2 });
+  expect((await bring(actor, NOTES, { Otto: playerId, Mia: playerId })).step).toMatchObject({ kept: 2, known: 3, lost: 0 });
+});
+
+test('rows that are sent once more are there once', async () => {
+  const { actor, playerId } = await academy();
+  const importId = randomUUID();
+  await send(actor, importId, NOTES, { Otto: playerId, Mia: playerId });
+  await send(actor, importId, NOTES, { Otto: playerId, Mia: playerId });
+  expect(await getImport(db, actor, importId)).toMatchObject({ rows: 5 });
+  expect(await keepAll(actor, importId)).toMatchObject({ kept: 5, known: 0 });
 });
 
 test('two who keep the same file at once keep it once', async () => {
@@ -264,7 +292,10 @@ test('two who keep the same file at once keep it once', async () => {
   await Promise.all([keepAll(actor, importId), keepAll(actor, importId)]);
   const [sum] = await db.select({ balls: count() }).from(shot).where(eq(shot.academyId, actor.academyId));
   expect(sum!.balls).toBe(5);
-  const [row] = await db.select().from(importFile).where(and(eq(importFile.academyId, actor.academyId), sql`kept = 5`));
+  const [row] = await db
+    .select()
+    .from(importFile)
+    .where(and(eq(importFile.academyId, actor.academyId), sql`kept = 5`));
   expect(row!.state).toBe('kept');
 });
 

@@ -6,7 +6,7 @@ import type { TableProblem } from '@/core/formats/row-reader';
 import { newPlayer } from '@/core/people/player';
 import type { Shot } from '@/core/shot/shot';
 import { dayIn } from '@/core/units/day';
-import { and, arrayContains, arrayContained, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, arrayContains, arrayContained, between, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy } from '../copy';
@@ -19,7 +19,7 @@ import { academy, importFile, importRow, player } from '../schema';
 
 export type ImportRow = typeof importFile.$inferSelect;
 
-/** A ball of a file: the fact, what it is called there, and where it belongs. */
+/** A ball of a file: the fact, what it is called there, and where it belongs. What is null of the fact is left out. */
 export type SaysBall = {
   shot: Omit<Shot, 'shotId' | 'playerId' | 'sessionId' | 'clubId'>;
   /** As the file calls it; null: it has no name. */
@@ -60,7 +60,11 @@ export type ImportStart = {
 };
 
 /** Begins to take in a file, with the players who come with it; saying it twice begins it once. */
-export async function startImport(db: Db, actor: Actor, { importId, kind, fileName, columns, mapping, players }: ImportStart): Promise<void> {
+export async function startImport(
+  db: Db,
+  actor: Actor,
+  { importId, kind, fileName, columns, mapping, players }: ImportStart,
+): Promise<void> {
   const { academyId } = actor;
   // A name stands with its player, and nowhere else.
   const { player: _name, ...all } = mapping.all;
@@ -106,7 +110,9 @@ export async function mappingFor(db: Db, actor: Actor, columns: readonly string[
   const [row] = await db
     .select({ mapping: importFile.mapping, columns: importFile.columns })
     .from(importFile)
-    .where(and(eq(importFile.academyId, actor.academyId), arrayContains(importFile.columns, same), arrayContained(importFile.columns, same)))
+    .where(
+      and(eq(importFile.academyId, actor.academyId), arrayContains(importFile.columns, same), arrayContained(importFile.columns, same)),
+    )
     .orderBy(desc(importFile.createdAt))
     .limit(1);
   return row && row.columns.length === same.length && row.columns.every((name, i) => name === same[i]) ? row.mapping : null;
@@ -140,40 +146,64 @@ export async function stageRows(db: Db, actor: Actor, importId: string, { column
       if (!known.has(who)) problems.push({ line, column: 'player', message: 'This player isn’t in the academy.' });
       return known.has(who);
     });
-    const lines = theirs.map(({ line }) => line);
-    const { rowCount } = await tx
-      .delete(importRow)
-      .where(and(eq(importRow.academyId, academyId), eq(importRow.importId, importId), inArray(importRow.line, lines)));
-    await copy(
-      importRow,
-      theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, coach!.timeZone) })),
-    );
+    const dayOf = daysIn(coach!.timeZone);
+    const aside = theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, dayOf) }));
+    const [first, last] = [rows[0]!.line, rows.at(-1)!.line];
+    const again = first > file.lastLine ? 0 : await takenAgain(tx, actor, importId, first, last);
+    await copy(importRow, aside);
     await tx
       .update(importFile)
-      .set({ rows: sql`${importFile.rows} + ${theirs.length - (rowCount ?? 0)}` })
+      .set({ rows: file.rows + theirs.length - again, lastLine: Math.max(file.lastLine, last) })
       .where(one(actor, importId));
     return problems;
   });
 }
 
+/** Forgets rows that come once more. @returns how many there were */
+async function takenAgain(tx: Db, { academyId }: Actor, importId: string, first: number, last: number): Promise<number> {
+  const { rowCount } = await tx
+    .delete(importRow)
+    .where(and(eq(importRow.academyId, academyId), eq(importRow.importId, importId), between(importRow.line, first, last)));
+  return rowCount ?? 0;
+}
+
+/** The day of a moment; most rows of a file are of few moments. */
+function daysIn(timeZone: string): (moment: string) => string {
+  const known = new Map<string, string>();
+  return (moment) => {
+    let day = known.get(moment);
+    if (day === undefined) known.set(moment, (day = dayIn(new Date(moment), timeZone)));
+    return day;
+  };
+}
+
+/** The facts of a ball without what nobody says of it: half of them, of most balls. */
+const said = (facts: SaysBall['shot']) =>
+  Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== null)) as SaysBall['shot'];
+
 /** The session a row belongs to, and what it says. Balls that name none are those of a player's day in one game. */
-function placed(row: KeptRow, timeZone: string): { sessionId: string; says: Says } {
-  const day = dayIn(new Date(row.playedAt), timeZone);
+function placed(row: KeptRow, dayOf: (moment: string) => string): { sessionId: string; says: Says } {
+  const day = dayOf(row.playedAt);
   if (row.kind === 'scores') {
     const { game, score, unit = '', note = '', result_id: id } = row.result;
     const playedAt = new Date(row.playedAt).toISOString();
-    const sessionId = id === undefined ? idFrom('result', row.player, playedAt, game, score, unit) : idOfName(id, 'result', row.player, playedAt, game);
+    const sessionId =
+      id === undefined ? idFrom('result', row.player, playedAt, game, score, unit) : idOfName(id, 'result', row.player, playedAt, game);
     return { sessionId, says: { playedAt, title: game, score, unit, note } };
   }
   const { shot, row: cells } = row.ball;
   const { shotId: _shot, playerId: _player, sessionId: _session, clubId: _club, ...facts } = shot;
   const { session_id: id, session, game = '' } = cells;
   const sessionId =
-    id !== undefined ? idOfName(id, 'session', game) : session !== undefined ? idFrom('session', session, day, game) : idFrom('day', day, game, row.player);
+    id !== undefined
+      ? idOfName(id, 'session', game)
+      : session !== undefined
+        ? idFrom('session', session, day, game)
+        : idFrom('day', day, game, row.player);
   return {
     sessionId,
     says: {
-      shot: { ...facts, playedAt: new Date(row.playedAt).toISOString() },
+      shot: said({ ...facts, playedAt: new Date(row.playedAt).toISOString() }),
       id: cells.shot_id ?? null,
       title: game || session || '',
       version: cells.game_version ?? null,

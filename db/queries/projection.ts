@@ -134,10 +134,7 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
 export async function settle(db: Db, actor: Actor, sessionId: string): Promise<number> {
   const { academyId } = actor;
   const { spec, stoppedAt, given } = (
-    await db
-      .select({ spec: session.spec, stoppedAt: session.stoppedAt, given: session.given })
-      .from(session)
-      .where(one(actor, sessionId))
+    await db.select({ spec: session.spec, stoppedAt: session.stoppedAt, given: session.given }).from(session).where(one(actor, sessionId))
   )[0]!;
   // A result that was noted by hand hangs on no balls.
   if (given !== null) return 0;

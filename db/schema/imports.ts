@@ -1,9 +1,8 @@
 import { TABLE_KINDS } from '@/core/imports/fields';
 import { storedMappings } from '@/core/imports/mapping';
-import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, document } from './columns';
 import { session } from './games';
-import { player } from './people';
 
 /** How far a file has come: its rows are sent, then kept; all of it can be taken back. */
 export const IMPORT_STATES = ['coming', 'keeping', 'kept', 'undoing', 'undone'] as const;
@@ -22,6 +21,8 @@ export const importFile = pgTable(
     state: text({ enum: IMPORT_STATES }).notNull().default('coming'),
     /** Rows that were sent. */
     rows: integer().notNull().default(0),
+    /** The last line that was sent: what comes again begins no later. */
+    lastLine: integer().notNull().default(0),
     /** Of these: balls or results that are kept, those that were there already, and those that can't be. */
     kept: integer().notNull().default(0),
     known: integer().notNull().default(0),
@@ -35,11 +36,14 @@ export const importFile = pgTable(
   (t) => [primaryKey({ columns: [t.academyId, t.importId] })],
 );
 
-/** A row that was sent and is not kept yet. */
+/**
+ * A row that was sent and is not kept yet; of players who were erased since none is. The table is unlogged (migration 0023): a database that breaks down
+ * loses what stands aside, which is told, and sent again with its file.
+ */
 export const importRow = pgTable(
   'import_row',
   {
-    academyId: academyId(),
+    academyId: text().notNull(),
     importId: uuid().notNull(),
     sessionId: uuid().notNull(),
     line: integer().notNull(),
@@ -48,10 +52,8 @@ export const importRow = pgTable(
     says: jsonb().notNull(),
   },
   (t) => [
-    primaryKey({ columns: [t.academyId, t.importId, t.line] }),
-    index('import_row_by_session').on(t.academyId, t.importId, t.sessionId, t.line),
+    primaryKey({ columns: [t.academyId, t.importId, t.sessionId, t.line] }),
     foreignKey({ columns: [t.academyId, t.importId], foreignColumns: [importFile.academyId, importFile.importId] }).onDelete('cascade'),
-    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
   ],
 );
 

@@ -28,7 +28,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { academyId, at, metres } from './columns';
+import { at, metres } from './columns';
 import { session } from './games';
 import { player } from './people';
 
@@ -36,7 +36,8 @@ import { player } from './people';
 export const shotEvent = pgTable(
   'shot_event',
   {
-    academyId: academyId(),
+    /** It goes with its session, and so with the academy. */
+    academyId: text().notNull(),
     /** Made on the device: sending an event twice stores it once. */
     eventId: uuid().notNull(),
     shotId: uuid().notNull(),
@@ -71,7 +72,8 @@ export const shotEvent = pgTable(
 export const shot = pgTable(
   'shot',
   {
-    academyId: academyId(),
+    /** It goes with its session, and so with the academy. */
+    academyId: text().notNull(),
     shotId: uuid().notNull(),
     playerId: uuid().notNull(),
     sessionId: uuid().notNull(),

@@ -20,7 +20,10 @@ const startSchema = z.strictObject({
 const GONE = refused('This import was undone somewhere else. Open the file again.');
 
 /** How the last file with these columns was read. */
-export const mappingForAction = askedAtDesk([columnsSchema], async ({ data }, columns) => ({ ...DONE, mapping: await data.mappingFor(columns) }));
+export const mappingForAction = askedAtDesk([columnsSchema], async ({ data }, columns) => ({
+  ...DONE,
+  mapping: await data.mappingFor(columns),
+}));
 
 /** Begins to take in a file. */
 export const startImportAction = askedAtDesk([startSchema], async ({ data }, start) => {

@@ -56,9 +56,7 @@ export function ColumnTable({ names, examples, mapping, unitless, onChange }: Pr
               <td>
                 <Form.Select size="sm" aria-label={`What “${column}” means`} value={name} onChange={({ target }) => mean(i, target.value)}>
                   <option value="">Leave it out</option>
-                  <optgroup label="Every row needs">
-                    {fields.filter((field) => NEEDED[kind].includes(field.name)).map(option)}
-                  </optgroup>
+                  <optgroup label="Every row needs">{fields.filter((field) => NEEDED[kind].includes(field.name)).map(option)}</optgroup>
                   <optgroup label="And if you have it">{fields.filter((field) => !NEEDED[kind].includes(field.name)).map(option)}</optgroup>
                 </Form.Select>
                 {isLength && (

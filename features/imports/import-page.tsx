@@ -263,16 +263,22 @@ export function ImportPage({ slug, timeZone, system, own, players, games }: Prop
 }
 
 /** What has to be said before anything can be kept. */
-function Asks({ mapping, missing, unitless, eitherDate }: { mapping: Mapping; missing: readonly string[]; unitless: readonly string[]; eitherDate: boolean }) {
+function Asks({
+  mapping,
+  missing,
+  unitless,
+  eitherDate,
+}: {
+  mapping: Mapping;
+  missing: readonly string[];
+  unitless: readonly string[];
+  eitherDate: boolean;
+}) {
   const label = (name: string) => fieldNamed(mapping.kind, name)?.label.toLowerCase() ?? name;
   if (missing.length + unitless.length === 0 && !eitherDate) return null;
   return (
     <ul className={styles.asks}>
-      {missing.length > 0 && (
-        <li>
-          Which column says the {listed(missing.map(label))}? Choose it on the left, or say it for all rows.
-        </li>
-      )}
+      {missing.length > 0 && <li>Which column says the {listed(missing.map(label))}? Choose it on the left, or say it for all rows.</li>}
       {unitless.length > 0 && <li>In which unit is the {listed(unitless.map(label))}? Choose it beside the column.</li>}
       {eitherDate && <li>A date such as 3/5/2026 could be two. Say above which it is.</li>}
     </ul>
@@ -281,7 +287,14 @@ function Asks({ mapping, missing, unitless, eitherDate }: { mapping: Mapping; mi
 
 export function Bar({ share, label }: { share: number; label: string }) {
   return (
-    <div className={styles.bar} role="progressbar" aria-label={label} aria-valuemin={0} aria-valuemax={100} aria-valuenow={Math.round(100 * share)}>
+    <div
+      className={styles.bar}
+      role="progressbar"
+      aria-label={label}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(100 * share)}
+    >
       <span style={{ width: `${100 * share}%` }} />
     </div>
   );
@@ -333,7 +346,9 @@ function Progress({ slug, sent, kind, left, onStop, onUndo, onAgain, onBack }: P
           <b>{nothing ? 'Nothing new.' : `${counted(sent.kept, kind === 'balls' ? 'ball' : 'score')} imported.`}</b>{' '}
           {sent.known > 0 && `${counted(sent.known, 'row')} ${sent.known === 1 ? 'was' : 'were'} already here. `}
           {left > 0 && `${counted(left, 'row')} left out. `}
-          {sent.refused > 0 && `${counted(sent.refused, 'row')} refused: too many balls in one session, or a session that was played here.`}
+          {sent.refused > 0 &&
+            `${counted(sent.refused, 'row')} refused: too many balls in one session, or a session that was played here. `}
+          {sent.lost > 0 && `${counted(sent.lost, 'row')} got lost on the way: import the file again. What is already here is skipped.`}
         </p>
         <div className="d-flex flex-wrap gap-2">
           <a className="btn btn-primary" href={`/a/${slug}/logbook`}>

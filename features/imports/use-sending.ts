@@ -22,7 +22,7 @@ export type Sending = {
 /** How far it is: rows are sent, then kept. */
 export type Sent =
   | { at: 'sending' | 'keeping' | 'undoing'; share: number }
-  | { at: 'kept'; kept: number; known: number; refused: number }
+  | { at: 'kept'; kept: number; known: number; refused: number; lost: number }
   | { at: 'undone' }
   | { at: 'failed'; why: string };
 
@@ -99,8 +99,8 @@ export function useSending(slug: string, next: Next) {
         while (!stopped.current) {
           const answer = await patiently(() => keepRowsAction(slug, importId));
           if (!answer.ok) return setSent({ at: 'failed', why: sentence(answer.fields) });
-          const { left, kept, known, refused: never } = answer.step;
-          if (left === 0) return setSent({ at: 'kept', kept, known, refused: refused + never });
+          const { left, kept, known, refused: never, lost } = answer.step;
+          if (left === 0) return setSent({ at: 'kept', kept, known, refused: refused + never, lost });
           setSent({ at: 'keeping', share: 1 - left / Math.max(1, done) });
         }
         await undo(importId);

@@ -57,7 +57,9 @@ export function useTable(given: Given, system: UnitSystem) {
           else if ('bad' in data) waitingBad.current?.(data.bad);
           else if (data.ask === asks.current.count) {
             const { of } = asks.current;
-            setTable((now) => now && ('look' in data ? { ...now, look: { of, look: data.look }, reading: null } : { ...now, reading: data.done }));
+            setTable(
+              (now) => now && ('look' in data ? { ...now, look: { of, look: data.look }, reading: null } : { ...now, reading: data.done }),
+            );
           }
         };
         worker.current = made;

@@ -94,7 +94,9 @@ function BadLine({ row, mapping, names, onCorrect }: Pick<BadProps, 'mapping' | 
                   size="sm"
                   value={cells[column] ?? ''}
                   maxLength={500}
-                  onChange={({ target }) => setCells(Array.from({ length: names.length }, (_, i) => (i === column ? target.value : (cells[i] ?? ''))))}
+                  onChange={({ target }) =>
+                    setCells(Array.from({ length: names.length }, (_, i) => (i === column ? target.value : (cells[i] ?? ''))))
+                  }
                 />
               </label>
             ))}

@@ -54,8 +54,8 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
       </div>
       {found === 0 && !narrowed ? (
         <p className="empty">
-          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here. Records
-          kept elsewhere come in as <Link href={`${path}/import`}>a file</Link>.
+          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here. Records kept
+          elsewhere come in as <Link href={`${path}/import`}>a file</Link>.
         </p>
       ) : (
         <LogbookFilters

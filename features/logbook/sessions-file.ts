@@ -38,7 +38,13 @@ export function answerSessionsFile(slug: string, params: Record<string, unknown>
   return answerFile(slug, params, 'sessions.csv', async (data, { filter, sort }, after, first) => {
     const { lines, next } = await data.logbookPage(filter, { sort, after, limit: AT_ONCE });
     const notes = await data.notesOfSessions(lines.map(({ session }) => session.sessionId));
-    return { text: writeSessionTable(lines.map((line) => sessionOut(line, notes)), first), next };
+    return {
+      text: writeSessionTable(
+        lines.map((line) => sessionOut(line, notes)),
+        first,
+      ),
+      next,
+    };
   });
 }
 

@@ -45,7 +45,14 @@ export function resultLine({ session, players, balls, outcome, before }: Finishe
       ? { figure: sayGiven(outcome.scores[0]?.score ?? 0, given), words: '' }
       : sayOutcome(spec, outcome, nameOf, system)),
     change: before ? sayChange(spec, before, system) : '',
-    balls: given !== null ? 'noted by hand' : session.gameId === null && spec.open ? counted(balls, 'ball') : outcome.through ? counted(balls, 'ball') : `${balls} of ${counted(all, 'ball')}, stopped`,
+    balls:
+      given !== null
+        ? 'noted by hand'
+        : session.gameId === null && spec.open
+          ? counted(balls, 'ball')
+          : outcome.through
+            ? counted(balls, 'ball')
+            : `${balls} of ${counted(all, 'ball')}, stopped`,
     met: players.length === 1 ? (outcome.scores[0]?.met ?? null) : null,
     players: players.length,
   };

@@ -9,7 +9,13 @@ const people = [
   { playerId: idOf(9001), name: 'Mia', units: 'metric' },
 ];
 const line = (sessionId: string, spec: object, players: object[], balls: number, outcome: object) =>
-  ({ session: { sessionId, spec, startedAt, gameId: 'g', given: null }, players, balls, outcome, before: null }) as unknown as Lines[number];
+  ({
+    session: { sessionId, spec, startedAt, gameId: 'g', given: null },
+    players,
+    balls,
+    outcome,
+    before: null,
+  }) as unknown as Lines[number];
 const show = (lines: Lines, more: object = {}) =>
   render(<SessionLines slug="here" lines={lines} timeZone="UTC" now={new Date('2026-05-21T18:00:00Z')} {...more} />);
 
