@@ -124,17 +124,19 @@ test('a long file is stopped halfway, and nothing of it stays', async ({ page })
 
 test('what is no table is refused in a sentence, and nothing is stored', async ({ page }) => {
   await page.goto(`${HOME}/logbook/import`);
+  await expect(page.getByRole('button', { name: 'Open a file' })).toBeEnabled();
   const input = page.getByLabel('A file of balls or scores');
+  const wrong = page.getByRole('main').getByRole('alert');
   await input.setInputFiles({
     name: 'picture.csv',
     mimeType: 'image/png',
     buffer: Buffer.concat([Buffer.from([0x89, 0x50, 0, 0, 0]), randomBytes(3000)]),
   });
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(wrong).toContainText('isn’t a text file');
   await input.setInputFiles(file('empty.csv', ''));
-  await expect(page.getByRole('alert')).toHaveText('This file is empty.');
+  await expect(wrong).toHaveText('This file is empty.');
   await input.setInputFiles(file('good.csv', notes('x')));
-  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(wrong).toHaveCount(0);
 });
 
 test('balls go out as they are filtered, and come in again as known', async ({ page }) => {
@@ -145,5 +147,5 @@ test('balls go out as they are filtered, and come in again as known', async ({ p
   await page.getByLabel('A file of balls or scores').setInputFiles(path);
   await expect(page.getByRole('region', { name: 'Rows that can’t be imported' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Import/ }).click();
-  await expect(page.getByText(/^Nothing new\. [\d,]+ rows were already here\.$/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Nothing new\. [\d,]+ rows were already here/)).toBeVisible({ timeout: 60_000 });
 });

@@ -26,7 +26,7 @@ export type Table = {
 /** Reads a table in a worker: what it holds, what it comes to, and its rows as they are sent. */
 export function useTable(given: Given, system: UnitSystem) {
   const worker = useRef<Worker | null>(null);
-  const asks = useRef({ count: 0, of: '' });
+  const asks = useRef({ opened: 0, count: 0, of: '' });
   const waiting = useRef<((batch: Batch | null) => void) | null>(null);
   const waitingBad = useRef<((csv: string) => void) | null>(null);
   const [table, setTable] = useState<Table | null>(null);
@@ -46,11 +46,15 @@ export function useTable(given: Given, system: UnitSystem) {
       setTable(null);
       setFailed(null);
       if (file.size > MOST_BYTES) return setFailed('This file is larger than 60 MB. Split it.');
+      const opening = ++asks.current.opened;
       const bytes = await file.arrayBuffer();
+      // Another was opened meanwhile.
+      if (opening !== asks.current.opened) return;
       try {
         const made = startImportWorker();
-        made.onerror = () => setFailed(NO_WORKER);
+        made.onerror = () => worker.current === made && setFailed(NO_WORKER);
         made.onmessage = ({ data }: MessageEvent<FromImport>) => {
+          if (worker.current !== made) return;
           if ('opened' in data) setTable({ fileName: file.name, opened: data.opened, look: null, reading: null });
           else if ('failed' in data) setFailed(data.failed);
           else if ('batch' in data) waiting.current?.(data.batch);
@@ -72,7 +76,8 @@ export function useTable(given: Given, system: UnitSystem) {
   );
 
   const look = useCallback((mapping: Mapping) => {
-    asks.current = { count: asks.current.count + 1, of: JSON.stringify(mapping) };
+    asks.current.count += 1;
+    asks.current.of = JSON.stringify(mapping);
     post({ ask: asks.current.count, look: mapping });
     setTable((now) => now && { ...now, reading: 0 });
   }, []);
