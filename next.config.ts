@@ -3,7 +3,7 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
-  serverExternalPackages: ['pino', 'pg', 'piscina', 'rate-limiter-flexible'],
+  serverExternalPackages: ['pdfkit', 'svg-to-pdfkit', 'pino', 'pg', 'piscina', 'rate-limiter-flexible'],
   sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
   // Play is a bundle of its own (features/play/shell); the same page is the door of a personal link.
   rewrites: async () => ({

@@ -11,6 +11,7 @@ import { EVENT_VERSION } from '../core/shot/read-event';
 import type { ShotEvent } from '../core/shot/shot';
 import { green } from '../core/testing/make-green';
 import { hourOf } from '../core/testing/make-hour';
+import { PLAIN_REPORT } from '../core/testing/make-report';
 import { weeksOf } from '../core/testing/make-weeks';
 import { openDb } from '../db/client';
 import { saveGame } from '../db/queries/games';
@@ -18,6 +19,7 @@ import { saveGreen } from '../db/queries/greens';
 import { saveHour } from '../db/queries/hours';
 import { startImport } from '../db/queries/imports';
 import { keepLink, keepReaderKey } from '../db/queries/links';
+import { keepReport } from '../db/queries/reports';
 import { savePlayer } from '../db/queries/players';
 import { saveNote, startSession } from '../db/queries/sessions';
 import { takeIn } from '../db/queries/take-in';
@@ -53,8 +55,8 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId] = Array.from(
-      { length: 9 },
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId] = Array.from(
+      { length: 10 },
       () => randomUUID() as string,
     );
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
@@ -107,9 +109,15 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       return { token, tokenHash: createHash('sha256').update(token).digest() };
     };
     const expiresAt = new Date(Date.now() + 86_400_000);
-    const [link, reader] = [secret(), secret()];
+    const [link, reader, report] = [secret(), secret(), secret()];
     await keepLink(db, actor, mateId!, { linkId: linkId!, tokenHash: link.tokenHash, expiresAt });
     await keepReaderKey(db, actor, sessionId!, { keyId: randomUUID(), tokenHash: reader.tokenHash, expiresAt });
+    await keepReport(db, actor, playerId!, {
+      reportId: reportId!,
+      report: { ...PLAIN_REPORT, player: `${name} Player` },
+      tokenHash: report.tokenHash,
+      expiresAt,
+    });
     const ids = {
       playerId: playerId!,
       mateId: mateId!,
@@ -120,8 +128,22 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       hourId: hourId!,
       weeksId: weeksId!,
       importId: importId!,
+      reportId: reportId!,
     };
-    return { name, slug, email, academyId, ...ids, spec, hour, weeks, balls, linkToken: link.token, readerKey: reader.token };
+    return {
+      name,
+      slug,
+      email,
+      academyId,
+      ...ids,
+      spec,
+      hour,
+      weeks,
+      balls,
+      linkToken: link.token,
+      readerKey: reader.token,
+      reportToken: report.token,
+    };
   } finally {
     await pool.end();
   }

@@ -49,6 +49,8 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/players/[player]/round/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/round`,
   'a/[academy]/players/[player]/sessions/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/sessions`,
   'a/[academy]/players/[player]/time/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/time`,
+  'a/[academy]/players/[player]/report/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/report`,
+  'a/[academy]/players/[player]/report/pdf/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/report/pdf`,
   'a/[academy]/players/[player]/belief/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/belief`,
   'a/[academy]/reference/route.ts': ({ slug }) => `/a/${slug}/reference`,
   'a/[academy]/logbook/file/route.ts': ({ slug }) => `/a/${slug}/logbook/file`,
@@ -67,7 +69,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
 };
 
 /** Pages that anybody may see: they show nothing of any academy. */
-export const OPEN_PAGES = ['page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'];
+export const OPEN_PAGES = ['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'];
 
 export type Route = {
   method: 'GET' | 'POST' | 'PUT';
@@ -76,7 +78,7 @@ export type Route = {
   /** Nothing is said in it. */
   empty?: true;
   /** With what one gets in. */
-  by: 'coach or link' | 'link' | 'reader';
+  by: 'coach or link' | 'link' | 'reader' | 'report';
 };
 
 /** A batch with one event. */
@@ -101,6 +103,8 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
       by: 'coach or link',
     },
   ],
+  'api/v1/report/route.ts': [{ method: 'GET', path: () => '/api/v1/report', by: 'report' }],
+  'api/v1/report/pdf/route.ts': [{ method: 'GET', path: () => '/api/v1/report/pdf', by: 'report' }],
   'api/v1/sessions/route.ts': [
     {
       method: 'POST',
@@ -224,6 +228,9 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   ],
   keepRowsAction: ({ importId }) => [importId],
   undoImportAction: ({ importId }) => [importId],
+  saveWordsAction: ({ playerId }) => [playerId, 'changed'],
+  shareReportAction: ({ playerId }) => [playerId, {}, 30],
+  revokeReportAction: ({ reportId }) => [reportId],
   saveTagsAction: ({ sessionId }) => [sessionId, ['changed']],
   saveNoteAction: ({ sessionId, playerId }) => [sessionId, playerId, 'coach', 'changed'],
   saveTodayAction: () => [{ stimpFt: 9, firmness: 'firm' }],

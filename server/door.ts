@@ -1,6 +1,7 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
+import { reportByToken } from '@/db/queries/reports';
 import { memberAtGreen, memberForSession } from './actor';
 import { dataOf } from './data';
 import { database } from './db';
@@ -37,6 +38,11 @@ export async function readerOf(headers: Headers) {
     const key = await sessionOfReader(database(), academyId, hash, new Date());
     return key && { ...key, data: dataOf({ kind: 'reader', academyId }) };
   });
+}
+
+/** The report that the link of a request shows. */
+export async function linkedReport(headers: Headers) {
+  return withToken(headers, (academyId, hash) => reportByToken(database(), academyId, hash, new Date()));
 }
 
 /**

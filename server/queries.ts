@@ -16,6 +16,7 @@ import * as links from '@/db/queries/links';
 import { listTags, logbookCount, logbookPage, logbookShots, notesOfSessions, saveTags } from '@/db/queries/logbook';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
+import * as reports from '@/db/queries/reports';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { takeIn } from '@/db/queries/take-in';
@@ -31,6 +32,7 @@ export const QUERIES = {
   ...links,
   ...players,
   ...readings,
+  ...reports,
   ...sessions,
   ...shots,
   ...weeks,

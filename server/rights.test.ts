@@ -50,6 +50,10 @@ test('what is given to whom', () => {
     'keepLink',
     'linksOf',
     'revokeLink',
+    'keepReport',
+    'reportsOf',
+    'revokeReport',
+    'saveReportWords',
     'saveGame',
     'archiveGame',
     'saveGreen',
@@ -114,5 +118,5 @@ test.each(ROLES)('%s: each query is there or not, and is asked in their own name
 });
 
 test('every query there is stands in the table, but for those that nobody asks', () => {
-  expect(Object.keys(QUERIES).filter((name) => !(name in MAY))).toEqual(['tidyUp', 'holderOfLink', 'sessionOfReader']);
+  expect(Object.keys(QUERIES).filter((name) => !(name in MAY))).toEqual(['tidyUp', 'holderOfLink', 'sessionOfReader', 'reportByToken']);
 });

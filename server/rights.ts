@@ -32,6 +32,12 @@ export const MAY = {
   linksOf: COACHES,
   revokeLink: COACHES,
 
+  // Reports.
+  keepReport: COACHES,
+  reportsOf: COACHES,
+  revokeReport: COACHES,
+  saveReportWords: COACHES,
+
   // Tools.
   carriedShots: DESK,
   puttRuns: DESK,

@@ -1,7 +1,11 @@
 import type { FromImport, Opened } from './import-messages';
 import { importing, textOf } from './importing';
 
-const given = { timeZone: 'UTC', nowMs: Date.parse('2026-11-30T12:00:00Z'), own: { paceM: null, clubM: null, putterM: null, flagstickM: null, shoeM: null } };
+const given = {
+  timeZone: 'UTC',
+  nowMs: Date.parse('2026-11-30T12:00:00Z'),
+  own: { paceM: null, clubM: null, putterM: null, flagstickM: null, shoeM: null },
+};
 const bytes = (...parts: number[]) => new Uint8Array(parts).buffer;
 const utf8 = (text: string) => new TextEncoder().encode(text).buffer as ArrayBuffer;
 

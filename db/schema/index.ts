@@ -5,5 +5,6 @@ export * from './hours';
 export * from './weeks';
 export * from './shots';
 export * from './imports';
+export * from './reports';
 export * from './skill';
 export * from './limits';

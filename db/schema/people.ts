@@ -51,6 +51,8 @@ export const player = pgTable(
     roundMix: jsonb().$type<Record<string, number>>(),
     /** The shots that the player dreads, by their own rating from 1 to 5: by shot type and surface. */
     dreads: jsonb().$type<Record<string, number>>(),
+    /** What the coach writes under the player's report. */
+    reportWords: text().notNull().default(''),
     /** Counts up whenever the evidence of the player changes. */
     evidenceRev: integer().notNull().default(0),
     createdAt: at().notNull().defaultNow(),

@@ -5,7 +5,7 @@ import styles from './skill.module.scss';
 
 type Props = { slug: string; player: PlayerRow; beside: string; children?: React.ReactNode };
 
-/** Who it is, what it is counted against, and the four ways of looking at it. */
+/** Who it is, what it is counted against, and the ways of looking at it. */
 export function PlayerHead({ slug, player, beside, children }: Props) {
   return (
     <header className={styles.head}>

@@ -9,6 +9,7 @@ const VIEWS = [
   ['Putting', '/putting'],
   ['Over time', '/time'],
   ['Sessions', '/sessions'],
+  ['Report', '/report'],
 ] as const;
 
 export function PlayerTabs({ base }: { base: string }) {

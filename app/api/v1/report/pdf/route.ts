@@ -1,0 +1,3 @@
+export const dynamic = 'force-dynamic';
+
+export { answerLinkedPdf as GET } from '@/features/report/routes';
