@@ -12,7 +12,7 @@ async function textOf(pdf: Buffer): Promise<{ pages: number; text: string; fonts
   const parts: string[] = [];
   for (let n = 1; n <= document.numPages; n++) {
     const { items } = await (await document.getPage(n)).getTextContent();
-    parts.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
+    parts.push(items.map((item) => ('str' in item ? item.str + (item.hasEOL ? ' ' : '') : '')).join(''));
   }
   return { pages: document.numPages, text: parts.join('\n').replaceAll(/\s+/g, ' '), fonts: pdf.toString('latin1') };
 }
