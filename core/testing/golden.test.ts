@@ -15,6 +15,8 @@ import { playSession } from '../play/play';
 import { SCHEME_KINDS } from '../game/scoring';
 import { gameSpecSchema } from '../game/spec';
 import { storedGames } from '../game/stored-games';
+import { mappingSchema, storedMappings } from '../imports/mapping';
+import { reportSchema, storedReports } from '../report/report';
 import { AREA_KINDS, greenPlanSchema } from '../green/plan';
 import { storedPlans } from '../green/stored-plans';
 import { sentConditionsSchema, type Conditions } from '../shot/conditions';
@@ -41,6 +43,8 @@ const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-
 const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
 const planned = [1].map((version) => read<{ hours: object[]; runs: object[] }>(`hours-${version}.json`));
 const weeks = [1].flatMap((version) => read<object[]>(`weeks-${version}.json`));
+const reports = [1].flatMap((version) => read<object[]>(`reports-${version}.json`));
+const mappings = [1].flatMap((version) => read<object[]>(`mappings-${version}.json`));
 const homes = [1, 2].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
 
 test('every way of scoring, every kind of event and every part of a green is among them', () => {
@@ -50,6 +54,11 @@ test('every way of scoring, every kind of event and every part of a green is amo
   expect(plans.some(({ areas }) => areas.some(({ kind }) => AREA_KINDS.includes(kind)))).toBe(true);
   for (const part of ['areas', 'holes', 'stations', 'groups'] as const) expect(plans.some((plan) => plan[part].length > 0)).toBe(true);
   expect(new Set(plans.map(({ slope }) => slope?.by))).toEqual(new Set(['fall', 'spots', undefined]));
+});
+
+test('reports that were given away, and how files were read, are read as they were', () => {
+  for (const one of reports) expect(reportSchema.parse(storedReports.read(one))).toEqual(one);
+  for (const one of mappings) expect(mappingSchema.parse(storedMappings.read(one))).toEqual(one);
 });
 
 test.each(games.map((one) => [one.spec.scoring.scheme, one] as const))('a session of %s has the score that it had', (_, played) => {
