@@ -52,7 +52,7 @@ const FEATURES = {
   report: ['form', 'skill'],
   players: ['form', 'session', 'skill'],
   imports: ['form'],
-  logbook: ['form', 'games', 'play', 'session'],
+  logbook: ['form', 'games', 'imports', 'play', 'session'],
   plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],
   tools: ['form', 'greens', 'play', 'skill'],
   today: ['forecast', 'form', 'games', 'players', 'session'],

@@ -104,6 +104,28 @@ test('scores noted by hand stand in the logbook beside what was played', async (
   await expect(page.getByLabel('Score')).toHaveText('7.5 s');
 });
 
+test('a single result is noted, with its faults beside their fields, and taken away again', async ({ page }) => {
+  const tag = `r${randomBytes(4).toString('hex')}`;
+  await page.goto(`${HOME}/logbook`);
+  await page.getByRole('link', { name: 'Note a result' }).click();
+  await page.getByRole('button', { name: 'Save the result' }).click();
+  await expect(page.getByText('What was played?')).toBeVisible();
+  await expect(page.getByText('Enter a number.')).toBeVisible();
+  await page.getByLabel('Player').selectOption('Maren');
+  await page.getByLabel('Game or test').fill(`Shuttle run ${tag}`);
+  await page.getByLabel('Score').fill('7,5');
+  await page.getByLabel('Unit').fill('s');
+  await page.getByLabel('Note').fill('indoors');
+  await page.getByRole('button', { name: 'Save the result' }).dblclick();
+  await expect(page.getByRole('heading', { name: `Maren · Shuttle run ${tag}` })).toBeVisible();
+  await expect(page.getByLabel('Score')).toHaveText('7.5 s');
+  expect(await ask('select 1 from session where title = $1', `Shuttle run ${tag}`)).toHaveLength(1);
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.getByRole('button', { name: 'Yes, remove it' }).click();
+  await expect(page).toHaveURL(/logbook$/);
+  expect(await ask('select 1 from session where title = $1', `Shuttle run ${tag}`)).toEqual([]);
+});
+
 test('a long file is stopped halfway, and nothing of it stays', async ({ page }) => {
   const tag = `l${randomBytes(4).toString('hex')}`;
   const rows = Array.from({ length: 12_000 }, (_, i) => {

@@ -71,6 +71,7 @@ const ROOMS = async () => {
     `/sessions/${session_id}`,
     '/logbook',
     '/logbook/import',
+    '/logbook/result',
     '/settings',
     '/tools',
     '/tools/landing',

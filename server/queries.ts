@@ -17,12 +17,15 @@ import { listTags, logbookCount, logbookPage, logbookShots, notesOfSessions, sav
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as reports from '@/db/queries/reports';
+import { addResult, removeResult } from '@/db/queries/results';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { takeIn } from '@/db/queries/take-in';
 import * as weeks from '@/db/queries/weeks';
 
 export const QUERIES = {
+  addResult,
+  removeResult,
   saveAcademy,
   ...erase,
   ...evidence,

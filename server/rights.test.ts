@@ -65,6 +65,8 @@ test('what is given to whom', () => {
     'followWeeks',
     'archiveWeeks',
     'saveTags',
+    'addResult',
+    'removeResult',
     'startImport',
     'stageRows',
     'keepRows',

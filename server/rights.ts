@@ -100,6 +100,8 @@ export const MAY = {
   notesOfSessions: DESK,
   listTags: DESK,
   saveTags: COACHES,
+  addResult: COACHES,
+  removeResult: COACHES,
   startImport: COACHES,
   stageRows: COACHES,
   keepRows: COACHES,

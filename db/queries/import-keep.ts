@@ -1,9 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { group } from 'd3-array';
 import { allStations } from '@/core/game/station';
-import type { GameSpec } from '@/core/game/spec';
-import { asCounted, withoutGame } from '@/core/imports/kept';
-import { goalMet } from '@/core/play/play';
+import { withoutGame } from '@/core/imports/kept';
 import { withUnsaid } from '@/core/shot/shot';
 import { timeOrderedId } from '@/core/shot/id';
 import { EVENT_VERSION } from '@/core/shot/read-event';
@@ -11,9 +9,9 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy, type Copy } from '../copy';
-import { club, gameVersion, importFile, importRow, importSession, player, session, sessionPlayer, shot, shotEvent } from '../schema';
-import { newestVersions } from './game-versions';
+import { club, importFile, importRow, importSession, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { idFrom, idOfName, type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
+import { gameMeant, gamesNamed, resultRows, type GameKnown } from './results';
 import { playersCount, projectAgain, projection, settle, stationsOf, type Held, type NewEvent } from './projection';
 
 /*
@@ -120,23 +118,6 @@ type Context = {
   games: ReadonlyMap<string, GameKnown[]>;
   levels: ReadonlyMap<string, number>;
 };
-type GameKnown = { gameId: string; version: number; spec: GameSpec; newest: boolean };
-
-/** Games of the academy by their titles, in all their versions. */
-async function gamesNamed(tx: Db, actor: Actor, titles: readonly string[]): Promise<Map<string, GameKnown[]>> {
-  const title = sql<string>`${gameVersion.spec} ->> 'title'`;
-  const newest = newestVersions(tx, actor);
-  const rows = await tx
-    .select({ gameId: gameVersion.gameId, version: gameVersion.version, spec: gameVersion.spec, newest: newest.version })
-    .from(gameVersion)
-    .innerJoin(newest, eq(newest.gameId, gameVersion.gameId))
-    .where(and(eq(gameVersion.academyId, actor.academyId), inArray(title, [...titles])));
-  return group(
-    rows.map((row) => ({ ...row, newest: row.newest === row.version })),
-    ({ spec }) => spec.title,
-  );
-}
-
 async function levelsOf(tx: Db, { academyId }: Actor, rows: readonly Row[]): Promise<Map<string, number>> {
   const ids = [...new Set(rows.map(({ playerId }) => playerId))];
   const found = await tx
@@ -146,12 +127,6 @@ async function levelsOf(tx: Db, { academyId }: Actor, rows: readonly Row[]): Pro
     .orderBy(asc(player.playerId))
     .for('key share');
   return new Map(found.map(({ id, level }) => [id, level]));
-}
-
-/** The game of ours that is meant, where it can be only one. */
-function gameMeant(games: readonly GameKnown[] = [], version: number | null): GameKnown | null {
-  const of = games.filter((game) => (version === null ? game.newest : game.version === version));
-  return of.length === 1 ? of[0]! : null;
 }
 
 type BallRow = Row & { says: SaysBall };
@@ -367,29 +342,20 @@ async function keepScores(context: Context, rows: readonly ScoreRow[]): Promise<
   const { copy, actor, file, known, games, levels } = context;
   const { academyId } = actor;
   const fresh = [...new Map(rows.filter(({ sessionId }) => !known.has(sessionId)).map((row) => [row.sessionId, row])).values()];
-  const opened: (typeof session.$inferInsert)[] = [];
-  const seats: (typeof sessionPlayer.$inferInsert)[] = [];
-  for (const { sessionId, playerId, says } of fresh) {
-    const at = new Date(says.playedAt);
-    const meant = gameMeant(games.get(says.title), null);
-    const counted = meant && asCounted(meant.spec, says.score, says.unit);
-    const game = meant && counted !== null ? meant : null;
-    const spec = game?.spec ?? withoutGame(says.title);
-    const score = counted ?? says.score;
-    opened.push({
-      ...{ academyId, sessionId, spec, gameId: game?.gameId ?? null, gameVersion: game?.version ?? null },
-      ...{ startedAt: at, completedAt: at, importId: file.importId, given: says.unit, balls: 0 },
-    });
-    seats.push({
-      ...{ academyId, sessionId, playerId, position: 0, level: levels.get(playerId) ?? 0 },
-      ...{ score, met: game ? goalMet(spec, score) : null, coachNote: says.note },
-    });
-  }
-  await copy(session, opened);
-  await copy(sessionPlayer, seats);
+  const results = fresh.map(({ sessionId, playerId, says }) =>
+    resultRows(academyId, { sessionId, playerId, level: levels.get(playerId) ?? 0, ...says }, gameMeant(games.get(says.title), null)),
+  );
+  await copy(
+    session,
+    results.map((one) => ({ ...one.session, importId: file.importId })),
+  );
+  await copy(
+    sessionPlayer,
+    results.map((one) => one.seat),
+  );
   await copy(
     importSession,
-    opened.map(({ sessionId }) => ({ academyId, importId: file.importId, sessionId })),
+    results.map(({ session: { sessionId } }) => ({ academyId, importId: file.importId, sessionId })),
   );
   return { kept: fresh.length, known: rows.length - fresh.length, refused: 0 };
 }

@@ -14,6 +14,7 @@ import { keepRows, undoImport, type ImportStep } from './import-keep';
 import { getImport, idFrom, listImports, mappingFor, stageRows, startImport } from './imports';
 import { logbookPage } from './logbook';
 import { rebuildShots } from './projection';
+import { addResult, removeResult } from './results';
 import { bestBefore, finishedSessions, scoresOf } from './sessions';
 import { shotsOfPlayer } from './shots';
 import { takeIn } from './take-in';
@@ -264,6 +265,22 @@ test('a session that nobody can have played is refused, and the rest is kept', a
     Otto: playerId,
   });
   expect(step).toMatchObject({ kept: 1, refused: 3001, left: 0 });
+});
+
+test('a single result is noted once, and only a noted one can be taken away', async () => {
+  const { actor, playerId, gameId, sessionId } = await academy();
+  const stranger = await academy();
+  const id = randomUUID();
+  const noted = { sessionId: id, playerId, playedAt: '2026-05-03T12:00:00Z', title: 'Two spots', score: 11, unit: '', note: 'windy' };
+  expect(await addResult(db, actor, noted)).toBe(true);
+  expect(await addResult(db, actor, { ...noted, score: 12 })).toBe(true);
+  expect(await addResult(db, stranger.actor, noted)).toBe(false);
+  expect((await scoresOf(db, actor, playerId)).map(({ score, session: of }) => [score, of.gameId])).toEqual([[11, gameId]]);
+  await removeResult(db, stranger.actor, id);
+  await removeResult(db, actor, sessionId);
+  expect((await everything(actor)).sessions.map((one) => one.sessionId).toSorted()).toEqual([id, sessionId].toSorted());
+  await removeResult(db, actor, id);
+  expect(await scoresOf(db, actor, playerId)).toEqual([]);
 });
 
 test('rows that got lost while they stood aside are told of, and come in when the file is sent again', async () => {

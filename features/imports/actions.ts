@@ -4,7 +4,9 @@ import * as z from 'zod';
 import { batchSchema, MOST_PLAYERS } from '@/core/imports/batch';
 import { TABLE_KINDS } from '@/core/imports/fields';
 import { mappingSchema } from '@/core/imports/mapping';
+import { resultSchema } from '@/core/imports/result';
 import { filledLine, line } from '@/core/stored';
+import { momentIn } from '@/core/units/day';
 import { askedAtDesk, atDesk, DONE, id } from '../form/at-desk';
 import { refused } from '../form/result';
 
@@ -47,4 +49,19 @@ export const keepRowsAction = askedAtDesk([id], async ({ data }, importId) => {
 export const undoImportAction = atDesk([id], async ({ data }, importId) => {
   const step = await data.undoImport(importId);
   return step ? { ...DONE, step } : GONE;
+});
+
+/** Notes a result without balls under the id that the page made for it. */
+export const addResultAction = atDesk([id, resultSchema], async ({ data, academy }, sessionId, { day, ...result }) => {
+  // A day without a time is noon, as in a file.
+  const playedAt = momentIn(day, '12:00', academy.timeZone).toISOString();
+  return (await data.addResult({ sessionId, playedAt, ...result }))
+    ? DONE
+    : { ok: false, fields: { playerId: 'This player isn’t here any more.' } };
+});
+
+/** Takes a noted result away. */
+export const removeResultAction = atDesk([id], async ({ data }, sessionId) => {
+  await data.removeResult(sessionId);
+  return DONE;
 });

@@ -48,9 +48,14 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
             {found > COUNTED ? `more than ${COUNTED.toLocaleString('en')} sessions` : found > 0 && counted(found, 'session')}
           </span>
         </h1>
-        <Link href={`${path}/import`} className="btn btn-outline-dark no-print">
-          Import a file
-        </Link>
+        <div className="d-flex flex-wrap gap-2 no-print">
+          <Link href={`${path}/result`} className="btn btn-outline-dark">
+            Note a result
+          </Link>
+          <Link href={`${path}/import`} className="btn btn-outline-dark">
+            Import a file
+          </Link>
+        </div>
       </div>
       {found === 0 && !narrowed ? (
         <p className="empty">

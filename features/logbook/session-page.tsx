@@ -12,6 +12,7 @@ import type { Answer, Best } from '@/server/data';
 import { sayMoment } from '@/core/units/say-moment';
 import { Changes } from './changes';
 import { GivenScore } from './given-score';
+import { RemoveResult } from './remove-result';
 import { SessionNotes } from './session-notes';
 import { SessionTags } from './session-tags';
 import { Board } from '../session/board';
@@ -115,6 +116,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
               Keep as a game
             </Link>
           )}
+          {given !== null && <RemoveResult slug={slug} sessionId={session.sessionId} />}
           {open && (
             <Link className="btn btn-outline-dark" href={`/a/${slug}/sessions/${session.sessionId}/board`}>
               Live board
