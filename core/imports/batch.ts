@@ -8,6 +8,8 @@ import type { TableKind } from './fields';
 
 /** So many rows are sent at once. */
 export const BATCH_ROWS = 500;
+/** And so many letters, or little more: what is sent at once stays small however long the notes are. */
+export const BATCH_LETTERS = 250_000;
 /** So many rows a file may have. */
 export const MOST_ROWS = 250_000;
 /** So many players may come in with it. */

@@ -6,7 +6,7 @@ import { say } from '../golf/words';
 import { unitOf } from '../golf/shot-types';
 import { formatLength } from '../units/format';
 import type { UnitSystem } from '../units/length';
-import { BATCH_ROWS, batchReader, MOST_PLAYERS, MOST_ROWS, type Batch, type KeptRow } from './batch';
+import { BATCH_LETTERS, BATCH_ROWS, batchReader, MOST_PLAYERS, MOST_ROWS, type Batch, type KeptRow } from './batch';
 import { isEither } from './dates';
 import { fieldNamed, fieldsOf, NEEDED, type TableKind } from './fields';
 import { guessMapping, type Mapping } from './mapping';
@@ -177,12 +177,13 @@ export class ImportFile {
   *batches(mapping: Mapping, given: Given, idOf: (name: string) => string): Generator<Batch> {
     const { columns, row: rewrite } = rewriter(mapping, given);
     const player = columns.indexOf('player');
-    let rows: Batch['rows'] = [];
+    let [rows, letters]: [Batch['rows'], number] = [[], 0];
     for (const { line, cells } of this.#good(mapping, given, rewrite)) {
       rows.push({ line, cells: cells.with(player, idOf(readCell(cells[player]!).trim())) });
-      if (rows.length < BATCH_ROWS) continue;
+      letters += cells.reduce((sum, cell) => sum + cell.length, 0);
+      if (rows.length < BATCH_ROWS && letters < BATCH_LETTERS) continue;
       yield { columns, rows };
-      rows = [];
+      [rows, letters] = [[], 0];
     }
     if (rows.length > 0) yield { columns, rows };
   }

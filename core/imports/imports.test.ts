@@ -222,3 +222,19 @@ test('whatever a file holds is read or refused in sentences, never thrown out of
     { numRuns: 300 },
   );
 });
+
+test('what is sent at once stays small, however long the notes are', () => {
+  const note = 'x'.repeat(400);
+  const rows = Array.from({ length: 1500 }, () => `Otto,2026-05-03,chip,fringe,10,4,${note}`);
+  const file = new ImportFile(['player,date,shot,lie,distance_yd,left_ft,note', ...rows].join('\n'));
+  const batches = [...file.batches(file.guess(), GIVEN, () => 'x')];
+  expect(batches.reduce((sum, batch) => sum + batch.rows.length, 0)).toBe(1500);
+  for (const batch of batches) {
+    expect(batch.rows.length).toBeLessThanOrEqual(500);
+    expect(JSON.stringify(batch).length).toBeLessThan(400_000);
+  }
+  const short = new ImportFile(
+    ['player,date,shot,lie,distance_yd,left_ft', ...rows.map((row) => row.slice(0, row.lastIndexOf(',')))].join('\n'),
+  );
+  expect([...short.batches(short.guess(), GIVEN, () => 'x')].map((batch) => batch.rows.length)).toEqual([500, 500, 500]);
+});

@@ -1,7 +1,20 @@
+import { subDays } from 'date-fns';
 import { and, eq, gt, inArray, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { Actor, Program } from '../actor';
 import type { Db } from '../client';
-import { academy, authOrganization, importRow, player, playerLink, session, sessionPlayer, shot, shotEvent } from '../schema';
+import {
+  academy,
+  authOrganization,
+  importFile,
+  importRow,
+  player,
+  playerLink,
+  report,
+  session,
+  sessionPlayer,
+  shot,
+  shotEvent,
+} from '../schema';
 import { erasePlans, plansAlone } from './erase-plans';
 import { getPlayer } from './players';
 import { holdSession, projectAgain } from './projection';
@@ -121,7 +134,8 @@ export async function deleteAcademyAt(db: Db, actor: Actor, deleteAt: Date | nul
 }
 
 /**
- * Does what is due: deletes academies whose time has come, and goes on with erasures that were interrupted.
+ * Does what is due: deletes academies whose time has come, reports whose links have ended and rows of files that were left lying, and goes on with
+ * erasures that were interrupted.
  * @returns how many of each
  */
 export async function tidyUp(db: Db, now: Date): Promise<{ academies: number; players: number }> {
@@ -133,6 +147,13 @@ export async function tidyUp(db: Db, now: Date): Promise<{ academies: number; pl
       .where(and(eq(academy.academyId, id), lte(academy.deleteAt, now)));
     await db.delete(authOrganization).where(inArray(authOrganization.id, still));
   }
+  // A link that has ended shows nothing; a file that nobody went on with for a week is not gone on with.
+  await db.delete(report).where(lte(report.expiresAt, now));
+  const left = db
+    .select({ id: importFile.importId })
+    .from(importFile)
+    .where(and(eq(importFile.academyId, importRow.academyId), lte(importFile.createdAt, subDays(now, 7))));
+  await db.delete(importRow).where(inArray(importRow.importId, left));
   const begun = await db.select({ academyId: player.academyId, playerId: player.playerId }).from(player).where(isNotNull(player.erasedAt));
   for (const { academyId, playerId } of begun) {
     const program: Program = { kind: 'program', academyId };

@@ -5,15 +5,18 @@ import { ImportFile } from '@/core/imports/import-file';
 import { mappingSchema, type Mapping } from '@/core/imports/mapping';
 import { UNMEASURED } from '@/core/measures/read-length';
 import { game, holed, left, record } from '@/core/testing/make';
+import { PLAIN_REPORT } from '@/core/testing/make-report';
+import { addDays, subDays } from 'date-fns';
 import type { Member } from '../actor';
 import { importFile, importRow, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
-import { erasePlayer } from './erase';
+import { erasePlayer, tidyUp } from './erase';
 import { saveGame } from './games';
 import { keepRows, undoImport, type ImportStep } from './import-keep';
 import { getImport, idFrom, listImports, mappingFor, stageRows, startImport } from './imports';
 import { logbookPage } from './logbook';
 import { rebuildShots } from './projection';
+import { keepReport, reportByToken, reportsOf, revokeReport } from './reports';
 import { addResult, removeResult } from './results';
 import { bestBefore, finishedSessions, scoresOf } from './sessions';
 import { shotsOfPlayer } from './shots';
@@ -281,6 +284,28 @@ test('a single result is noted once, and only a noted one can be taken away', as
   expect((await everything(actor)).sessions.map((one) => one.sessionId).toSorted()).toEqual([id, sessionId].toSorted());
   await removeResult(db, actor, id);
   expect(await scoresOf(db, actor, playerId)).toEqual([]);
+});
+
+test('rows of a file that was left lying for a week are cleared away, and so is a report whose link has ended', async () => {
+  const { actor, playerId } = await academy();
+  const [lying, fresh] = [randomUUID(), randomUUID()];
+  for (const importId of [lying, fresh]) await send(actor, importId, NOTES, { Otto: playerId, Mia: playerId });
+  const now = new Date();
+  await db
+    .update(importFile)
+    .set({ createdAt: subDays(now, 8) })
+    .where(and(eq(importFile.academyId, actor.academyId), eq(importFile.importId, lying)));
+  const link = (expiresAt: Date) => ({ reportId: randomUUID(), report: PLAIN_REPORT, tokenHash: Buffer.from(randomUUID()), expiresAt });
+  const [ended, holds] = [link(subDays(now, 1)), link(addDays(now, 1))];
+  for (const one of [ended, holds]) expect(await keepReport(db, actor, playerId, one)).toBe(true);
+  expect(await reportByToken(db, actor.academyId, ended.tokenHash, now)).toBeNull();
+  expect((await reportByToken(db, actor.academyId, holds.tokenHash, now))!.report).toEqual(PLAIN_REPORT);
+  await tidyUp(db, now);
+  expect(await db.$count(importRow, eq(importRow.importId, lying))).toBe(0);
+  expect(await db.$count(importRow, eq(importRow.importId, fresh))).toBe(5);
+  expect((await reportsOf(db, actor, playerId, subDays(now, 3))).map(({ reportId }) => reportId)).toEqual([holds.reportId]);
+  await revokeReport(db, actor, holds.reportId);
+  expect(await reportByToken(db, actor.academyId, holds.tokenHash, now)).toBeNull();
 });
 
 test('rows that got lost while they stood aside are told of, and come in when the file is sent again', async () => {

@@ -27,7 +27,7 @@ export type Table = {
 export function useTable(given: Given, system: UnitSystem) {
   const worker = useRef<Worker | null>(null);
   const asks = useRef({ opened: 0, count: 0, of: '' });
-  const waiting = useRef<((batch: Batch | null) => void) | null>(null);
+  const waiting = useRef<{ resolve: (batch: Batch | null) => void; reject: (why: Error) => void } | null>(null);
   const waitingBad = useRef<((csv: string) => void) | null>(null);
   const [table, setTable] = useState<Table | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -56,8 +56,10 @@ export function useTable(given: Given, system: UnitSystem) {
         made.onmessage = ({ data }: MessageEvent<FromImport>) => {
           if (worker.current !== made) return;
           if ('opened' in data) setTable({ fileName: file.name, opened: data.opened, look: null, reading: null });
-          else if ('failed' in data) setFailed(data.failed);
-          else if ('batch' in data) waiting.current?.(data.batch);
+          else if ('failed' in data) {
+            setFailed(data.failed);
+            waiting.current?.reject(new Error(data.failed));
+          } else if ('batch' in data) waiting.current?.resolve(data.batch);
           else if ('bad' in data) waitingBad.current?.(data.bad);
           else if (data.ask === asks.current.count) {
             const { of } = asks.current;
@@ -95,8 +97,8 @@ export function useTable(given: Given, system: UnitSystem) {
     correct: (line: number, cells: readonly string[]) => post({ correct: line, cells }),
     /** The next rows to send; null: there are no more. */
     next: (as?: Extract<ToImport, { next: true }>['as']) =>
-      new Promise<Batch | null>((resolve) => {
-        waiting.current = resolve;
+      new Promise<Batch | null>((resolve, reject) => {
+        waiting.current = { resolve, reject };
         post({ next: true, ...(as ? { as } : {}) });
       }),
     /** The rows that can't be kept, as CSV. */
