@@ -37,12 +37,15 @@ test('the desk', async ({ page }) => {
   await page.getByRole('link', { name: 'Over time' }).click();
   await expect(page.getByRole('img', { name: /^putting: / })).toBeVisible();
   await shoot(page, 'over-time');
+  await page.getByRole('link', { name: 'Report', exact: true }).click();
+  await expect(page.getByRole('article', { name: /^Report/ })).toBeVisible();
+  await shoot(page, 'report');
   await page.goto(`${base}/players/squad`);
   await expect(page.getByText('Who could help whom')).toBeVisible();
   await shoot(page, 'squad');
 });
 
-test('tools', async ({ page }) => {
+test('tools, and a file that comes in', async ({ page }) => {
   await page.goto(`${base}/greens`);
   await page.getByRole('link', { name: /Low green/ }).click();
   await page.getByRole('button', { name: 'Station 2', exact: true }).click();
@@ -51,13 +54,24 @@ test('tools', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /^Bold or careful/ })).toBeVisible();
   await expect(page.getByText(/^Careful /).first()).toBeVisible();
   await shoot(page, 'landing');
-  await page.goto(`${base}/tools/putts`);
-  await expect(page.getByText(/^Aim /).first()).toBeVisible();
-  await shoot(page, 'putts');
-  await page.goto(`${base}/tools/swing`);
-  await page.getByLabel('Player', { exact: true }).selectOption('Ottilie');
-  await expect(page.getByText(/from 5\d balls\./)).toBeVisible();
-  await shoot(page, 'swing');
+  await page.goto(`${base}/logbook/import`);
+  await expect(page.getByRole('button', { name: 'Open a file' })).toBeEnabled();
+  await page.getByLabel('A file of balls or scores').setInputFiles({
+    name: 'notebook.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      [
+        'Name;Date;Time;Shot;Lie;Distance (yd);Left (ft);Club;Notes',
+        'Maren;3.5.2026;18:05;Chip;Fringe;12;4,5;PW;soft',
+        'Maren;3.5.2026;18:06;Pitch;Light rough;22;9;SW;',
+        'Tobias;3.5.2026;18:09;Bunker;;15;12;SW;',
+        'Tobias;3.5.2026;18:10;Drive;Fairway;25;6;SW;',
+        'Maren;3.5.2026;18:12;Putt;;8;in;Putter;',
+      ].join('\n'),
+    ),
+  });
+  await expect(page.getByText('4 of 5 rows can be imported')).toBeVisible();
+  await shoot(page, 'import');
 });
 
 test('greens and the sheet', async ({ page }) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { Batch } from '@/core/imports/batch';
 import type { Mapping } from '@/core/imports/mapping';
 import { useLeaveWarning } from '../form/use-leave-warning';
@@ -45,19 +45,15 @@ async function patiently<T>(piece: () => Promise<T>): Promise<T> {
 type Next = (as?: { mapping: Mapping; players: Sending['players'] }) => Promise<Batch | null>;
 const sentence = (fields: Record<string, string>) => Object.values(fields)[0] ?? NOT_SENT;
 
-/** Sends a file piece by piece and has it kept; it can be stopped, and all of it taken back. */
+/**
+ * Sends a file piece by piece and has it kept; it can be stopped, and all of it taken back. Whoever goes to another page before all is sent finds
+ * it among the earlier imports, not finished; what was sent already is kept to the end.
+ */
 export function useSending(slug: string, next: Next) {
   const [sent, setSent] = useState<Sent | null>(null);
   const stopped = useRef(false);
   const busy = sent !== null && (sent.at === 'sending' || sent.at === 'keeping' || sent.at === 'undoing');
   useLeaveWarning(busy);
-  useEffect(
-    () => () => {
-      stopped.current = true;
-    },
-    [],
-  );
-
   const undo = useCallback(
     async (importId: string) => {
       setSent({ at: 'undoing', share: 0 });
