@@ -34,7 +34,7 @@ const CORE = {
   report: ['board', 'game', 'play', 'shot', 'skill', 'units'],
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   imports: ['formats', 'game', 'golf', 'measures', 'shot', 'units'],
-  logbook: ['golf'],
+  logbook: ['golf', 'play', 'shot'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };
 

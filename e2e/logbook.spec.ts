@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { ask } from './database';
 import { expect, test } from './test';
 
 /** The logbook: searched, filtered and paged in its address, and filed under tags. */
@@ -95,4 +96,33 @@ test('what was found goes out as a file: a row for each who played, all pages of
   const all = await rowsOf('');
   expect(new Set(all.map(({ session_id }) => session_id)).size).toBeGreaterThan(200);
   expect(new Set(all.map(({ session_id }) => session_id)).size).toBeGreaterThan(said);
+});
+
+test('bests and averages of a game, and how two stand against each other', async ({ page }) => {
+  await page.goto(`${HOME}/logbook`);
+  await page.getByLabel('Game', { exact: true }).selectOption('Sand Clock');
+  const figures = page.getByRole('table', { name: 'Bests and averages' });
+  await expect(figures.getByRole('row').nth(1)).toContainText('point');
+  const all = await figures.getByRole('row').count();
+  await page.getByLabel('Player', { exact: true }).selectOption('Maren');
+  await expect(figures.getByRole('rowheader').first()).toContainText('Maren');
+  await expect.poll(async () => figures.getByRole('row').count()).toBeLessThan(all);
+  await page.getByLabel('Game', { exact: true }).selectOption('all games');
+  await expect(figures).toHaveCount(0);
+  await page.getByText('More filters and columns').click();
+  const [mate] = await ask<{ id: string; name: string }>(
+    `select other.player_id as id, p.name from session_player mine join session_player other using (academy_id, session_id)
+     join player m on m.academy_id = mine.academy_id and m.player_id = mine.player_id and m.name = 'Maren'
+     join player p on p.academy_id = other.academy_id and p.player_id = other.player_id
+     join session s on s.academy_id = mine.academy_id and s.session_id = mine.session_id
+     where other.player_id <> mine.player_id and s.game_id is not null and (s.completed_at is not null or s.stopped_at is not null) limit 1`,
+  );
+  if (mate) {
+    await page.getByLabel('With', { exact: true }).selectOption(mate.id);
+    await expect(page).toHaveURL(/against=/);
+    await expect(page.getByText(new RegExp(`^Maren \\d+, ${mate.name} \\d+.*sessions? together\\.`))).toBeVisible();
+  }
+  // Whoever looks for nobody in particular looks for no partner either.
+  await page.getByLabel('Player', { exact: true }).selectOption('all players');
+  await expect(page).not.toHaveURL(/against=/);
 });

@@ -13,7 +13,7 @@ import { keepRows, undoImport } from '@/db/queries/import-keep';
 import { getImport, listImports, mappingFor, stageRows, startImport } from '@/db/queries/imports';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
-import { listTags, logbookCount, logbookPage, logbookShots, notesOfSessions, saveTags } from '@/db/queries/logbook';
+import { listTags, logbookCount, logbookPage, logbookScores, logbookShots, notesOfSessions, saveTags } from '@/db/queries/logbook';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as reports from '@/db/queries/reports';
@@ -48,6 +48,7 @@ export const QUERIES = {
   listTags,
   logbookCount,
   logbookPage,
+  logbookScores,
   logbookShots,
   mappingFor,
   notesOfSessions,

@@ -96,6 +96,7 @@ export const MAY = {
   finishedLines: NOBODY,
   logbookPage: DESK,
   logbookCount: DESK,
+  logbookScores: DESK,
   logbookShots: DESK,
   notesOfSessions: DESK,
   listTags: DESK,

@@ -16,6 +16,8 @@ export const logbookFilterSchema = z.object({
   /** Words of a game, a player or a tag. */
   find: z.string().trim().min(1).max(60),
   playerId: z.uuid(),
+  /** Another who played in it too. */
+  against: z.uuid(),
   gameId: z.uuid(),
   greenId: z.uuid(),
   /** A shot that was played in it, and a surface that was played from: both of one ball. */

@@ -3,11 +3,11 @@ import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/as
 import { newPlayer } from '@/core/people/player';
 import { game, holed, idOf, left, record, station, voidOf } from '@/core/testing/make';
 import type { Member } from '../actor';
-import { session } from '../schema';
+import { session, sessionPlayer } from '../schema';
 import { academies, own } from '../testing/academy';
 import { saveAcademy } from './academies';
 import { saveGame } from './games';
-import { listTags, logbookCount, logbookPage, saveTags } from './logbook';
+import { listTags, logbookCount, logbookPage, logbookScores, saveTags } from './logbook';
 import { savePlayer } from './players';
 import { saveConditions, startSession, stopSession } from './sessions';
 import { takeIn } from './take-in';
@@ -153,4 +153,32 @@ test('what is added while somebody looks through the pages moves nothing', async
   const second = await logbookPage(db, actor, {}, { sort: 'newest', after: first.next, limit: 4 });
   const ids = [...first.lines, ...second.lines].map(({ session: { sessionId } }) => sessionId);
   expect(ids.toSorted()).toEqual(sessions.toSorted());
+});
+
+test('scores of one game, of those who are looked for; and only sessions of two together', async () => {
+  const at = await played(4);
+  const { actor, playerId, other, gameId, sessions } = at;
+  const both = idOf(at.n * 100_000 + 77);
+  await startSession(db, actor, both, gameId, [
+    { playerId, allowance: 0 },
+    { playerId: other, allowance: 0 },
+  ]);
+  await stopSession(db, actor, both);
+  const [page] = await pages(actor, { playerId, against: other }, 'newest', 9);
+  expect(page).toEqual([both]);
+  expect((await pages(actor, { playerId: other, against: playerId }, 'newest', 9))[0]).toEqual([both]);
+  expect(await logbookScores(db, actor, { gameId })).toBeNull();
+  const scored = (sessionId: string, score: number) =>
+    db
+      .update(sessionPlayer)
+      .set({ score })
+      .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId)));
+  await scored(sessions[1]!, 7);
+  await scored(sessions[2]!, 9);
+  const found = await logbookScores(db, actor, { gameId });
+  expect(found!.scores.map(({ name, version, score }) => [name, version, score])).toEqual([
+    ['Otto', 1, 9],
+    ['Édith 100%', 1, 7],
+  ]);
+  expect((await logbookScores(db, actor, { gameId, playerId }))!.scores.map(({ score }) => score)).toEqual([9]);
 });

@@ -1,4 +1,6 @@
 import type { ShotOut } from '@/core/formats/shot-table-out';
+import type { GameSpec } from '@/core/game/spec';
+import type { ScoreMade } from '@/core/logbook/figures';
 import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
 import { group } from 'd3-array';
 import { and, asc, desc, eq, exists, gte, ilike, inArray, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
@@ -15,7 +17,7 @@ const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYY
 const likely = (text: string) => `%${text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undefined {
-  const { find, playerId, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag } = filter;
+  const { find, playerId, against, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag } = filter;
   const entry = and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, session.sessionId));
   const entered = (where?: SQL) =>
     exists(
@@ -41,6 +43,7 @@ function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undef
       ? undefined
       : or(ilike(session.title, words), named(words), sql`exists (select 1 from unnest(${session.tags}) tag where tag ilike ${words})`),
     playerId ? entered(eq(sessionPlayer.playerId, playerId)) : undefined,
+    against ? entered(eq(sessionPlayer.playerId, against)) : undefined,
     goal ? entered(and(eq(sessionPlayer.met, goal === 'met'), playerId ? eq(sessionPlayer.playerId, playerId) : undefined)) : undefined,
     gameId ? eq(session.gameId, gameId) : undefined,
     greenId ? eq(session.greenId, greenId) : undefined,
@@ -134,6 +137,40 @@ export async function logbookShots(
     ),
     next,
   };
+}
+
+/** So many scores are looked at, the newest of them. */
+const MOST_SCORES = 5000;
+
+/** The scores in the sessions that are found of one game, each made alone in a game played to its end, or noted; with the game as it was last. */
+export async function logbookScores(db: Db, actor: Actor, filter: LogbookFilter): Promise<{ spec: GameSpec; scores: ScoreMade[] } | null> {
+  const rows = await db
+    .select({ session, playerId: player.playerId, name: player.name, score: sessionPlayer.score })
+    .from(session)
+    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
+    .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+    .where(
+      and(
+        found(db, actor, filter),
+        isNotNull(session.gameId),
+        isNotNull(sessionPlayer.score),
+        filter.playerId ? inArray(player.playerId, [filter.playerId, ...(filter.against ? [filter.against] : [])]) : undefined,
+      ),
+    )
+    .orderBy(desc(session.startedAt))
+    .limit(MOST_SCORES);
+  const [last] = rows;
+  return last
+    ? {
+        spec: last.session.spec,
+        scores: rows.map(({ session: { gameVersion, startedAt, conditions }, playerId, name, score }) => ({
+          ...{ playerId, name, conditions },
+          version: gameVersion!,
+          score: score!,
+          at: startedAt,
+        })),
+      }
+    : null;
 }
 
 /** How many sessions that are over are like that, counted up to so many. */

@@ -30,7 +30,7 @@ const SAY_SORT = [
 ] as const;
 const SAY_COLUMN: Readonly<Record<LogbookColumn, string>> = { change: 'Compared with last time', conditions: 'Conditions', tags: 'Tags' };
 /** What stands in the second row, which is folded away until one of it narrows something. */
-const SELDOM: readonly (keyof LogbookFilter)[] = ['shotType', 'surface', 'greenId', 'ground', 'from', 'to', 'tag', 'several'];
+const SELDOM: readonly (keyof LogbookFilter)[] = ['against', 'shotType', 'surface', 'greenId', 'ground', 'from', 'to', 'tag', 'several'];
 
 /** What narrows the logbook; all of it stands in the address. What was found stands in it, and is dimmed while it is looked for anew. */
 export function LogbookFilters({ asked: answered, players, games, greens, tags, none, children }: Props) {
@@ -91,7 +91,15 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
     <>
       <fieldset disabled={!ready} className={styles.filters}>
         <ListFilters find="Find a player, a game or a tag" text={text} onText={setText}>
-          {choice('playerId', 'Player', 'all players', named(players))}
+          <FilterChoice
+            label="Player"
+            value={filter.playerId ?? ''}
+            options={[['', 'all players'], ...named(players)]}
+            // Whom somebody played with says nothing once nobody is looked for, or the other one is.
+            onChoose={(value) =>
+              set({ playerId: value || undefined, ...(value && value !== filter.against ? {} : { against: undefined }) })
+            }
+          />
           {choice('gameId', 'Game', 'all games', named(games))}
           {choice('goal', 'Goal', 'goal or not', [
             ['met', 'goal met'],
@@ -102,6 +110,7 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
         <details className={styles.more} open={SELDOM.some((key) => filter[key] !== undefined) || undefined}>
           <summary>More filters and columns</summary>
           <div className={styles.seldom}>
+            {filter.playerId && choice('against', 'With', 'with anybody', named(players.filter(({ id }) => id !== filter.playerId)))}
             {choice('shotType', 'Shot', 'any shot', words(SHOT_TYPES))}
             {choice('surface', 'Lie', 'any lie', words(SURFACES))}
             {greens.length > 0 && choice('greenId', 'On', 'any green', named(greens))}

@@ -8,6 +8,7 @@ import { requireCoach } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
 import { resultLine } from '../session/result-line';
+import { GameFigures, TwoPlayers } from './figures';
 import { LogbookFilters } from './logbook-filters';
 import styles from './logbook.module.scss';
 import { LogbookTable } from './logbook-table';
@@ -71,6 +72,12 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
           tags={tags}
           none={rows.length === 0}
         >
+          {rows.length > 0 && (
+            <>
+              <TwoPlayers data={data} filter={filter} names={new Map(players.map(({ player }) => [player.playerId, player.name]))} />
+              <GameFigures data={data} filter={filter} system={academy.units} />
+            </>
+          )}
           <LogbookTable slug={slug} rows={rows} without={without} />
           {rows.length > 0 && (
             <nav aria-label="Pages" className={`${styles.pages} no-print`}>
