@@ -1,5 +1,6 @@
 import { SHOT_TYPES, SURFACES, say } from '../golf/words';
 import { TABLE_LENGTHS, type TableLength } from '../formats/shot-table';
+import { plainWord } from './words';
 
 /** What a table can hold: balls one by one, or what was scored. */
 export const TABLE_KINDS = ['balls', 'scores'] as const;
@@ -10,11 +11,16 @@ export type Field = {
   name: string;
   label: string;
   reads: 'text' | 'number' | 'word' | 'yes or no' | 'length' | 'when' | 'clock';
-  /** What such a column is usually called, beside our own name: plain words. */
+  /** What such a column is usually called, beside our own name: as plain words (words.ts). */
   called: readonly string[];
 };
 
-const field = (name: string, label: string, reads: Field['reads'], ...called: string[]): Field => ({ name, label, reads, called });
+const field = (name: string, label: string, reads: Field['reads'], ...called: string[]): Field => ({
+  name,
+  label,
+  reads,
+  called: called.map(plainWord),
+});
 
 const WHO_AND_WHEN: readonly Field[] = [
   field('player', 'Player', 'text', 'name', 'golfer', 'who', 'pupil', 'student', 'junior', 'player_name'),
@@ -82,7 +88,7 @@ export const BALL_FIELDS: readonly Field[] = [
   field('par', 'Par', 'number'),
   field('mishit', 'Mishit', 'word', 'miss_hit', 'strike'),
   field('n_balls', 'Balls in this row', 'number', 'balls', 'number_of_balls', 'count'),
-  field('sum_left', 'Left in all', 'length', 'total_left', 'sum'),
+  field('sum_left', 'Left in all', 'length', 'total left', 'sum'),
   field('counts', 'How it counts', 'word'),
   field('target', 'Hole or peg', 'word'),
   field('session', 'Session', 'text', 'round', 'visit', 'set'),
@@ -102,7 +108,7 @@ export const BALL_FIELDS: readonly Field[] = [
 /** What can be known of a result that was noted by hand. */
 export const SCORE_FIELDS: readonly Field[] = [
   ...WHO_AND_WHEN,
-  field('score', 'Score', 'number', 'points', 'result', 'total', 'value', 'hits'),
+  field('score', 'Score', 'number', 'points', 'result', 'total', 'value', 'Hits'),
   field('unit', 'Unit', 'text', 'units', 'of_what'),
   field('note', 'Note', 'text', 'notes', 'comment', 'comments', 'remark', 'remarks'),
   field('result_id', 'Id of the result', 'text', 'id'),

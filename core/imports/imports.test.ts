@@ -124,6 +124,14 @@ describe('a table of balls', () => {
   });
 });
 
+test('usual names are known with any case and blanks', () => {
+  expect(guessMapping(['Date', 'Golfer', 'Test', 'HITS'], []).columns).toEqual({ played_at: 0, player: 1, game: 2, score: 3 });
+  expect(guessMapping(['Shot', 'Total left (ft)', 'Distance to hole yds'], [])).toMatchObject({
+    columns: { shot_type: 0, sum_left: 1, distance: 2 },
+    units: { sum_left: 'ft', distance: 'yd' },
+  });
+});
+
 test('a table of scores is seen as one; a game and its unit can hold for all rows', () => {
   const { kept, mapping } = taken('Date,Player,Drill,Points,Notes\n03/05/26,Otto,Three Hoops,38,windy\n17/05/26,Mia,Three Hoops,"41,5",\n');
   expect(mapping).toMatchObject({ kind: 'scores', dates: 'dmy' });

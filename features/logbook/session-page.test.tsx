@@ -5,6 +5,7 @@ import { game, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { SessionPage } from './session-page';
 
 jest.mock('../session/actions', () => ({ saveNoteAction: jest.fn(), saveTagsAction: jest.fn() }));
+jest.mock('../imports/actions', () => ({ removeResultAction: jest.fn() }));
 
 type Props = React.ComponentProps<typeof SessionPage>;
 const startedAt = new Date('2026-05-01T17:00:00Z');
