@@ -19,6 +19,9 @@ const text = (plain: RegExp, most: number) =>
     .max(most, `At most ${most} characters.`)
     .refine((value) => plain.test(value), NOT_PLAIN);
 
+/** Whether text, of one line or several, has nothing that can't be stored. */
+export const isPlain = (value: string): boolean => PLAIN_LINES.test(value.replaceAll('\r', ''));
+
 /** One line of text, as people type it: put together where it came in parts, blanks around it gone. It may be empty. */
 export const line = (most: number) => text(PLAIN, most);
 

@@ -232,7 +232,7 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   keepRowsAction: ({ importId }) => [importId],
   undoImportAction: ({ importId }) => [importId],
   saveWordsAction: ({ playerId }) => [playerId, 'changed'],
-  shareReportAction: ({ playerId }) => [playerId, {}, 30],
+  shareReportAction: ({ playerId }) => [playerId, { from: '2026-05-01', to: '2026-05-20' }, 30],
   revokeReportAction: ({ reportId }) => [reportId],
   saveTagsAction: ({ sessionId }) => [sessionId, ['changed']],
   saveNoteAction: ({ sessionId, playerId }) => [sessionId, playerId, 'coach', 'changed'],

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { isPlain } from '../stored';
 import { decimal } from '../units/decimal';
 import { readCell } from './cells';
 
@@ -27,7 +28,8 @@ export const count = (least = -Infinity, tooLow = '', most = Infinity, tooHigh =
 export const word = <const T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: `isn’t one of ${values.join(', ')}` });
 export const yesNo = z.stringbool({ truthy: ['true', 'yes', '1'], falsy: ['false', 'no', '0'], error: 'isn’t true or false' });
-export const text = (most: number) => z.string().max(most, `is longer than ${most} characters`);
+export const text = (most: number) =>
+  z.string().max(most, `is longer than ${most} characters`).refine(isPlain, 'has a character that can’t be saved').normalize('NFC');
 export const momentCell = z.iso.datetime({ offset: true, error: 'isn’t a date and time such as 2026-05-01T18:00:00Z' });
 
 /** Most columns say the same few things all the way down: so many are kept as they were read. */

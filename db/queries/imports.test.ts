@@ -318,6 +318,21 @@ test('rows that got lost while they stood aside are told of, and come in when th
   expect((await bring(actor, NOTES, { Otto: playerId, Mia: playerId })).step).toMatchObject({ kept: 2, known: 3, lost: 0 });
 });
 
+test('rows that can’t be stored are refused with their line, and leave no trace', async () => {
+  const { actor, playerId } = await academy();
+  const importId = randomUUID();
+  const columns = ['player', 'played_at', 'game', 'score'];
+  const mapping = { version: 1, kind: 'scores', header: true, columns: {}, all: {}, units: {}, dates: null } as const;
+  await startImport(db, actor, { importId, kind: 'scores', fileName: 'x.csv', columns, mapping, players: [] });
+  const before = await getImport(db, actor, importId);
+  const send = (...cells: string[]) => stageRows(db, actor, importId, { columns, rows: [{ line: 7, cells }] });
+  for (const game of [`a${String.fromCharCode(0)}b`, 'half of a pair: \ud83c', 'x'.repeat(81)])
+    expect(await send(playerId, '2026-05-03T12:00:00Z', game, '3')).toMatchObject([{ line: 7, column: 'game' }]);
+  expect(await send('nobody', '2026-05-03T12:00:00Z', 'Wall test', '3')).toMatchObject([{ line: 7, column: 'player' }]);
+  expect(await getImport(db, actor, importId)).toEqual(before);
+  expect(await db.$count(importRow, eq(importRow.importId, importId))).toBe(0);
+});
+
 test('rows that are sent once more are there once', async () => {
   const { actor, playerId } = await academy();
   const importId = randomUUID();

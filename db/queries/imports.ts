@@ -148,6 +148,7 @@ export async function stageRows(db: Db, actor: Actor, importId: string, { column
     });
     const dayOf = daysIn(coach!.timeZone);
     const aside = theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, dayOf) }));
+    if (aside.length === 0) return problems;
     const [first, last] = [rows[0]!.line, rows.at(-1)!.line];
     const again = first > file.lastLine ? 0 : await takenAgain(tx, actor, importId, first, last);
     await copy(importRow, aside);

@@ -5,6 +5,7 @@ import { addDays } from 'date-fns';
 import * as z from 'zod';
 import { LINK_DAYS } from '@/core/people/link';
 import { wordsSchema } from '@/core/report/report';
+import { day } from '@/core/stored';
 import { reportOf } from '@/server/known/report';
 import { publicUrl } from '@/server/public-url';
 import { newToken } from '@/server/token';
@@ -13,7 +14,15 @@ import { refused } from '../form/result';
 import { readReportAsked } from './asked';
 
 const days = z.union(LINK_DAYS.map(([count]) => z.literal(count)));
-const askedSchema = z.record(z.string().max(20), z.string().max(40));
+/** Which report, as its address says it. */
+const askedSchema = z.strictObject({
+  from: day.optional(),
+  to: day.optional(),
+  against: z
+    .string()
+    .regex(/^(squad|-?\d{1,2}(\.\d+)?)$/)
+    .optional(),
+});
 
 /** Keeps what the coach writes under a report. */
 export const saveWordsAction = atDesk([id, wordsSchema], async ({ data }, playerId, words) => {
