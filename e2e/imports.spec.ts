@@ -15,9 +15,9 @@ const notes = (tag: string) =>
     'Name;Date;Time;Shot;Lie;Distance;Left (m);Club;Comments',
     `Quill ${tag};3.5.2026;18:05;Chip;Fringe;12,5;1,25;PW;${tag} "soft, wet"`,
     `Quill ${tag};3.5.2026;18:06;Putting;;2,5;in;Putter;${tag}`,
-    `Maren;3.5.2026;18:07;Pitch;Light rough;22;3,1;SW;${tag}`,
-    `Maren;3.5.2026;18:08;drive;Light rough;22;3,1;SW;${tag}`,
-    `Maren;31.2.2026;18:09;Chip;Fringe;22;1,9;SW;${tag}`,
+    `Ruaridh;3.5.2026;18:07;Pitch;Light rough;22;3,1;SW;${tag}`,
+    `Ruaridh;3.5.2026;18:08;drive;Light rough;22;3,1;SW;${tag}`,
+    `Ruaridh;31.2.2026;18:09;Chip;Fringe;22;1,9;SW;${tag}`,
   ].join('\n');
 const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 const ballsOf = (tag: string) => ask(`select shot_type, player_id from shot where note like $1`, `${tag}%`);
@@ -51,7 +51,7 @@ test('a notebook comes in: what cannot be told is asked, bad rows are put right,
   expect(saved.suggestedFilename()).toBe('rows-left-out.csv');
 
   // A known name is that player; another is a new one.
-  await expect(page.getByLabel('Who Maren is')).not.toHaveValue('');
+  await expect(page.getByLabel('Who Ruaridh is')).not.toHaveValue('');
   await expect(page.getByLabel(`Who Quill ${tag} is`)).toHaveValue('');
   await page.getByRole('button', { name: 'Import 4 balls' }).click();
   await expect(page.getByText('4 balls imported.')).toBeVisible();
@@ -87,7 +87,7 @@ test('a notebook comes in: what cannot be told is asked, bad rows are put right,
 test('scores noted by hand stand in the logbook beside what was played', async ({ page }) => {
   const tag = `s${randomBytes(4).toString('hex')}`;
   await page.goto(`${HOME}/logbook/import`);
-  const rows = ['date,player,test,result,unit,notes', `2026-05-03,Maren,Wall ${tag},"7,5",s,dry`, `2026-05-04,Maren,Wall ${tag},eight,s,`];
+  const rows = ['date,player,test,result,unit,notes', `2026-05-03,Ruaridh,Wall ${tag},"7,5",s,dry`, `2026-05-04,Ruaridh,Wall ${tag},eight,s,`];
   await page.getByLabel('A file of balls or scores').setInputFiles(file('tests.csv', rows.join('\n')));
   await expect(page.getByLabel('It holds')).toHaveValue('scores');
   await expect(page.getByRole('region', { name: 'Rows that can’t be imported' })).toContainText('Score: “eight” is not a number');
@@ -111,13 +111,13 @@ test('a single result is noted, with its faults beside their fields, and taken a
   await page.getByRole('button', { name: 'Save the result' }).click();
   await expect(page.getByText('What was played?')).toBeVisible();
   await expect(page.getByText('Enter a number.')).toBeVisible();
-  await page.getByLabel('Player').selectOption('Maren');
+  await page.getByLabel('Player').selectOption('Ruaridh');
   await page.getByLabel('Game or test').fill(`Shuttle run ${tag}`);
   await page.getByLabel('Score').fill('7,5');
   await page.getByLabel('Unit').fill('s');
   await page.getByLabel('Note').fill('indoors');
   await page.getByRole('button', { name: 'Save the result' }).dblclick();
-  await expect(page.getByRole('heading', { name: `Maren · Shuttle run ${tag}` })).toBeVisible();
+  await expect(page.getByRole('heading', { name: `Ruaridh · Shuttle run ${tag}` })).toBeVisible();
   await expect(page.getByLabel('Score')).toHaveText('7.5 s');
   expect(await ask('select 1 from session where title = $1', `Shuttle run ${tag}`)).toHaveLength(1);
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
@@ -130,7 +130,7 @@ test('a long file is stopped halfway, and nothing of it stays', async ({ page })
   const tag = `l${randomBytes(4).toString('hex')}`;
   const rows = Array.from({ length: 12_000 }, (_, i) => {
     const day = new Date(Date.UTC(2025, 0, 1 + (i % 300))).toISOString().slice(0, 10);
-    return `${day},Maren,chip,fringe,${10 + (i % 7)},${1 + (i % 9)},${tag} ${i}`;
+    return `${day},Ruaridh,chip,fringe,${10 + (i % 7)},${1 + (i % 9)},${tag} ${i}`;
   });
   await page.goto(`${HOME}/logbook/import`);
   await page
