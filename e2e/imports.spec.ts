@@ -87,7 +87,11 @@ test('a notebook comes in: what cannot be told is asked, bad rows are put right,
 test('scores noted by hand stand in the logbook beside what was played', async ({ page }) => {
   const tag = `s${randomBytes(4).toString('hex')}`;
   await page.goto(`${HOME}/logbook/import`);
-  const rows = ['date,player,test,result,unit,notes', `2026-05-03,Ruaridh,Wall ${tag},"7,5",s,dry`, `2026-05-04,Ruaridh,Wall ${tag},eight,s,`];
+  const rows = [
+    'date,player,test,result,unit,notes',
+    `2026-05-03,Ruaridh,Wall ${tag},"7,5",s,dry`,
+    `2026-05-04,Ruaridh,Wall ${tag},eight,s,`,
+  ];
   await page.getByLabel('A file of balls or scores').setInputFiles(file('tests.csv', rows.join('\n')));
   await expect(page.getByLabel('It holds')).toHaveValue('scores');
   await expect(page.getByRole('region', { name: 'Rows that can’t be imported' })).toContainText('Score: “eight” is not a number');
