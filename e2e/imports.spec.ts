@@ -102,16 +102,17 @@ test('scores noted by hand stand in the logbook beside what was played', async (
   const line = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
   await expect(line).toHaveCount(1);
   await expect(line).toContainText('7.5 s');
-  await expect(line).toContainText('noted by hand');
+  await expect(line).toContainText('entered by hand');
   await line.getByRole('link').first().click();
-  await expect(page.getByText('Noted by hand: no balls were recorded')).toBeVisible();
+  await expect(page.getByText('Entered by hand, without the balls')).toBeVisible();
   await expect(page.getByLabel('Score')).toHaveText('7.5 s');
 });
 
 test('a single result is noted, with its faults beside their fields, and taken away again', async ({ page }) => {
   const tag = `r${randomBytes(4).toString('hex')}`;
   await page.goto(`${HOME}/logbook`);
-  await page.getByRole('link', { name: 'Note a result' }).click();
+  await page.getByRole('link', { name: 'Add a result' }).click();
+  await expect(page.getByLabel('Score')).toHaveValue('');
   await page.getByRole('button', { name: 'Save the result' }).click();
   await expect(page.getByText('What was played?')).toBeVisible();
   await expect(page.getByText('Enter a number.')).toBeVisible();

@@ -68,7 +68,7 @@ test('a report says what was played, what is weak and what comes next; with the 
 test('whoever has the link reads the report and nothing else, until it is ended', async ({ page, browser }) => {
   const id = await playerId('Maren');
   await page.goto(`${HOME}/players/${id}/report`);
-  await page.getByLabel('The link works for').selectOption('30 days');
+  await page.getByLabel('Valid for').selectOption('30 days');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const address = await page.getByLabel('The new link').inputValue();
   expect(address).toMatch(/\/r#[^.]+\.[\w-]{43}$/);

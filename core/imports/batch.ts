@@ -56,7 +56,7 @@ function ballReader(columns: readonly string[]) {
     const problems: TableProblem[] = [];
     const ball = ballOfRow(read.row, SOMEBODY, (column, message) => problems.push({ line, column, message }));
     if (!ball) return { problems };
-    if (!ball.said && ball.shot.counts === 'ordinary') return missing(line, 'left', 'Nothing is said of where it ended.');
+    if (!ball.said && ball.shot.counts === 'ordinary') return missing(line, 'left', 'Where it finished is missing.');
     return { kept: { kind: 'balls', line, player, playedAt, ball } };
   };
 }

@@ -77,7 +77,7 @@ export const BALL_FIELDS: readonly Field[] = [
   field('penalty', 'Penalty strokes', 'number', 'penalties', 'penalty_strokes'),
   field('landed', 'Landed in the zone', 'yes or no', 'landed_in_zone', 'zone_hit'),
   field('carry', 'Carry', 'length', 'carry_distance'),
-  field('landing_error', 'Long of the landing spot', 'length', 'landing_miss'),
+  field('landing_error', 'Landing error, long is +', 'length', 'landing_miss'),
   field('landed_side', 'Landed short or long', 'word'),
   field('intended', 'Distance played for', 'length', 'intended_distance', 'played_for'),
   field('zone', 'Radius of the landing zone', 'length', 'zone_radius'),

@@ -114,7 +114,7 @@ describe('a table of balls', () => {
       [5, 'shot_type', 'Shot: “drive” isn’t one of putt, fringe putt, bump and run, chip, pitch, lob, bunker.'],
       [6, 'distance', 'Distance to the hole: “far” isn’t a length.'],
       [7, 'player', 'The player is missing.'],
-      [8, 'left', 'Nothing is said of where it ended.'],
+      [8, 'left', 'Where it finished is missing.'],
       [9, 'played_at', 'Date: “2027-05-03” is in the future.'],
       [10, 'distance', 'no chip is played from 366 m'],
     ]);

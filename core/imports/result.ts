@@ -7,7 +7,7 @@ export const resultSchema = z.strictObject({
   /** The day it was played, in the academy. */
   day: z.string().min(1, 'When was it?').pipe(day),
   title: filledLine(80, 'What was played?'),
-  score: z.number({ error: 'Enter a number.' }).min(-1e6, 'That is less than can be.').max(1e6, 'That is more than can be.'),
+  score: z.number({ error: 'Enter a number.' }).min(-1e6, 'That score is too low.').max(1e6, 'That score is too high.'),
   unit: line(20),
   note: lines(500),
 });

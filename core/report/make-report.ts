@@ -40,8 +40,8 @@ export type ReportParts = {
   /** Oldest first, those before the period too. */
   scores: readonly ReportScore[];
   from: Date;
-  /** The period against all before it; null where there is nothing on one side. */
-  change: { before: number; since: number; of: [number, number]; chanceBetter: number } | null;
+  /** The period against all before it, shot by shot: strokes lost a shot, of so many balls before and in it. */
+  changes: readonly { key: string; before: number; since: number; of: readonly [number, number]; chanceBetter: number }[];
   plan: { planned: number; done: number };
   words: string;
   sayWhen: (at: Date) => string;
@@ -52,6 +52,8 @@ const GAMES = 6;
 const CLUBS = 4;
 /** A shot is worth a line from so many balls on. */
 const LEAST_BALLS = 5;
+/** And compared with what was before from so many on each side. */
+export const ENOUGH_BALLS = 10;
 
 /** Makes a report of what is known. */
 export function makeReport(parts: ReportParts): Report {
@@ -146,14 +148,21 @@ function testOf({ scores, from, system, sayWhen }: ReportParts): Report['test'] 
     last: figure(spec, score, system),
     when: sayWhen(last.at),
     before: before.map((one) => figure(spec, one.score, system)),
-    says: `${says} ${before.length < 3 ? 'Few results yet: one says little.' : 'A single result says little: what the balls say stands below.'}`,
+    says: `${says} ${before.length < 3 ? 'It takes more results to tell.' : 'One result says little on its own.'}`,
   };
 }
 
-function sayWhatChanged({ change, strokes }: ReportParts): string {
-  if (!change) return 'Nothing to compare with yet: all balls are on one side of the first day of this period.';
-  const { before, since, of, chanceBetter } = change;
-  return `${capital(sayChange(chanceBetter))}: ${sayStrokes(before, strokes)} ${strokes} a round before this period (${counted(of[0], 'ball')}), ${sayStrokes(since, strokes)} in it (${counted(of[1], 'ball')}).`;
+/** Shots with enough balls on both sides, those with most of them: chosen by how much is known, and not by what came out. */
+function sayWhatChanged({ changes, diagnosis, strokes }: ReportParts): string[] {
+  const told = changes
+    .filter(({ of }) => Math.min(...of) >= ENOUGH_BALLS)
+    .toSorted((a, b) => Math.min(...b.of) - Math.min(...a.of))
+    .slice(0, SHOTS);
+  if (told.length === 0) return [`Nothing to compare yet: it takes ${ENOUGH_BALLS} balls of a shot before this period and as many in it.`];
+  return told.map(({ key, before, since, of, chanceBetter }) => {
+    const shot = sayCell(diagnosis.findings.find((finding) => finding.key === key)!);
+    return `${capital(shot)}: ${sayChange(chanceBetter)}. ${sayStrokes(before, strokes)} ${strokes} a shot before (${counted(of[0], 'ball')}), ${sayStrokes(since, strokes)} in this period (${counted(of[1], 'ball')}).`;
+  });
 }
 
 /** What clubs and flights do for the shots that were hit most, where two of them can be told apart or were tried. */

@@ -44,7 +44,7 @@ const PARTS: ReportParts = {
   days: 3,
   scores: [],
   from: at(10),
-  change: null,
+  changes: [],
   plan: { planned: 0, done: 0 },
   words: '',
   sayWhen: (when) => `${when.getUTCDate()} Oct`,
@@ -68,12 +68,10 @@ test('the last result stands beside the three before it, of the same version onl
     last: '9 points',
     when: '15 Oct',
     before: ['12 points', '11 points', '13 points'],
-    says: 'Not as good as the 3 before. A single result says little: what the balls say stands below.',
+    says: 'Not as good as the 3 before. One result says little on its own.',
   });
   expect(made({ scores: scores.slice(0, 5) }).test!.says).toMatch(/^Better than the 3 before\./);
-  expect(made({ scores: [score(10, 2), score(9, 11)] }).test!.says).toBe(
-    'Not as good as the one before. Few results yet: one says little.',
-  );
+  expect(made({ scores: [score(10, 2), score(9, 11)] }).test!.says).toBe('Not as good as the one before. It takes more results to tell.');
   expect(made({ scores: [score(10, 11)] }).test).toBeNull();
   // One of the period before is no last test of this one.
   expect(made({ scores: [score(10, 2), score(12, 5)] }).test).toBeNull();
@@ -87,12 +85,25 @@ test('the games of the period, with the last and the best of each version', () =
   ]);
 });
 
-test('what changed is said with how sure it is, or that nothing can be compared', () => {
-  expect(made().change).toMatch(/^Nothing to compare with yet/);
-  expect(made({ change: { before: 1.2, since: 0.8, of: [200, 90], chanceBetter: 0.98 } }).change).toBe(
-    'Better (98% sure), a real change: 1.20 lost a round before this period (200 balls), 0.80 in it (90 balls).',
-  );
-  expect(made({ change: { before: 1.2, since: 1.1, of: [20, 90], chanceBetter: 0.6 } }).change).toMatch(/^Too close to call/);
+test('what changed is said of the shots with most balls on both sides, whatever came out, or that nothing can be compared', () => {
+  expect(made().change).toEqual(['Nothing to compare yet: it takes 10 balls of a shot before this period and as many in it.']);
+  const [chips, putts] = [
+    diagnosis.findings.find(({ balls }) => balls === 60)!.key,
+    diagnosis.findings.find(({ balls }) => balls === 30)!.key,
+  ];
+  const one = { before: 0.32, since: 0.2, chanceBetter: 0.98 };
+  expect(
+    made({
+      changes: [
+        { key: putts, ...one, of: [12, 30], chanceBetter: 0.6 },
+        { key: chips, ...one, of: [40, 60] },
+        { key: chips, ...one, of: [9, 500] },
+      ],
+    }).change,
+  ).toEqual([
+    '10–20 yd chips from the fairway: better (98% sure), a real change. 0.32 lost a shot before (40 balls), 0.20 in this period (60 balls).',
+    expect.stringMatching(/^6–10 ft putts: too close to call\. /),
+  ]);
 });
 
 test('clubs are told apart only where balls tell them apart; the plan is counted', () => {

@@ -47,7 +47,8 @@ export const reportSchema = z.object({
       says: sentence,
     })
     .nullable(),
-  change: sentence,
+  /** What changed of the shots with most balls, each with how sure that is. */
+  change: z.array(sentence).min(1).max(3),
   weakest: z.array(shotSchema).max(5),
   strongest: z.array(shotSchema).max(5),
   says: z.array(sentence).max(4),

@@ -13,7 +13,7 @@ export const PLAIN_REPORT: Report = reportSchema.parse({
   played: { sessions: 2, balls: 24, days: 2 },
   games: [{ title: 'Two spots', times: 2, last: '12 points', best: '14 points' }],
   test: { title: 'Two spots', last: '12 points', when: '20 Nov', before: ['14 points'], says: 'Not as good as the one before.' },
-  change: 'Too close to call: 1.20 lost a round before this period (40 balls), 1.10 in it (24 balls).',
+  change: ['10–20 yd chips from the fairway: too close to call. 0.32 lost a shot before (40 balls), 0.30 in this period (20 balls).'],
   weakest: [{ shot: '10–20 yd chips from the fairway', mean: 0.32, low: 0.1, high: 0.5, balls: 20 }],
   strongest: [{ shot: '6–10 ft putts', mean: -0.1, low: -0.2, high: 0.1, balls: 4 }],
   says: ['Too early to name one weakness.'],

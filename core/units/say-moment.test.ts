@@ -1,5 +1,5 @@
 import { sayPlainDay } from './plain-day';
-import { sayDay, sayMoment } from './say-moment';
+import { sayDate, sayDay, sayMoment, sayPeriod } from './say-moment';
 
 const now = new Date('2026-05-20T00:30:00Z');
 
@@ -24,4 +24,12 @@ test('a moment has weekday, day and time', () => {
 test('a plain day is the same day wherever it is read', () => {
   expect(sayPlainDay('2026-11-22')).toBe('Sun 22 Nov');
   expect(sayPlainDay('2027-01-01')).toBe('Fri 1 Jan');
+});
+
+test('a period has the year once, or both where they differ; days are those of the zone', () => {
+  const [from, to] = [new Date('2026-10-01T00:00:00Z'), new Date('2026-11-29T23:59:59Z')];
+  expect(sayPeriod(from, to, 'UTC')).toBe('1 Oct to 29 Nov 2026');
+  expect(sayPeriod(from, to, 'America/Chicago')).toBe('30 Sept to 29 Nov 2026');
+  expect(sayPeriod(new Date('2025-12-20T12:00:00Z'), to, 'UTC')).toBe('20 Dec 2025 to 29 Nov 2026');
+  expect(sayDate(from, 'UTC', false)).toBe('1 Oct');
 });

@@ -20,3 +20,15 @@ export function sayMoment(moment: Date, timeZone: string): string {
   const time = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(moment);
   return `${day}, ${time}`;
 }
+
+/** "2 Apr 2026", or "2 Apr": the day of a moment as a date, in the academy's time zone. */
+export function sayDate(moment: Date, timeZone: string, withYear = true): string {
+  const year = withYear ? ({ year: 'numeric' } as const) : {};
+  return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', ...year }).format(moment);
+}
+
+/** "1 Oct to 29 Nov 2026": from a day to a day, with both years where they differ. */
+export function sayPeriod(from: Date, to: Date, timeZone: string): string {
+  const yearOf = (moment: Date) => new TZDate(moment, timeZone).getFullYear();
+  return `${sayDate(from, timeZone, yearOf(from) !== yearOf(to))} to ${sayDate(to, timeZone)}`;
+}

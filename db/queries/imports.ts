@@ -3,7 +3,6 @@ import { batchReader, type Batch, type KeptRow } from '@/core/imports/batch';
 import type { TableKind } from '@/core/imports/fields';
 import type { Mapping } from '@/core/imports/mapping';
 import type { TableProblem } from '@/core/formats/row-reader';
-import { newPlayer } from '@/core/people/player';
 import type { Shot } from '@/core/shot/shot';
 import { dayIn } from '@/core/units/day';
 import { and, arrayContains, arrayContained, between, desc, eq, inArray, isNull } from 'drizzle-orm';
@@ -11,6 +10,7 @@ import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy } from '../copy';
 import { academy, importFile, importRow, player } from '../schema';
+import { addByName } from './guests';
 
 /*
  * Files of balls and scores: their rows are sent in batches and stand aside (`import_row`) until they are kept (import-keep.ts). Ids are made of what
@@ -69,12 +69,7 @@ export async function startImport(
   // A name stands with its player, and nowhere else.
   const { player: _name, ...all } = mapping.all;
   await db.transaction(async (tx) => {
-    const [coach] = await tx.select({ units: academy.units }).from(academy).where(eq(academy.academyId, academyId));
-    const rows = players.map(({ playerId, name }) => {
-      const { clubs: _none, ...fields } = newPlayer(name, coach!.units);
-      return { academyId, playerId, ...fields };
-    });
-    const made = rows.length === 0 ? [] : await tx.insert(player).values(rows).onConflictDoNothing().returning({ id: player.playerId });
+    const made = await addByName(tx, actor, players, { away: false });
     await tx
       .insert(importFile)
       .values({
@@ -84,7 +79,7 @@ export async function startImport(
         fileName,
         columns: [...columns],
         mapping: { ...mapping, all },
-        players: made.map(({ id }) => id),
+        players: made,
         actor: actorName(actor),
       })
       .onConflictDoNothing();

@@ -11,6 +11,7 @@ import type { OwnMeasures } from '@/core/measures/read-length';
 import { counted, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { newId, now } from '../form/ids';
+import { saveFile } from '../form/save-file';
 import { useReady } from '../form/use-ready';
 import { mappingForAction } from './actions';
 import { ColumnTable, ForAllRows } from './column-table';
@@ -220,7 +221,7 @@ export function ImportPage({ slug, timeZone, system, own, players, games }: Prop
                     correct(line, cells);
                     look(mapping);
                   }}
-                  onSave={() => void bad(mapping).then((csv) => saveFile('rows-left-out.csv', csv))}
+                  onSave={() => void bad(mapping).then((csv) => saveFile('rows-left-out.csv', new Blob([csv], { type: 'text/csv' })))}
                 />
               )}
               {whole && whole.players.length > 0 && (
@@ -280,7 +281,7 @@ function Asks({
     <ul className={styles.asks}>
       {missing.length > 0 && <li>Which column says the {listed(missing.map(label))}? Choose it on the left, or say it for all rows.</li>}
       {unitless.length > 0 && <li>In which unit is the {listed(unitless.map(label))}? Choose it beside the column.</li>}
-      {eitherDate && <li>A date such as 3/5/2026 could be two. Say above which it is.</li>}
+      {eitherDate && <li>A date such as 3/5/2026 could be 3 May or 5 March. Choose above.</li>}
     </ul>
   );
 }
@@ -320,7 +321,7 @@ function Progress({ slug, sent, kind, left, onStop, onUndo, onAgain, onBack }: P
     return (
       <Alert variant="danger">
         <p>{sent.why}</p>
-        <p>What was sent before that is set aside. Import the file again to go on, or undo it.</p>
+        <p>Some rows were already sent. Import the file again to carry on, or undo it.</p>
         <div className="d-flex gap-2">
           <Button variant="dark" onClick={onBack}>
             Back to the file
@@ -379,13 +380,4 @@ function Progress({ slug, sent, kind, left, onStop, onUndo, onAgain, onBack }: P
       )}
     </div>
   );
-}
-
-function saveFile(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }

@@ -30,7 +30,7 @@ export function ResultForm({ slug, sessionId, today, players, games }: Props) {
   const router = useRouter();
   const form = useForm<Fields>({
     resolver: zodResolver(resultSchema),
-    defaultValues: { playerId: players[0]?.id ?? '', day: today, title: '', score: NaN, unit: '', note: '' },
+    defaultValues: { playerId: players[0]?.id ?? '', day: today, title: '', score: '' as unknown as number, unit: '', note: '' },
   });
   const { register, control, formState } = form;
   const { errors, isSubmitting } = formState;

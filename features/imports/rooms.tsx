@@ -21,7 +21,7 @@ export async function ResultRoom({ slug }: { slug: string }) {
       <p className="mb-1">
         <Link href={`/a/${slug}/logbook`}>Logbook</Link>
       </p>
-      <h1 className="mb-3">Note a result</h1>
+      <h1 className="mb-3">Add a result</h1>
       {players.length === 0 ? (
         <p className="empty">
           Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>.

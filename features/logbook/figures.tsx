@@ -16,23 +16,26 @@ export async function GameFigures({ data, filter, system }: At) {
   const { scoring } = found.spec;
   const unit = schemeOf(scoring).unit(scoring);
   const rows = figuresOf(found.scores, schemeOf(scoring).better(scoring));
+  const versions = new Set(rows.map(({ version }) => version)).size > 1;
+  const byGround = rows.some(({ grounds }) => grounds.length > 0);
   const say = (score: number) => scoreFigure(score, unit, system);
   return (
-    <table className={styles.figures} aria-label="Bests and averages">
+    <table className={styles.figures}>
+      <caption>Bests and averages</caption>
       <thead>
         <tr>
           <th scope="col">Player</th>
           <th scope="col">Best</th>
           <th scope="col">Average</th>
           <th scope="col">Last five</th>
-          <th scope="col">By ground</th>
+          {byGround && <th scope="col">By ground</th>}
         </tr>
       </thead>
       <tbody>
         {rows.map(({ playerId, name, version, best, all, lastFive, grounds }) => (
           <tr key={`${playerId} ${version}`}>
             <th scope="row">
-              {name} <small>version {version}</small>
+              {name} {versions && <small>version {version}</small>}
             </th>
             <td>
               <b className="fig">{sayScore(best, unit, system)}</b>
@@ -41,13 +44,15 @@ export async function GameFigures({ data, filter, system }: At) {
               {say(all.mean)} <small>of {all.of}</small>
             </td>
             <td>{lastFive ? say(lastFive.mean) : ''}</td>
-            <td>
-              {grounds.map(({ ground, mean, of }) => (
-                <span key={ground}>
-                  {ground} {say(mean)} <small>of {of}</small>{' '}
-                </span>
-              ))}
-            </td>
+            {byGround && (
+              <td className={styles.grounds}>
+                {grounds.map(({ ground, mean, of }) => (
+                  <span key={ground}>
+                    {ground} {say(mean)} <small>of {of}</small>{' '}
+                  </span>
+                ))}
+              </td>
+            )}
           </tr>
         ))}
       </tbody>

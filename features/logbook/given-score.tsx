@@ -29,7 +29,7 @@ export function GivenScore({ session: { spec, gameId, given }, score, met, syste
             <br />
           </>
         )}
-        Noted by hand: no balls were recorded, so it says nothing of single shots.
+        Entered by hand, without the balls, so it says nothing about single shots.
       </p>
     </div>
   );

@@ -51,7 +51,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
         </h1>
         <div className="d-flex flex-wrap gap-2 no-print">
           <Link href={`${path}/result`} className="btn btn-outline-dark">
-            Note a result
+            Add a result
           </Link>
           <Link href={`${path}/import`} className="btn btn-outline-dark">
             Import a file

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Report } from '@/core/report/report';
 import { PrintButton } from '../form/print-button';
+import { saveFile } from '../form/save-file';
 import { ReportView } from './report-view';
 
 const NO_NETWORK = 'No connection. Try again.';
@@ -33,16 +34,15 @@ export function LinkedReport() {
   const pdf = async () => {
     const answer = await ask('/api/v1/report/pdf').catch(() => null);
     if (!answer?.ok) return setWrong(NO_NETWORK);
-    const url = URL.createObjectURL(await answer.blob());
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = 'report.pdf';
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+    saveFile('report.pdf', await answer.blob());
   };
   return (
     <main id="main" className="p-3 p-md-4 d-grid gap-3">
-      {wrong && <p role="alert">{wrong}</p>}
+      {wrong && (
+        <p role="alert" className="empty">
+          {wrong}
+        </p>
+      )}
       {!report && !wrong && <p>Opening the report …</p>}
       {report && (
         <>

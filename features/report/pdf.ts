@@ -167,7 +167,7 @@ function write(pen: Pen, report: Report): void {
   writeShots(pen, 'Weakest', report.weakest, report);
   writeShots(pen, 'Strongest', report.strongest, report);
   pen.head('What changed');
-  pen.text(change);
+  for (const sentence of change) pen.text(sentence);
   if (test) pen.text(`${test.title}, ${test.when}: ${test.last}, before that ${test.before.join(', ')}. ${test.says}`);
   if (tape) {
     const balls = tape.balls.map(({ from, to }) => ({ from, to: to ?? Infinity }));
@@ -186,7 +186,7 @@ function write(pen: Pen, report: Report): void {
   }
   doc.y += 6;
   pen.text(
-    `Strokes ${strokes} in 18 holes against ${against}; the range holds 8 times in 10. ${FOLLOWING} The levels come from a simulation with judged constants. Made ${made}.`,
+    `Strokes ${strokes} in 18 holes against ${against}; the true figure is in the range 8 times in 10. ${FOLLOWING} The levels come from a simulation with judged constants. Made ${made}.`,
     { size: 7.5, color: INK['ink-2'] },
   );
 }

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { LINK_DAYS, type LinkDays } from '@/core/people/link';
+import type { LinkDays } from '@/core/people/link';
+import { DaysSelect } from '../form/days-select';
 import { NOT_SENT } from '../form/use-save';
 import { useReady } from '../form/use-ready';
 import { revokeReportAction, shareReportAction } from './actions';
@@ -40,18 +41,9 @@ export function ReportLinks({ slug, playerId, asked, links, dead }: Props) {
       <h2 className="h6">Send it by a link</h2>
       <p className="small-print mb-2">Whoever has the link reads this report as it is now, and nothing else. You can end it at any time.</p>
       <fieldset disabled={!ready || busy} className="d-flex flex-wrap gap-2">
-        <Form.Select
-          aria-label="The link works for"
-          value={days}
-          onChange={({ target }) => setDays(Number(target.value) as LinkDays)}
-          style={{ width: 'auto' }}
-        >
-          {LINK_DAYS.map(([count, text]) => (
-            <option key={count} value={count}>
-              {text}
-            </option>
-          ))}
-        </Form.Select>
+        <div>
+          <DaysSelect days={days} onDays={setDays} />
+        </div>
         <Button variant="dark" onClick={() => void share()}>
           Make a link
         </Button>

@@ -6,7 +6,7 @@ import { ReportBars } from './report-bars';
 import styles from './report.module.scss';
 
 /** Why there can be more balls behind a figure than were recorded. */
-export const FOLLOWING = 'Where a ball was putted out, its putts count as balls too.';
+export const FOLLOWING = 'A ball that was putted out counts once for the shot and once for the putt.';
 
 /** A player's report on one page: on a screen, on paper, and behind a link. */
 export function ReportView({ report }: { report: Report }) {
@@ -38,7 +38,9 @@ export function ReportView({ report }: { report: Report }) {
       </section>
       <section>
         <h2>What changed</h2>
-        <p>{change}</p>
+        {change.map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
         {test && (
           <p>
             <b>{test.title}</b>, {test.when}: <b className="fig">{test.last}</b>, before that {test.before.join(', ')}. {test.says}
@@ -99,8 +101,8 @@ export function ReportView({ report }: { report: Report }) {
         </section>
       )}
       <p className={styles.small}>
-        Strokes {report.strokes} in 18 holes against {report.against}; the range holds 8 times in 10. {FOLLOWING} The levels come from a
-        simulation with judged constants. Made {made}.
+        Strokes {report.strokes} in 18 holes against {report.against}; the true figure is in the range 8 times in 10. {FOLLOWING} The levels
+        come from a simulation with judged constants. Made {made}.
       </p>
     </article>
   );

@@ -41,13 +41,15 @@ export function resultLine({ session, players, balls, outcome, before }: Finishe
     title: spec.title,
     kind: spec.scoring.scheme,
     atMs: startedAt.getTime(),
-    ...(given !== null && session.gameId === null
-      ? { figure: sayGiven(outcome.scores[0]?.score ?? 0, given), words: '' }
-      : sayOutcome(spec, outcome, nameOf, system)),
+    ...(session.gameId !== null || (given === null && session.importId === null)
+      ? sayOutcome(spec, outcome, nameOf, system)
+      : given === null
+        ? { figure: '', words: 'not scored' }
+        : { figure: sayGiven(outcome.scores[0]?.score ?? 0, given), words: '' }),
     change: before ? sayChange(spec, before, system) : '',
     balls:
       given !== null
-        ? 'noted by hand'
+        ? 'entered by hand'
         : session.gameId === null && spec.open
           ? counted(balls, 'ball')
           : outcome.through

@@ -12,7 +12,7 @@ import { byWay } from '@/core/play/by-way';
 import { stoodOut } from '@/core/play/stood-out';
 import { leftInterval } from '@/core/shot/evidence';
 import { settledMedian } from '@/core/shot/median-left';
-import { counted, formatLeft } from '@/core/units/format';
+import { counted, formatLeft, nounOf } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { Tape } from '@/ui/tape';
 import { WayTable } from './way-table';
@@ -61,7 +61,7 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
           <output className="fig" aria-label="Score">
             {scoreFigure(score, unit, system)}
           </output>
-          <span className="small-print"> {unit === 'length' ? 'in all' : sayUnit(unit, system)}</span>
+          <span className="small-print"> {unit === 'length' ? 'in all' : inGame ? sayUnit(unit, system) : nounOf(score, 'ball')}</span>
         </div>
         <p>
           {spec.goal !== null && (
@@ -92,7 +92,11 @@ export function Summary({ spec, standing, best, system, alone = true, going = fa
             <b>{!inGame ? 'balls without a game' : spec.open ? 'an open game' : going ? 'not finished yet' : 'stopped early'}</b>
           )}
           <br />
-          {spec.open || standing.phase.lots === null ? counted(played.length, 'ball') : `${played.length} of ${standing.turns} balls`}
+          {!inGame
+            ? 'not scored'
+            : spec.open || standing.phase.lots === null
+              ? counted(played.length, 'ball')
+              : `${played.length} of ${standing.turns} balls`}
         </p>
       </div>
       {said && <p className={styles.say}>{said}</p>}

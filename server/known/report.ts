@@ -1,22 +1,40 @@
 import 'server-only';
-import { makeReport } from '@/core/report/make-report';
+import { ENOUGH_BALLS, makeReport } from '@/core/report/make-report';
 import type { Report } from '@/core/report/report';
 import { clockOf } from '@/core/hour/run';
 import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
+import { sayDate, sayPeriod } from '@/core/units/say-moment';
 import type { Data, PlayerRow } from '../data';
 import { boardOf, type BoardOf } from './board';
 import type { KnownAt } from './known';
-import { changeSince } from './over-time';
+import type { Diagnosis } from '@/core/skill/diagnose';
+import { changesBetween } from './over-time';
 
 /** Of which days a report is, "2026-10-01" to "2026-11-29", and against what strokes are counted. */
 export type ReportAsked = { from: string; to: string; against: BoardOf['against'] };
 
-/** "1 Oct to 29 Nov 2026". */
-function sayPeriod(from: Date, to: Date, timeZone: string): string {
-  const say = (at: Date, year: boolean) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', ...(year ? { year: 'numeric' } : {}) }).format(at);
-  const years = [from, to].map((at) => dayIn(at, timeZone).slice(0, 4));
-  return `${say(from, years[0] !== years[1])} to ${say(to, true)}`;
+/** So many shots are compared, those with most balls. */
+const COMPARED = 8;
+
+/** What changed of the shots that were hit enough in the period. @param times the first ball, when the period begins, and its end */
+async function changesIn(desk: KnownAt, player: PlayerRow, { findings }: Diagnosis, [first, from, to]: readonly [Date, Date, Date]) {
+  const cells = findings
+    .map(({ balls }, i) => ({ balls, i }))
+    .filter(({ balls }) => balls >= ENOUGH_BALLS)
+    .sort((a, b) => b.balls - a.balls)
+    .slice(0, COMPARED)
+    .map(({ i }) => i);
+  const end = new Date(to.getTime() + 1);
+  const told = await changesBetween(
+    desk,
+    player,
+    [
+      { from: first, to: from },
+      { from, to: end },
+    ],
+    cells,
+  );
+  return told.flatMap((one, at) => (one ? [{ key: findings[cells[at]!]!.key, ...one }] : []));
 }
 
 /** A player's report of a period, as it is known now. */
@@ -40,18 +58,15 @@ export async function reportOf(
   ]);
   const inside = shots.filter(({ playedAt }) => Date.parse(playedAt) >= from.getTime() && Date.parse(playedAt) <= asOf.getTime());
   const days = new Set(inside.map(({ playedAt }) => dayIn(new Date(playedAt), timeZone)));
-  const between = span && span.first < from && span.last >= from;
-  const change = between
-    ? await changeSince(desk, player, { first: span.first, since: from, last: asOf < span.last ? asOf : span.last })
-    : null;
+  const changes =
+    span && span.first < from && span.last >= from ? await changesIn(desk, player, board.diagnosis, [span.first, from, asOf]) : [];
   const planned = hours.filter(({ hour }) => hour.day !== null && hour.day >= day && hour.day <= until && hour.day <= dayIn(now, timeZone));
-  const sayWhen = (at: Date) => new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(at);
   return makeReport({
     player: player.name,
     level: player.level,
     academy: academy.name,
     period: sayPeriod(from, to, timeZone),
-    made: new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', year: 'numeric' }).format(now),
+    made: sayDate(now, timeZone),
     system: player.units,
     strokes: academy.strokesAs,
     against: board.against,
@@ -70,12 +85,12 @@ export async function reportOf(
         at: session.startedAt,
       })),
     from,
-    change,
+    changes,
     plan: {
       planned: planned.length,
       done: planned.filter(({ run, hour }) => run !== null && clockOf(run, hour, now.getTime()).goneS > 0).length,
     },
     words: player.reportWords,
-    sayWhen,
+    sayWhen: (at) => sayDate(at, timeZone, false),
   });
 }

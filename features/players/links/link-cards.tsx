@@ -7,7 +7,7 @@ import type { LinkDays } from '@/core/people/link';
 import { QrCode } from '@/ui/qr-code';
 import { PrintButton } from '../../form/print-button';
 import { makeLinksAction, type NewLink } from './actions';
-import { DaysSelect } from './days-select';
+import { DaysSelect } from '../../form/days-select';
 import styles from './links.module.scss';
 
 type Props = { slug: string; academy: string; players: { playerId: string; name: string }[]; dead: string | null };

@@ -5,7 +5,7 @@ import { Button, Form } from 'react-bootstrap';
 import type { LinkDays } from '@/core/people/link';
 import { QrCode } from '@/ui/qr-code';
 import { makeLinksAction, revokeLinkAction, type NewLink } from './actions';
-import { DaysSelect } from './days-select';
+import { DaysSelect } from '../../form/days-select';
 import styles from './links.module.scss';
 
 export type LinkWords = { linkId: string; made: string; until: string; used: string };
