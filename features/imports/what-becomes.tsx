@@ -53,7 +53,8 @@ export function BadRows({ look, mapping, names, onCorrect, onSave }: BadProps) {
   return (
     <section className={styles.bad} aria-label="Rows that can’t be imported">
       <h2>
-        {counted(look.bad, 'row')} can’t be imported <small>Fix them here, or leave them out.</small>
+        {counted(look.bad, 'row')} can’t be imported{' '}
+        <small>{look.bad === 1 ? 'Fix it here, or leave it out.' : 'Fix them here, or leave them out.'}</small>
       </h2>
       <ul>
         {look.badRows.map((row) => (
