@@ -21,7 +21,8 @@ import { startImport } from '../db/queries/imports';
 import { keepLink, keepReaderKey } from '../db/queries/links';
 import { keepReport } from '../db/queries/reports';
 import { savePlayer } from '../db/queries/players';
-import { saveNote, startSession } from '../db/queries/sessions';
+import { addNote, saveNote } from '../db/queries/notes';
+import { startSession } from '../db/queries/sessions';
 import { takeIn } from '../db/queries/take-in';
 import { saveWeeks } from '../db/queries/weeks';
 import { addAcademy } from '../scripts/demo-data';
@@ -55,8 +56,8 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId] = Array.from(
-      { length: 10 },
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId, noteId] = Array.from(
+      { length: 11 },
       () => randomUUID() as string,
     );
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
@@ -104,6 +105,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     }));
     await takeIn(db, actor, sessionId!, balls);
     await saveNote(db, actor, sessionId!, playerId!, 'coach', `${name} coach note`);
+    await addNote(db, actor, playerId!, noteId!, `${name} note for coaches`);
     const secret = () => {
       const token = `${academyId}.${randomBytes(32).toString('base64url')}`;
       return { token, tokenHash: createHash('sha256').update(token).digest() };
@@ -125,6 +127,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       greenId: greenId!,
       sessionId: sessionId!,
       linkId: linkId!,
+      noteId: noteId!,
       hourId: hourId!,
       weeksId: weeksId!,
       importId: importId!,

@@ -239,6 +239,8 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveTodayAction: () => [{ stimpFt: 9, firmness: 'firm' }],
   savePlayerAction: ({ playerId }) => [playerId, newPlayer('Changed', 'metric'), now()],
   archivePlayerAction: ({ playerId }) => [playerId, true],
+  addPlayerNoteAction: ({ playerId }) => [playerId, randomUUID(), { text: 'changed' }],
+  removePlayerNoteAction: ({ noteId }) => [noteId],
   erasePlayerAction: ({ playerId, name }) => [playerId, `${name} Player`],
   makeLinksAction: ({ playerId }) => [[playerId], 30],
   revokeLinkAction: ({ linkId }) => [linkId],

@@ -13,7 +13,8 @@ import { keepRows, undoImport } from '@/db/queries/import-keep';
 import { getImport, listImports, mappingFor, stageRows, startImport } from '@/db/queries/imports';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
-import { listTags, logbookCount, logbookPage, logbookScores, logbookShots, notesOfSessions, saveTags } from '@/db/queries/logbook';
+import { listTags, logbookCount, logbookPage, logbookScores, logbookShots, saveTags } from '@/db/queries/logbook';
+import { addNote, notesAbout, notesOfSessions, removeNote, saveNote } from '@/db/queries/notes';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as reports from '@/db/queries/reports';
@@ -24,6 +25,7 @@ import { takeIn } from '@/db/queries/take-in';
 import * as weeks from '@/db/queries/weeks';
 
 export const QUERIES = {
+  addNote,
   addResult,
   removeResult,
   saveAcademy,
@@ -51,8 +53,11 @@ export const QUERIES = {
   logbookScores,
   logbookShots,
   mappingFor,
+  notesAbout,
   notesOfSessions,
   puttRuns,
+  removeNote,
+  saveNote,
   saveTags,
   stageRows,
   startImport,

@@ -6,15 +6,31 @@ import { UNIT_SYSTEMS } from '../units/length';
 import { entrantSchema } from '../game/entrant';
 import { storedGames } from '../game/stored-games';
 import { documentKind, type Step } from '../document';
-import { lines, openObject, whole } from '../stored';
+import { lines, moment, openObject, whole } from '../stored';
 
 const note = lines(500);
-/** What was written about a player's session: by the player, and by the coach. */
-export const notesSchema = openObject({ own: note, coach: note });
+/**
+ * What was written about a player's session: by the player, and by the coach who asks. For a player, `coach` is what a coach wrote last, for
+ * devices that know no `coaches`.
+ */
+export const notesSchema = openObject({
+  own: note,
+  coach: note,
+  /** What coaches wrote, beside the one who asks, in the order of their changes. */
+  coaches: z.array(openObject({ by: z.string(), text: z.string(), at: moment })),
+});
 export type Notes = z.infer<typeof notesSchema>;
 
 /** How the shape of bundles changed, step by step. */
-const STEPS: readonly Step[] = [];
+const STEPS: readonly Step[] = [
+  // 2: what coaches wrote is told by the coach.
+  ({ players, ...bundle }) => ({
+    ...bundle,
+    players: Array.isArray(players)
+      ? (players as { notes?: object }[]).map((player) => ({ ...player, notes: { coaches: [], ...player.notes } }))
+      : players,
+  }),
+];
 const presentBundle = z.object({
   /** What is left of a newer one, once what is not known of it is gone, is one of the present version. */
   version: whole(1)

@@ -114,7 +114,7 @@ export function beginSession(
           best: best ? { score: best.score, sessions: best.sessions } : null,
           measures: { paceM: paceM ?? kit.coach.paceM, clubM: clubM ?? kit.coach.clubM },
           usual: {},
-          notes: { own: '', coach: '' },
+          notes: { own: '', coach: '', coaches: [] },
         };
       }),
       events: [],

@@ -44,8 +44,8 @@ const session: SessionOut = {
     ahead: ['p1'],
   },
   players: [
-    { playerId: 'p1', name: 'Ana', ownNote: 'good, "calm"', coachNote: '' },
-    { playerId: 'p2', name: '-Ben', ownNote: '', coachNote: 'two\nlines' },
+    { playerId: 'p1', name: 'Ana', ownNote: 'good, "calm"', coachNotes: [] },
+    { playerId: 'p2', name: '-Ben', ownNote: '', coachNotes: [{ by: 'Ines', text: 'two\nlines' }] },
   ],
 };
 

@@ -16,7 +16,7 @@ export type SessionOut = {
   /** The unit of a result that was noted by hand and is of no game of ours; else null. */
   given: string | null;
   outcome: Outcome;
-  players: readonly { playerId: string; name: string; ownNote: string; coachNote: string }[];
+  players: readonly { playerId: string; name: string; ownNote: string; coachNotes: readonly { by: string; text: string }[] }[];
 };
 
 export const SESSION_TABLE_COLUMNS = [
@@ -44,7 +44,7 @@ export const SESSION_TABLE_COLUMNS = [
 export function writeSessionTable(sessions: readonly SessionOut[], withHead = true): string {
   const rows = sessions.flatMap(({ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, given, outcome, players }) => {
     const unit = given ?? schemeOf(spec.scoring).unit(spec.scoring);
-    return players.map(({ playerId, name, ownNote, coachNote }) => {
+    return players.map(({ playerId, name, ownNote, coachNotes }) => {
       const scored = outcome.scores.find((one) => one.playerId === playerId);
       return {
         session_id: sessionId,
@@ -64,7 +64,8 @@ export function writeSessionTable(sessions: readonly SessionOut[], withHead = tr
         wind: conditions.wind ?? null,
         tags: tags.join(', '),
         note: ownNote,
-        coach_note: coachNote,
+        // Of several coaches, each says who writes.
+        coach_note: coachNotes.map(({ by, text }) => (coachNotes.length > 1 && by ? `${by}: ${text}` : text)).join('\n'),
       };
     });
   });

@@ -30,7 +30,7 @@ export const sayFinish = (finish: (typeof FINISHES)[number]): string => FINISH_W
 /** How a result was taken. `ring`: only "inside this ring" is known. */
 export const MEASURES = ['tape', 'laser', 'pace', 'eye', 'ring'] as const;
 /** Only `ordinary` is evidence about a skill; every other value is kept, marked, and scores as the game says. */
-export const COUNTS = ['ordinary', 'rehit', 'conceded', 'collided', 'lie_rejected', 'no_ball', 'practice_ball'] as const;
+export const COUNTS = ['ordinary', 'rehit', 'conceded', 'collided', 'lie_rejected', 'no_ball', 'practice_ball', 'demonstration'] as const;
 export const FIRMNESSES = ['soft', 'medium', 'firm'] as const;
 export const HANDS = ['right', 'left'] as const;
 

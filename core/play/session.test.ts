@@ -118,7 +118,7 @@ describe('what is told of a session', () => {
 
   test('it changes just that, and a newer one takes its place', () => {
     expect(noted(bundle, { say: 'stopped', stopped: true }).stopped).toBe(true);
-    expect(noted(bundle, note).players[0]!.notes).toEqual({ own: 'too quick', coach: '' });
+    expect(noted(bundle, note).players[0]!.notes).toEqual({ own: 'too quick', coach: '', coaches: [] });
     const twice = noted(noted(bundle, far), { say: 'station', station: { key: 'a', distanceM: 13, source: 'laser' } });
     expect(twice.stations).toEqual([{ key: 'a', distanceM: 13, source: 'laser' }]);
     expect(aboutOf(far)).toBe('station a');

@@ -3,14 +3,16 @@ import type { Rules, Side } from '../game/rules';
 import { schemeOf, type Scoring } from '../game/scoring';
 import type { ScoredBall } from '../game/scoring/ball';
 
+const WITHOUT_TURN: readonly Shot['counts'][] = ['rehit', 'lie_rejected', 'no_ball', 'demonstration'];
+
 /** What the rules make of a ball before the scheme sees it, and what it costs. */
 
 /**
- * Whether a ball takes its turn. A ball hit again, a lie that was rejected and a swing without a ball are recorded and
- * marked, and the turn is still to be played; all others score as the game says, evidence or not.
+ * Whether a ball takes its turn. A ball hit again, a lie that was rejected, a swing without a ball and one that a coach hit to show how are
+ * recorded and marked, and the turn is still to be played; all others score as the game says, evidence or not.
  */
 export function takesTurn(shot: Pick<Shot, 'counts'>): boolean {
-  return shot.counts !== 'rehit' && shot.counts !== 'lie_rejected' && shot.counts !== 'no_ball';
+  return !WITHOUT_TURN.includes(shot.counts);
 }
 
 /** The middle of each side, as a bearing in degrees. */

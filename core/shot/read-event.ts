@@ -49,5 +49,7 @@ export const EVENT_STEPS: readonly Step[] = [
       : event,
   // 3: a ball keeps the par that it was played against.
   (event) => (event.kind === 'record' ? { ...event, payload: { par: null, ...(event.payload as object | undefined) } } : event),
+  // 4: a ball that a coach hit to show how is marked as such.
+  (event) => event,
 ];
 export const { version: EVENT_VERSION, readEvents, storedEvent } = eventReader(EVENT_STEPS);

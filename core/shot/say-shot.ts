@@ -48,6 +48,7 @@ const COUNTS: Readonly<Record<Shot['counts'], string>> = {
   lie_rejected: 'lie taken back',
   no_ball: 'without a ball',
   practice_ball: 'range ball',
+  demonstration: 'coach’s demonstration',
 };
 /** Why a ball is no ordinary evidence; empty for one that is. */
 export function sayCounts(counts: Shot['counts']): string {

@@ -28,7 +28,7 @@ test('what is known of the distance left', () => {
 
 test('only an ordinary attempt is evidence', () => {
   expect(isEvidence({ counts: 'ordinary' })).toBe(true);
-  for (const counts of ['rehit', 'conceded', 'collided', 'lie_rejected', 'no_ball', 'practice_ball'] as const)
+  for (const counts of ['rehit', 'conceded', 'collided', 'lie_rejected', 'no_ball', 'practice_ball', 'demonstration'] as const)
     expect(isEvidence({ counts })).toBe(false);
 });
 

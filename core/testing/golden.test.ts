@@ -37,10 +37,10 @@ type Played = {
 type Exchanged = { bundles: Bundle[]; notes: SessionNote[]; conditions: Conditions[] };
 const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, 'golden', name), 'utf8')) as T;
 
-const games = [1, 2, 3, 4].flatMap((version) => read<Played[]>(`games-${version}.json`));
+const games = [1, 2, 3, 4, 5].flatMap((version) => read<Played[]>(`games-${version}.json`));
 const greens = [1].flatMap((version) => read<Record<string, unknown>[]>(`greens-${version}.json`));
 
-const exchanged = [1].map((version) => read<Exchanged>(`exchange-${version}.json`));
+const exchanged = [1, 2].map((version) => read<Exchanged>(`exchange-${version}.json`));
 const planned = [1].map((version) => read<{ hours: object[]; runs: object[] }>(`hours-${version}.json`));
 const weeks = [1].flatMap((version) => read<object[]>(`weeks-${version}.json`));
 const reports = [1].flatMap((version) => read<object[]>(`reports-${version}.json`));
@@ -90,10 +90,14 @@ test('games and greens of then are games and greens of the present shape', () =>
 });
 
 test('what devices kept and sent then is read now: sessions, notes and the day', () => {
-  const { bundles, notes, conditions } = exchanged[0]!;
+  const bundles = exchanged.flatMap((one) => one.bundles);
+  const { notes, conditions } = exchanged[0]!;
   for (const bundle of bundles) {
     const present = { ...bundle, version: storedBundles.version, spec: storedGames.read(bundle.spec) };
     expect(bundleSchema.parse(bundle)).toMatchObject(present);
+    expect(bundleSchema.parse(storedBundles.read(bundle)).players.map(({ notes: said }) => said.coaches.length)).toEqual(
+      bundle.players.map(({ notes: said }) => (said.coaches ?? []).length),
+    );
   }
   for (const note of notes) expect(sentNoteSchema.parse(note)).toMatchObject(note);
   expect(new Set(notes.map(({ say }) => say))).toEqual(new Set(['stopped', 'note', 'station', 'conditions']));
@@ -101,7 +105,7 @@ test('what devices kept and sent then is read now: sessions, notes and the day',
 });
 
 test('what is left of a newer session, once what is not known of it is gone, is one of the present version', () => {
-  const [bundle] = exchanged[0]!.bundles;
+  const [bundle] = exchanged.at(-1)!.bundles;
   const newer = {
     ...bundle,
     version: storedBundles.version + 1,

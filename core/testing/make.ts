@@ -156,7 +156,7 @@ export function playList(spec: GameSpec, results: readonly Result[], options: Pa
 export function bundlePlayer(name: string, more: Partial<Bundle['players'][number]> = {}): Bundle['players'][number] {
   const entrant = more.entrant ?? plainEntrant(more.playerId ?? PLAYER);
   const plain = { handed: 'right', units: 'imperial', clubs: [], favourite: null, best: null } as const;
-  const open = { measures: { paceM: null, clubM: null }, usual: {}, notes: { own: '', coach: '' } };
+  const open = { measures: { paceM: null, clubM: null }, usual: {}, notes: { own: '', coach: '', coaches: [] } };
   return { ...plain, ...open, clubs: [], marks: [], playerId: entrant.playerId, name, entrant, ...more };
 }
 

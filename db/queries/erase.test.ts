@@ -13,7 +13,8 @@ import { holderOfLink, keepLink } from './links';
 import { listWeeks, saveWeeks } from './weeks';
 import { archivePlayer, getPlayer, listPlayers, savePlayer } from './players';
 import { rebuildShots } from './projection';
-import { finishedSessions, getSession, saveNote, startSession, unfinishedSessions } from './sessions';
+import { saveNote } from './notes';
+import { finishedSessions, getSession, startSession, unfinishedSessions } from './sessions';
 import { takeIn } from './take-in';
 
 const { db, pool, academy } = academies('erase', 6000);
@@ -110,7 +111,7 @@ test('of an erased player nothing is left, and the others keep what is theirs', 
   const shared = (await getSession(db, at.actor, at.both))!;
   expect(shared.players.map((one) => one.name)).toEqual(['Mia']);
   expect(shared.shots.map((one) => one.playerId)).toEqual(Array.from({ length: 6 }, () => at.mia));
-  expect(shared.notes).toEqual([{ own: 'calm', coach: '' }]);
+  expect(shared.notes).toEqual([{ own: 'calm', coach: '', coaches: [] }]);
   expect((await listHours(db, at.actor)).map((row) => [row.hour.title, row.players.map(({ name }) => name)])).toEqual([
     ['An hour', ['Mia']],
   ]);

@@ -11,6 +11,7 @@ import {
   playerLink,
   report,
   session,
+  note,
   sessionPlayer,
   shot,
   shotEvent,
@@ -53,10 +54,7 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
       .select({ balls: sql<number>`coalesce(sum(${shot.nBalls}), 0)::int` })
       .from(shot)
       .where(and(eq(shot.academyId, academyId), eq(shot.playerId, playerId))),
-    db
-      .select({ notes: sql<number>`(count(nullif(own_note, '')) + count(nullif(coach_note, '')))::int` })
-      .from(sessionPlayer)
-      .where(theirs(actor, playerId)),
+    db.$count(note, and(eq(note.academyId, academyId), eq(note.playerId, playerId))),
     db.$count(
       playerLink,
       and(
@@ -69,7 +67,7 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
     plansAlone(db, actor, playerId),
   ]);
   const withOthers = sessions.filter(({ others }) => others).length;
-  return { balls: balls[0]!.balls, alone: sessions.length - withOthers, withOthers, notes: notes[0]!.notes, links, plans };
+  return { balls: balls[0]!.balls, alone: sessions.length - withOthers, withOthers, notes, links, plans };
 }
 
 /**

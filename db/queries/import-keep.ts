@@ -1,4 +1,4 @@
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { group } from 'd3-array';
 import { allStations } from '@/core/game/station';
 import { withoutGame } from '@/core/imports/kept';
@@ -9,8 +9,9 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy, type Copy } from '../copy';
-import { club, importFile, importRow, importSession, player, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { club, importFile, importRow, importSession, note, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { idFrom, idOfName, type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
+import { authorOf } from './notes';
 import { gameMeant, gamesNamed, resultRows, type GameKnown } from './results';
 import { playersCount, projectAgain, projection, settle, stationsOf, type Held, type NewEvent } from './projection';
 
@@ -339,7 +340,7 @@ function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file,
 }
 
 async function keepScores(context: Context, rows: readonly ScoreRow[]): Promise<Sums> {
-  const { copy, actor, file, known, games, levels } = context;
+  const { tx, copy, actor, file, known, games, levels } = context;
   const { academyId } = actor;
   const fresh = [...new Map(rows.filter(({ sessionId }) => !known.has(sessionId)).map((row) => [row.sessionId, row])).values()];
   const results = fresh.map(({ sessionId, playerId, says }) =>
@@ -352,6 +353,15 @@ async function keepScores(context: Context, rows: readonly ScoreRow[]): Promise<
   await copy(
     sessionPlayer,
     results.map((one) => one.seat),
+  );
+  const said = results.filter((one) => one.said !== '');
+  const by = said.length === 0 ? null : await authorOf(tx, actor);
+  await copy(
+    note,
+    said.map(({ seat: { playerId, sessionId }, said: text }) => ({
+      ...{ academyId, noteId: randomUUID(), playerId, sessionId, text },
+      ...by,
+    })),
   );
   await copy(
     importSession,

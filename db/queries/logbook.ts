@@ -185,19 +185,6 @@ export async function logbookCount(db: Db, actor: Actor, filter: LogbookFilter, 
   );
 }
 
-/** What players and the coach wrote about sessions. */
-export async function notesOfSessions(
-  db: Db,
-  actor: Actor,
-  ids: readonly string[],
-): Promise<{ sessionId: string; playerId: string; ownNote: string; coachNote: string }[]> {
-  const { sessionId, playerId, ownNote, coachNote } = sessionPlayer;
-  return db
-    .select({ sessionId, playerId, ownNote, coachNote })
-    .from(sessionPlayer)
-    .where(and(eq(sessionPlayer.academyId, actor.academyId), inArray(sessionId, [...ids])));
-}
-
 /** All that sessions were filed under, in the order of the alphabet. */
 export async function listTags(db: Db, actor: Actor): Promise<string[]> {
   const { rows } = await db.execute<{ tag: string }>(

@@ -76,6 +76,8 @@ test('a database of the first stored shapes migrates, and every session has the 
         await db.execute(sql`insert into shot_event (academy_id, event_id, shot_id, session_id, kind, payload, actor, device_id, device_seq, device_at)
           values (${academyId}, ${one.eventId}, ${one.shotId}, ${sessionId}, ${one.kind}, ${JSON.stringify(one.payload)}::jsonb, 'program',
             ${one.deviceId}, ${one.deviceSeq}, ${one.deviceAt})`);
+      await db.execute(sql`update session_player set own_note = 'too quick', coach_note = 'good tempo'
+        where session_id = ${sessionId} and position = 0`);
       await db.execute(sql`update session set completed_at = now() where session_id = ${sessionId}`);
     }
     await migrate(db, { migrationsFolder: MIGRATIONS });
@@ -84,6 +86,7 @@ test('a database of the first stored shapes migrates, and every session has the 
       const actor: Program = { kind: 'program', academyId: `academy-${i}` };
       await rebuildShots(db, actor);
       const found = (await getSession(db, actor, events[0]!.sessionId))!;
+      expect(found.notes[0]).toMatchObject({ own: 'too quick', coach: 'good tempo', coaches: [{ by: '', text: 'good tempo' }] });
       const table = playSession(found.session.spec, found.entrants, found.shots);
       expect([spec.scoring.scheme, table.standings.map(({ score }) => Number(score.toFixed(9)))]).toEqual([
         spec.scoring.scheme,

@@ -2,8 +2,8 @@ import { eq } from 'drizzle-orm';
 import { newPlayer } from '@/core/people/player';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, game, idOf, left, record, voidOf } from '@/core/testing/make';
-import type { PlayerByLink } from '../actor';
-import { reading, shot } from '../schema';
+import type { Actor, Member, PlayerByLink } from '../actor';
+import { authUser, reading, shot } from '../schema';
 import { academies, own } from '../testing/academy';
 import { plainEntrant } from '@/core/game/entrant';
 import { bestOfGames } from './bests';
@@ -11,6 +11,7 @@ import { erasePlayer } from './erase';
 import { saveGame } from './games';
 import { kitOf } from './kit';
 import { holderOfLink, keepLink, keepReaderKey, linksOf, playsIn, revokeLink, sessionOfReader } from './links';
+import { addNote, notesAbout, notesOfSessions, removeNote, saveNote } from './notes';
 import { listPlayers, savePlayer } from './players';
 import { newestReading, takeReading } from './readings';
 import {
@@ -20,7 +21,6 @@ import {
   hasPlayed,
   saveConditions,
   saveConditionsToday,
-  saveNote,
   saveStationDistance,
   startSession,
   takeStart,
@@ -51,6 +51,12 @@ async function pair() {
   const link: PlayerByLink = { kind: 'player', academyId: at.actor.academyId, playerId: mia, linkId: idOf(at.n * 100_000 + 13) };
   await keepLink(db, at.actor, mia, { linkId: link.linkId, tokenHash: hash(`mia-${at.n}`), expiresAt: LATER });
   return { ...at, mia, both, link };
+}
+/** A second coach of an academy. */
+async function anotherCoach({ academyId }: Member): Promise<Member> {
+  const userId = `rob-${academyId}`;
+  await db.insert(authUser).values({ id: userId, name: 'Rob', email: `${userId}@test.example` });
+  return { kind: 'coach', academyId, userId };
 }
 type Pair = Awaited<ReturnType<typeof pair>>;
 const ball = (at: Pair, playerId: string, turn: number, n: number): ShotEvent =>
@@ -152,9 +158,55 @@ describe('what a session says about all its balls', () => {
     await saveNote(db, at.actor, at.both, at.mia, 'own', 'too quick');
     await saveNote(db, at.actor, at.both, at.mia, 'coach', 'good tempo');
     expect((await getSession(db, at.actor, at.both))!.notes).toEqual([
-      { own: '', coach: '' },
-      { own: 'too quick', coach: 'good tempo' },
+      { own: '', coach: '', coaches: [] },
+      { own: 'too quick', coach: 'good tempo', coaches: [] },
     ]);
+  });
+
+  test('each coach has a note of their own, with name and time; a player reads them all', async () => {
+    const at = await pair();
+    const rob = await anotherCoach(at.actor);
+    await saveNote(db, at.actor, at.both, at.mia, 'coach', 'good tempo');
+    await saveNote(db, rob, at.both, at.mia, 'coach', 'watch the lie');
+    await saveNote(db, rob, at.both, at.mia, 'coach', 'watch the lie first');
+    const seen = async (actor: Actor) => (await getSession(db, actor, at.both))!.notes[1]!;
+    expect(await seen(rob)).toMatchObject({ coach: 'watch the lie first', coaches: [{ by: 'Coach', text: 'good tempo' }] });
+    expect(await seen(at.link)).toMatchObject({
+      coach: 'watch the lie first',
+      coaches: [
+        { by: 'Coach', text: 'good tempo', at: expect.any(String) },
+        { by: 'Rob', text: 'watch the lie first' },
+      ],
+    });
+    expect(await notesOfSessions(db, at.actor, [at.both])).toMatchObject([
+      { by: 'Coach', text: 'good tempo' },
+      { by: 'Rob', text: 'watch the lie first' },
+    ]);
+    await saveNote(db, rob, at.both, at.mia, 'coach', '');
+    expect(await seen(at.link)).toMatchObject({ coach: 'good tempo', coaches: [{ by: 'Coach' }] });
+    // Nobody writes about somebody who does not play in it.
+    await saveNote(db, rob, at.both, idOf(at.n * 100_000 + 77), 'coach', 'who?');
+    expect(await notesOfSessions(db, at.actor, [at.both])).toHaveLength(1);
+  });
+
+  test('notes about a player are for coaches; each takes away what they wrote themselves', async () => {
+    const at = await pair();
+    const rob = await anotherCoach(at.actor);
+    const [first, second] = [idOf(at.n * 100_000 + 80), idOf(at.n * 100_000 + 81)] as const;
+    expect(await addNote(db, at.actor, at.mia, first, 'left wrist')).toBe(true);
+    expect(await addNote(db, at.actor, at.mia, first, 'left wrist')).toBe(true);
+    await addNote(db, rob, at.mia, second, 'exams until June');
+    expect(await addNote(db, rob, idOf(at.n * 100_000 + 77), idOf(at.n * 100_000 + 82), 'who?')).toBe(false);
+    expect(await notesAbout(db, rob, at.mia)).toMatchObject([
+      { by: 'Rob', text: 'exams until June', mine: true },
+      { by: 'Coach', text: 'left wrist', mine: false },
+    ]);
+    await removeNote(db, rob, first);
+    await removeNote(db, rob, second);
+    expect((await notesAbout(db, rob, at.mia)).map(({ noteId }) => noteId)).toEqual([first]);
+    expect(await notesAbout(db, (await academy()).actor, at.mia)).toEqual([]);
+    // They are none of the session's.
+    expect((await getSession(db, at.link, at.both))!.notes[1]).toEqual({ own: '', coach: '', coaches: [] });
   });
 
   test('the log says who corrected what, and what came after a number', async () => {

@@ -7,6 +7,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { gameVersion, player, session, sessionPlayer } from '../schema';
 import { newestVersions } from './game-versions';
+import { saveNote } from './notes';
 
 /*
  * Results without balls: a session that has a score and nothing else. They come in with a file, or are noted one by one.
@@ -51,7 +52,7 @@ export function resultRows(
   academyId: string,
   { sessionId, playerId, level, playedAt, title, score, unit, note }: NotedResult,
   meant: GameKnown | null,
-): { session: typeof session.$inferInsert; seat: typeof sessionPlayer.$inferInsert } {
+): { session: typeof session.$inferInsert; seat: typeof sessionPlayer.$inferInsert; said: string } {
   const at = new Date(playedAt);
   const counted = meant && asCounted(meant.spec, score, unit);
   const game = meant && counted !== null ? meant : null;
@@ -64,8 +65,9 @@ export function resultRows(
     },
     seat: {
       ...{ academyId, sessionId, playerId, position: 0, level },
-      ...{ score: kept, met: game ? goalMet(spec, kept) : null, coachNote: note },
+      ...{ score: kept, met: game ? goalMet(spec, kept) : null },
     },
+    said: note,
   };
 }
 
@@ -82,7 +84,10 @@ export async function addResult(db: Db, actor: Actor, result: Omit<NotedResult, 
     const games = await gamesNamed(tx, actor, [result.title]);
     const rows = resultRows(academyId, { ...result, ...who }, gameMeant(games.get(result.title), null));
     const fresh = await tx.insert(session).values(rows.session).onConflictDoNothing().returning({ id: session.sessionId });
-    if (fresh.length > 0) await tx.insert(sessionPlayer).values(rows.seat);
+    if (fresh.length > 0) {
+      await tx.insert(sessionPlayer).values(rows.seat);
+      await saveNote(tx, actor, result.sessionId, result.playerId, 'coach', rows.said);
+    }
     return true;
   });
 }

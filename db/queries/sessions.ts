@@ -6,7 +6,6 @@ import { bestScore, playSession } from '@/core/play/play';
 import type { UnitSystem } from '@/core/units/length';
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
-import type { Notes } from '@/core/exchange/bundle';
 import type { SessionStart } from '@/core/exchange/session-start';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
@@ -18,6 +17,7 @@ import { academy, dayConditions, player, session, sessionPlayer, sessionStation 
 import { gameInVersion, holdGame, type GameRow } from './game-versions';
 import { getGreen } from './greens';
 import { addGuests } from './guests';
+import { notesIn } from './notes';
 import { changeSession, holdSession, settle, stationsOf } from './projection';
 import { asEntrant } from './rows';
 import { shotsOfSessions } from './shots';
@@ -236,14 +236,6 @@ export async function saveStationDistance(db: Db, actor: Actor, sessionId: strin
   });
 }
 
-/** Keeps what a player or the coach wrote about a session. */
-export async function saveNote(db: Db, actor: Actor, sessionId: string, playerId: string, whose: keyof Notes, text: string): Promise<void> {
-  await db
-    .update(sessionPlayer)
-    .set(whose === 'own' ? { ownNote: text } : { coachNote: text })
-    .where(and(eq(sessionPlayer.academyId, actor.academyId), eq(sessionPlayer.sessionId, sessionId), eq(sessionPlayer.playerId, playerId)));
-}
-
 /** Ends a session before its last ball; its balls stay. */
 export async function stopSession(db: Db, actor: Actor, sessionId: string): Promise<void> {
   await setStopped(db, actor, sessionId, sql`case when ${session.completedAt} is null then coalesce(${session.stoppedAt}, now()) end`);
@@ -438,7 +430,12 @@ export async function getSession(db: Db, actor: Actor, sessionId: string) {
     scores: rows.map(({ entry: { score, met } }) => ({ score, met })),
     /** The coach's own measures, for whoever has none. */
     coach: (await db.select().from(academy).where(eq(academy.academyId, actor.academyId)))[0]!,
-    notes: rows.map((one): Notes => ({ own: one.entry.ownNote, coach: one.entry.coachNote })),
+    notes: await notesIn(
+      db,
+      actor,
+      sessionId,
+      rows.map((one) => one.player.playerId),
+    ),
     stations: await stationsOf(db, actor, sessionId),
     shots: await shotsOfSessions(db, actor, [sessionId]),
   };

@@ -144,9 +144,6 @@ export const sessionPlayer = pgTable(
     score: doublePrecision(),
     /** Derived: whether the goal was met when it was over; null before that, where there is none, and where it was still open. */
     met: boolean(),
-    /** What the player wrote about it afterwards, and the coach. */
-    ownNote: text().notNull().default(''),
-    coachNote: text().notNull().default(''),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId, t.playerId] }),

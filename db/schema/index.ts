@@ -3,6 +3,7 @@ export * from './people';
 export * from './games';
 export * from './hours';
 export * from './weeks';
+export * from './notes';
 export * from './shots';
 export * from './imports';
 export * from './reports';

@@ -26,7 +26,7 @@ const data = {
   },
   players: [{ playerId: PLAYER, name: 'Otto', units: 'imperial', paceM: null, clubM: null, putterM: null }],
   entrants: [plainEntrant(PLAYER)],
-  notes: [{ own: '', coach: '' }],
+  notes: [{ own: '', coach: '', coaches: [] }],
   stations: [],
   shots: projectShots(events),
   scores: [{ score: null, met: null }],

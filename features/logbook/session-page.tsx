@@ -146,7 +146,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
         {players.map((player, i) => (
           <section key={player.playerId} className="mb-4" aria-label={`Notes, ${player.name}`}>
             {several && <h2>{player.name}</h2>}
-            <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} />
+            <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} timeZone={timeZone} />
           </section>
         ))}
         {!open && <SessionTags slug={slug} sessionId={session.sessionId} tags={session.tags} />}

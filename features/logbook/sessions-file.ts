@@ -2,7 +2,7 @@ import { writeSessionTable, type SessionOut } from '@/core/formats/session-table
 import { writeShotTable } from '@/core/formats/shot-table-out';
 import { readLogbookAsked, type LogbookAsked, type LogbookPlace } from '@/core/logbook/asked';
 import { requireCoach } from '@/server/actor';
-import type { Data, FinishedLine } from '@/server/data';
+import type { Answer, Data, FinishedLine } from '@/server/data';
 
 /** So many sessions are read, written and forgotten at once. */
 const AT_ONCE = 200;
@@ -56,15 +56,18 @@ export function answerShotsFile(slug: string, params: Record<string, unknown>): 
   });
 }
 
-type Notes = { sessionId: string; playerId: string; ownNote: string; coachNote: string };
+/** Of a coach's note it is known who wrote it. */
+const isCoach = (one: Notes[number]): one is Notes[number] & { by: string } => one.by !== null;
 
-function sessionOut({ session, players, balls, outcome }: FinishedLine, notes: readonly Notes[]): SessionOut {
+type Notes = Answer<'notesOfSessions'>;
+
+function sessionOut({ session, players, balls, outcome }: FinishedLine, notes: Notes): SessionOut {
   const { sessionId, startedAt, gameId, gameVersion, spec, conditions, tags, given } = session;
   return {
     ...{ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, outcome, given: gameId === null ? given : null },
     players: players.map(({ playerId, name }) => {
-      const said = notes.find((one) => one.sessionId === sessionId && one.playerId === playerId);
-      return { playerId, name, ownNote: said?.ownNote ?? '', coachNote: said?.coachNote ?? '' };
+      const said = notes.filter((one) => one.sessionId === sessionId && one.playerId === playerId);
+      return { playerId, name, ownNote: said.find(({ by }) => by === null)?.text ?? '', coachNotes: said.filter(isCoach) };
     }),
   };
 }

@@ -46,6 +46,7 @@ export function Afterwards({ bundle, table, home, onBack, onRemoved }: Props) {
         id={player.playerId}
         notes={player.notes}
         by={only === null ? 'coach' : 'player'}
+        timeZone={Intl.DateTimeFormat().resolvedOptions().timeZone}
         onKeep={(whose, text) => noteSession(bundle.sessionId, { say: 'note', playerId: player.playerId, whose, text })}
       />
       {doubled > 0 && (

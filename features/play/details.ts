@@ -1,7 +1,7 @@
 import { UNKNOWN, type Details, type Result } from '@/core/game/scoring/ball';
 
 /** Why a ball is no ordinary one, as it can be marked while it is recorded. */
-export const MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected', 'practice_ball', 'no_ball'] as const;
+export const MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected', 'practice_ball', 'no_ball', 'demonstration'] as const;
 
 /** Those that come up at every session, in a word that fits on a small key. */
 export const QUICK_MARKS = ['collided', 'rehit', 'conceded', 'lie_rejected'] as const;
@@ -13,7 +13,7 @@ export const MARK_WORDS: Readonly<Record<(typeof QUICK_MARKS)[number], string>> 
 };
 
 /** Marks that say all by themselves: nothing has to be asked of such a ball. */
-export const SAYS_ALL: readonly string[] = ['lie_rejected', 'no_ball'];
+export const SAYS_ALL: readonly string[] = ['lie_rejected', 'no_ball', 'demonstration'];
 
 /** What stays for the next ball of the same player at the same station: how it is played, not what came of it. */
 export function kept({ clubId, clubLabel, trajectory, shape, swingMark, intendedM, wind }: Details): Details {

@@ -1,6 +1,7 @@
 'use server';
 
 import * as z from 'zod';
+import { playerNoteSchema } from '@/core/people/note';
 import { playerSchema } from '@/core/people/player';
 import { atDesk, basedOn, DONE, id } from '../form/at-desk';
 import { changedElsewhere, refused } from '../form/result';
@@ -22,5 +23,16 @@ export const erasePlayerAction = atDesk([id, z.string().max(200)], async ({ data
   if (!found) return DONE;
   if (typed.trim().normalize('NFC') !== found.player.name) return refused('That’s not the name.');
   await data.erasePlayer(playerId);
+  return DONE;
+});
+
+/** Keeps a coach's note about a player under the id that the page made for it. */
+export const addPlayerNoteAction = atDesk([id, id, playerNoteSchema], async ({ data }, playerId, noteId, { text }) =>
+  (await data.addNote(playerId, noteId, text)) ? DONE : refused('This player isn’t here any more.'),
+);
+
+/** Takes away a note about a player that the same coach wrote. */
+export const removePlayerNoteAction = atDesk([id], async ({ data }, noteId) => {
+  await data.removeNote(noteId);
   return DONE;
 });

@@ -9,6 +9,7 @@ import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
 import { sayDay } from '@/core/units/say-moment';
 import { RefreshWhile } from '../form/refresh-while';
+import { CoachNotes } from './coach-notes';
 import { Leave } from './leave';
 import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';
@@ -111,9 +112,10 @@ export async function SessionsRoom({ slug, playerId }: { slug: string; playerId:
   if (!found) notFound();
   const { player } = found;
   const now = new Date();
-  const [sessions, links] = await Promise.all([
+  const [sessions, links, notes] = await Promise.all([
     data.finishedSessions(SHOWN, { playerId: player.playerId }),
     data.linksOf(player.playerId, now),
+    data.notesAbout(player.playerId),
   ]);
   const day = (moment: Date) => sayDay(moment, academy.timeZone, now);
   return (
@@ -134,6 +136,13 @@ export async function SessionsRoom({ slug, playerId }: { slug: string; playerId:
             used: lastUsedAt ? `last used ${day(lastUsedAt)}` : 'not used yet',
           }))}
           dead={deadOnPhones()}
+        />
+      }
+      notes={
+        <CoachNotes
+          slug={slug}
+          player={{ playerId: player.playerId, name: player.name }}
+          notes={notes.map(({ writtenAt, ...one }) => ({ ...one, written: day(writtenAt) }))}
         />
       }
     />

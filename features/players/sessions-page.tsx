@@ -12,10 +12,12 @@ type Props = {
   now: Date;
   /** What hands the player the key to their own sessions. */
   links: React.ReactNode;
+  /** What coaches write about the player among themselves. */
+  notes: React.ReactNode;
 };
 
 /** What a player has played, and the link with which they score on their own phone. */
-export function SessionsPage({ slug, player, sessions, timeZone, now, links }: Props) {
+export function SessionsPage({ slug, player, sessions, timeZone, now, links, notes }: Props) {
   return (
     <div className="desk">
       <section>
@@ -29,7 +31,10 @@ export function SessionsPage({ slug, player, sessions, timeZone, now, links }: P
           <SessionLines slug={slug} lines={sessions} timeZone={timeZone} now={now} withNames={false} />
         )}
       </section>
-      <aside>{links}</aside>
+      <aside>
+        {links}
+        {notes}
+      </aside>
     </div>
   );
 }

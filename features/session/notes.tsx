@@ -2,30 +2,34 @@
 
 import { useState } from 'react';
 import type { Notes } from '@/core/exchange/bundle';
+import { sayMoment } from '@/core/units/say-moment';
 import styles from './session.module.scss';
 
 type Props = {
   id: string;
   notes: Notes;
-  /** Who writes: the coach writes both, a player by a personal link their own. */
+  /** Who writes: a coach writes the player's and their own, a player by a personal link their own. */
   by: 'coach' | 'player';
-  onKeep: (whose: keyof Notes, text: string) => Promise<unknown>;
+  /** In which moments are said. */
+  timeZone: string;
+  onKeep: (whose: 'own' | 'coach', text: string) => Promise<unknown>;
 };
 
-/** What the player and the coach write about a session. It is kept as soon as the field is left. */
-export function NoteFields({ id, notes, by, onKeep }: Props) {
+/** What the player and coaches write about a session. It is kept as soon as the field is left. */
+export function NoteFields({ id, notes, by, timeZone, onKeep }: Props) {
+  // An older server says no more than what a coach wrote last.
+  const coaches = notes.coaches.length > 0 || by === 'coach' || !notes.coach ? notes.coaches : [{ by: '', text: notes.coach, at: '' }];
   return (
     <div className={styles.notes}>
       <Note id={`${id}-own`} label="Player’s note" text={notes.own} onKeep={(text) => onKeep('own', text)} />
-      {by === 'coach' ? (
+      {by === 'coach' && (
         <Note id={`${id}-coach`} label="Coach’s note, the player reads it" text={notes.coach} onKeep={(text) => onKeep('coach', text)} />
-      ) : (
-        notes.coach && (
-          <p>
-            <b>From the coach:</b> {notes.coach}
-          </p>
-        )
       )}
+      {coaches.map((one, i) => (
+        <p key={i} className={styles.said}>
+          <b>From {one.by || 'the coach'}:</b> {one.text} {one.at && <small>{sayMoment(new Date(one.at), timeZone)}</small>}
+        </p>
+      ))}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { Bundle } from '@/core/exchange/bundle';
+import { storedBundles, type Bundle } from '@/core/exchange/bundle';
 import { play } from '@/core/play/play';
 import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
@@ -306,7 +306,7 @@ test('a session of a newer server is kept as far as this program knows it, and a
   const held = (await readSession(SESSION))!.bundle;
   expect(held).not.toHaveProperty('tide');
   // So that whichever program comes next knows what it is: the session is of this one, the day of the newer.
-  expect([held.version, held.conditions]).toEqual([1, { version: 5, dew: true, stimpFt: 9 }]);
+  expect([held.version, held.conditions]).toEqual([storedBundles.version, { version: 5, dew: true, stimpFt: 9 }]);
 });
 
 test('a session is played by the rules with which it was stored, and one of a newer program is said to need it', async () => {

@@ -113,7 +113,7 @@ async function bundleOf({ data, academy, only }: Door, sessionId: string, after:
         usual: usualLeft(entrants[i]!.level, allStations(session.spec)),
         ...(own(playerId)
           ? { ...(await data.bagOf(playerId)), best: await data.bestBefore(session, playerId), notes: notes[i]! }
-          : { clubs: [], marks: [], favourite: null, best: null, notes: { own: '', coach: '' } }),
+          : { clubs: [], marks: [], favourite: null, best: null, notes: { own: '', coach: '', coaches: [] } }),
       })),
     ),
     events: await data.eventsOfSession(sessionId, after),
