@@ -35,6 +35,7 @@ const CORE = {
   formats: ['board', 'game', 'golf', 'play', 'shot', 'skill', 'units'],
   imports: ['formats', 'game', 'golf', 'measures', 'shot', 'units'],
   logbook: ['golf', 'play', 'shot'],
+  archive: ['formats', 'game', 'golf', 'green', 'hour', 'imports', 'logbook', 'people', 'report', 'shot', 'weeks'],
   demo: ['game', 'geometry', 'golf', 'green', 'hour', 'made-up', 'math', 'people', 'plan', 'play', 'shot', 'skill', 'units', 'weeks'],
 };
 
@@ -42,7 +43,9 @@ const CORE = {
 const FEATURES = {
   form: [],
   account: ['form'],
-  settings: ['account', 'form'],
+  api: ['report'],
+  archive: ['api', 'form'],
+  settings: ['account', 'archive', 'form'],
   greens: ['form'],
   forecast: ['form'],
   session: ['form'],

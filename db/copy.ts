@@ -13,10 +13,10 @@ import * as schema from './schema';
 export type Copy = <T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]) => Promise<void>;
 
 /** A transaction that can also copy. What is thrown in it takes it back. */
-export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy) => Promise<T>): Promise<T> {
+export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy, client: PoolClient) => Promise<T>): Promise<T> {
   const client = await (db as Db & { $client: Pool }).$client.connect();
   try {
-    return await drizzle(client, { schema, casing: 'snake_case' }).transaction((tx) => run(tx, copyBy(client)));
+    return await drizzle(client, { schema, casing: 'snake_case' }).transaction((tx) => run(tx, copyBy(client), client));
   } finally {
     client.release();
   }

@@ -46,12 +46,12 @@ async function walk(request: APIRequestContext, headers: Record<string, string> 
   };
   for (const [file, path] of Object.entries(PAGES)) await note(file, await request.get(path(victim), { headers, maxRedirects: 0 }));
   for (const [file, routes] of Object.entries(ROUTES))
-    for (const { method, path, body } of routes)
+    for (const { method, path, body, type = 'application/json' } of routes)
       await note(
         `${method} ${file}`,
         await request.fetch(path(victim), {
           method,
-          headers: { origin, 'content-type': 'application/json', ...headers },
+          headers: { origin, 'content-type': type, ...headers },
           ...(body ? { data: JSON.stringify(body(victim)) } : {}),
         }),
       );

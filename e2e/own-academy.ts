@@ -22,6 +22,7 @@ import { keepLink, keepReaderKey } from '../db/queries/links';
 import { keepReport } from '../db/queries/reports';
 import { savePlayer } from '../db/queries/players';
 import { addNote, saveNote } from '../db/queries/notes';
+import { keepToken } from '../db/queries/tokens';
 import { startSession } from '../db/queries/sessions';
 import { takeIn } from '../db/queries/take-in';
 import { saveWeeks } from '../db/queries/weeks';
@@ -56,8 +57,8 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId, noteId] = Array.from(
-      { length: 11 },
+    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId, noteId, tokenId] = Array.from(
+      { length: 12 },
       () => randomUUID() as string,
     );
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
@@ -111,7 +112,10 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       return { token, tokenHash: createHash('sha256').update(token).digest() };
     };
     const expiresAt = new Date(Date.now() + 86_400_000);
-    const [link, reader, report] = [secret(), secret(), secret()];
+    const [link, reader, report, key] = [secret(), secret(), secret(), secret()];
+    await keepToken(db, actor, {
+      ...{ tokenId: tokenId!, name: `${name} key`, scopes: ['read', 'write', 'archive'], tokenHash: key.tokenHash, expiresAt },
+    });
     await keepLink(db, actor, mateId!, { linkId: linkId!, tokenHash: link.tokenHash, expiresAt });
     await keepReaderKey(db, actor, sessionId!, { keyId: randomUUID(), tokenHash: reader.tokenHash, expiresAt });
     await keepReport(db, actor, playerId!, {
@@ -128,6 +132,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       sessionId: sessionId!,
       linkId: linkId!,
       noteId: noteId!,
+      tokenId: tokenId!,
       hourId: hourId!,
       weeksId: weeksId!,
       importId: importId!,
@@ -146,6 +151,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       linkToken: link.token,
       readerKey: reader.token,
       reportToken: report.token,
+      key: key.token,
     };
   } finally {
     await pool.end();

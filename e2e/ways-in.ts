@@ -78,8 +78,10 @@ export type Route = {
   body?: (of: OwnAcademy) => unknown;
   /** Nothing is said in it. */
   empty?: true;
+  /** What is sent, where it is no JSON. */
+  type?: string;
   /** With what one gets in. */
-  by: 'coach or link' | 'link' | 'reader' | 'report';
+  by: 'coach or link' | 'link' | 'reader' | 'report' | 'coach or key';
 };
 
 /** A batch with one event. */
@@ -88,6 +90,29 @@ const said = (event: (of: OwnAcademy) => object): Route => ({
   path: () => '/api/v1/shot-events',
   body: (of) => ({ sessionId: of.sessionId, sentAt: new Date().toISOString(), events: [event(of)] }),
   by: 'coach or link',
+});
+
+const inAcademy =
+  (path: string | ((of: OwnAcademy) => string)) =>
+  (of: OwnAcademy): string =>
+    `/api/v1/${typeof path === 'string' ? path : path(of)}?academy=${of.slug}`;
+const asked = (...paths: (string | ((of: OwnAcademy) => string))[]): Route[] =>
+  paths.map((path) => ({ method: 'GET', path: inAcademy(path), by: 'coach or key' }));
+const saves = (method: 'PUT' | 'POST', path: (of: OwnAcademy) => string, body?: (of: OwnAcademy) => unknown): Route => ({
+  ...{ method, path: inAcademy(path), by: 'coach or key' },
+  ...(body ? { body } : { empty: true }),
+});
+const importStart = (playerId: string) => ({
+  importId: randomUUID(),
+  kind: 'scores',
+  fileName: 'notes.csv',
+  columns: ['date'],
+  mapping: { version: 1, kind: 'scores', header: true, columns: {}, all: {}, units: {}, dates: null },
+  players: [{ playerId, name: 'Changed' }],
+});
+const importRows = (playerId: string) => ({
+  columns: ['player', 'played_at', 'game', 'score'],
+  rows: [{ line: 2, cells: [playerId, '2026-05-03T12:00:00Z', 'Changed', '3'] }],
 });
 
 /** Routes of the programming interface, by their file; the sign-in service has a test of its own. */
@@ -103,6 +128,70 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
       }),
       by: 'coach or link',
     },
+  ],
+  'api/v1/archive/route.ts': [
+    { method: 'GET', path: ({ slug }) => `/api/v1/archive?academy=${slug}`, by: 'coach or key' },
+    {
+      method: 'POST',
+      path: ({ slug }) => `/api/v1/archive?academy=${slug}`,
+      body: () => ({ tables: [] }),
+      type: 'application/zip',
+      by: 'coach or key',
+    },
+  ],
+  'api/v1/[...path]/route.ts': [
+    ...asked('players', 'games', 'greens', 'hours', 'weeks', 'logbook', 'shots'),
+    ...asked(
+      ({ playerId }) => `players/${playerId}`,
+      ({ playerId }) => `players/${playerId}/board`,
+      ({ playerId }) => `players/${playerId}/report`,
+      ({ gameId }) => `games/${gameId}`,
+      ({ greenId }) => `greens/${greenId}`,
+      ({ hourId }) => `hours/${hourId}`,
+      ({ weeksId }) => `weeks/${weeksId}`,
+    ),
+    saves(
+      'PUT',
+      ({ playerId }) => `players/${playerId}`,
+      () => newPlayer('Changed', 'metric'),
+    ),
+    saves(
+      'PUT',
+      ({ gameId }) => `games/${gameId}`,
+      ({ spec }) => ({ game: { ...spec, title: 'Changed' } }),
+    ),
+    saves(
+      'PUT',
+      ({ greenId }) => `greens/${greenId}`,
+      () => DEMO_GREENS[0]!,
+    ),
+    saves(
+      'PUT',
+      ({ hourId }) => `hours/${hourId}`,
+      ({ hour, playerId }) => ({ hour: { ...hour, title: 'Changed' }, players: [playerId] }),
+    ),
+    saves(
+      'PUT',
+      ({ weeksId }) => `weeks/${weeksId}`,
+      ({ weeks, playerId }) => ({ weeks: { ...weeks, title: 'Changed' }, players: [playerId] }),
+    ),
+    saves(
+      'PUT',
+      () => `results/${randomUUID()}`,
+      ({ playerId }) => ({ playerId, day: '2026-05-03', title: 'Changed', score: 3, unit: '', note: '' }),
+    ),
+    saves(
+      'POST',
+      () => 'imports',
+      ({ playerId }) => importStart(playerId),
+    ),
+    saves(
+      'POST',
+      ({ importId }) => `imports/${importId}/rows`,
+      ({ playerId }) => importRows(playerId),
+    ),
+    saves('POST', ({ importId }) => `imports/${importId}/keep`),
+    saves('POST', ({ importId }) => `imports/${importId}/undo`),
   ],
   'api/v1/report/route.ts': [{ method: 'GET', path: () => '/api/v1/report', by: 'report' }],
   'api/v1/report/pdf/route.ts': [{ method: 'GET', path: () => '/api/v1/report/pdf', by: 'report' }],
@@ -210,23 +299,8 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   importGreenAction: () => [randomUUID(), JSON.stringify({ type: 'FeatureCollection', features: [] })],
   archiveGreenAction: ({ greenId }) => [greenId, true],
   mappingForAction: () => [['date', 'player']],
-  startImportAction: ({ playerId }) => [
-    {
-      importId: randomUUID(),
-      kind: 'scores',
-      fileName: 'notes.csv',
-      columns: ['date'],
-      mapping: { version: 1, kind: 'scores', header: true, columns: {}, all: {}, units: {}, dates: null },
-      players: [{ playerId, name: 'Changed' }],
-    },
-  ],
-  sendRowsAction: ({ importId, playerId }) => [
-    importId,
-    {
-      columns: ['player', 'played_at', 'game', 'score'],
-      rows: [{ line: 2, cells: [playerId, '2026-05-03T12:00:00Z', 'Changed', '3'] }],
-    },
-  ],
+  startImportAction: ({ playerId }) => [importStart(playerId)],
+  sendRowsAction: ({ importId, playerId }) => [importId, importRows(playerId)],
   addResultAction: ({ playerId }) => [randomUUID(), { playerId, day: '2026-05-03', title: 'Changed', score: 3, unit: '', note: '' }],
   removeResultAction: ({ sessionId }) => [sessionId],
   keepRowsAction: ({ importId }) => [importId],
@@ -247,6 +321,8 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveSettings: () => [settings],
   saveOwnTable: () => ['ours', 'skill,strokes\n'],
   removeOwnTable: () => [],
+  makeKeyAction: () => [{ name: 'Changed', scopes: ['read'], days: 30 }],
+  revokeKeyAction: ({ tokenId }) => [tokenId],
   deleteAcademyAction: ({ name }) => [`Academy ${name}`],
   keepAcademyAction: () => [],
   saveDreadsAction: ({ playerId }) => [playerId, { 'pitch|fairway': 4 }],

@@ -4,7 +4,7 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { SkillModel } from '@/core/skill/model';
 import type { MemberRole } from '@/db/actor';
-import { homeOf, memberIn, memberOfSession, type Academy } from '@/db/queries/academies';
+import { homeOf, memberIn, memberOfSession, type Academy, type At } from '@/db/queries/academies';
 import { auth } from './auth';
 import { dataOf, type Data } from './data';
 import type { DataFor } from './rights';
@@ -30,12 +30,26 @@ const requireMember = cache(async (slug: string) => {
   return { ...found, userName: user.name };
 });
 
+const deskAt = ({ actor, academy }: At, userName: string): Desk | null => {
+  const { kind } = actor;
+  return kind === 'assistant' ? null : { role: kind, data: dataOf({ ...actor, kind }), academy, userName, model: deskModel };
+};
+
+/** The desk of whoever made a key to the programming interface: no more than they may do themselves. */
+export const deskOfKey = (at: At): Desk | null => deskAt(at, '');
+
+/** The desk of the signed-in user in the academy of this address; null for whoever has none there. */
+export async function deskOfUser(from: Headers, slug: string): Promise<Desk | 'signed out' | null> {
+  const user = (await auth().api.getSession({ headers: from }))?.user;
+  if (!user) return 'signed out';
+  const found = await memberIn(database(), user.id, slug);
+  return found && deskAt(found, user.name);
+}
+
 /** The coach in the academy of this address. Every page and every action at the desk starts here; there is none yet for assistants. */
 export const requireCoach = cache(async (slug: string): Promise<Desk> => {
-  const { actor, academy, userName } = await requireMember(slug);
-  const { kind } = actor;
-  if (kind === 'assistant') notFound();
-  return { role: kind, data: dataOf({ ...actor, kind }), academy, userName, model: deskModel };
+  const { userName, ...found } = await requireMember(slug);
+  return deskAt(found, userName) ?? notFound();
 });
 
 /** The owner of the academy of this address, for what nobody else decides. */

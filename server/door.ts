@@ -1,6 +1,7 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
+import { holderOfToken } from '@/db/queries/tokens';
 import { reportByToken } from '@/db/queries/reports';
 import { memberAtGreen, memberForSession } from './actor';
 import { dataOf } from './data';
@@ -38,6 +39,11 @@ export async function readerOf(headers: Headers) {
     const key = await sessionOfReader(database(), academyId, hash, new Date());
     return key && { ...key, data: dataOf({ kind: 'reader', academyId }) };
   });
+}
+
+/** Whose key to the programming interface a request carries. */
+export async function tokenHolder(headers: Headers) {
+  return withToken(headers, (academyId, hash) => holderOfToken(database(), academyId, hash, new Date()));
 }
 
 /** The report that the link of a request shows. */

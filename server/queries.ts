@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
+import { countEvents, keepTables, readTables } from '@/db/queries/archive';
 import { saveAcademy } from '@/db/queries/academies';
 import { bestOfGames } from '@/db/queries/bests';
 import { carriedShots, puttRuns } from '@/db/queries/carried';
@@ -22,6 +23,7 @@ import { addResult, removeResult } from '@/db/queries/results';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { takeIn } from '@/db/queries/take-in';
+import { keepToken, listTokens, revokeToken } from '@/db/queries/tokens';
 import * as weeks from '@/db/queries/weeks';
 
 export const QUERIES = {
@@ -43,11 +45,15 @@ export const QUERIES = {
   ...weeks,
   bestOfGames,
   carriedShots,
+  countEvents,
   getImport,
   keepRows,
+  keepTables,
+  keepToken,
   kitOf,
   listImports,
   listTags,
+  listTokens,
   logbookCount,
   logbookPage,
   logbookScores,
@@ -56,7 +62,9 @@ export const QUERIES = {
   notesAbout,
   notesOfSessions,
   puttRuns,
+  readTables,
   removeNote,
+  revokeToken,
   saveNote,
   saveTags,
   stageRows,

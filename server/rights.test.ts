@@ -38,7 +38,15 @@ test('what is given to whom', () => {
   const has = (role: Role) => NAMES.filter((name) => name in asked(role));
   const less = (more: Role, fewer: Role) => has(more).filter((name) => !has(fewer).includes(name));
   expect(NAMES.filter((name) => !has('owner').includes(name))).toEqual(['finishedLines', 'playsIn', 'takeReading']);
-  expect(less('owner', 'coach')).toEqual(['deleteAcademyAt']);
+  expect(less('owner', 'coach')).toEqual([
+    'deleteAcademyAt',
+    'countEvents',
+    'readTables',
+    'keepTables',
+    'keepToken',
+    'listTokens',
+    'revokeToken',
+  ]);
   expect(less('coach', 'assistant')).toEqual([
     'saveAcademy',
     'saveReference',

@@ -13,6 +13,12 @@ export const MAY = {
   // The academy.
   saveAcademy: COACHES,
   deleteAcademyAt: OWNER,
+  countEvents: OWNER,
+  readTables: OWNER,
+  keepTables: OWNER,
+  keepToken: OWNER,
+  listTokens: OWNER,
+  revokeToken: OWNER,
   ownReference: DESK,
   saveReference: COACHES,
 

@@ -21,29 +21,30 @@ export const leadInSchema = z.strictObject({
   scoring: scoringSchema,
 });
 
-export const gameSpecSchema = z
-  .strictObject({
-    format: z.literal('inch-game'),
-    version: z.literal(GAME_VERSION),
-    title: filledLine(80, 'A game needs a title.'),
-    /** What it trains and for whom, in a line. */
-    about: line(200).default(''),
-    /** Stations are called while it is played, and the game grows; it may begin with none. */
-    open: z.boolean().default(false),
-    calls: callsSchema.default(NOTHING_PLANNED),
-    stations: z.array(stationSchema).max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`),
-    order: orderSchema.default('blocked'),
-    sizes: sizesSchema,
-    scoring: scoringSchema,
-    rules: rulesSchema.default(PLAIN_RULES),
-    /** Phases before the one that counts; each has a score of its own, and the game's is that of the last. */
-    leadIn: z.array(leadInSchema).max(3, 'At most three phases before the one that counts.').default([]),
-    /** The score to reach; null where there is none. */
-    goal: z.number({ error: 'Enter a number, or leave it empty.' }).min(0, 'A goal can’t be negative.').nullable(),
-  })
-  .superRefine((game, ctx) => {
-    for (const { path, message } of refuseNonsense(game)) ctx.addIssue({ code: 'custom', path: [...path], message });
-  });
+/** The parts that a game has, whatever is said in them. */
+export const gameShapeSchema = z.strictObject({
+  format: z.literal('inch-game'),
+  version: z.literal(GAME_VERSION),
+  title: filledLine(80, 'A game needs a title.'),
+  /** What it trains and for whom, in a line. */
+  about: line(200).default(''),
+  /** Stations are called while it is played, and the game grows; it may begin with none. */
+  open: z.boolean().default(false),
+  calls: callsSchema.default(NOTHING_PLANNED),
+  stations: z.array(stationSchema).max(MOST_STATIONS, `At most ${MOST_STATIONS} stations.`),
+  order: orderSchema.default('blocked'),
+  sizes: sizesSchema,
+  scoring: scoringSchema,
+  rules: rulesSchema.default(PLAIN_RULES),
+  /** Phases before the one that counts; each has a score of its own, and the game's is that of the last. */
+  leadIn: z.array(leadInSchema).max(3, 'At most three phases before the one that counts.').default([]),
+  /** The score to reach; null where there is none. */
+  goal: z.number({ error: 'Enter a number, or leave it empty.' }).min(0, 'A goal can’t be negative.').nullable(),
+});
+
+export const gameSpecSchema = gameShapeSchema.superRefine((game, ctx) => {
+  for (const { path, message } of refuseNonsense(game)) ctx.addIssue({ code: 'custom', path: [...path], message });
+});
 
 /** A game as data: all that is needed to set it up, play it and score it. */
 export type GameSpec = z.infer<typeof gameSpecSchema>;

@@ -41,7 +41,8 @@ function workplaces(db: Db, userId: string) {
     .$dynamic();
 }
 
-type At = { actor: Member; academy: Academy };
+/** Who somebody is in an academy, and what holds there. */
+export type At = { actor: Member; academy: Academy };
 
 const asMember = (userId: string, row: (Academy & { role: MemberRole }) | undefined): At | null => {
   if (!row) return null;
@@ -58,6 +59,15 @@ export async function memberIn(db: Db, userId: string, slug: string): Promise<At
   return asMember(
     userId,
     rows.find((row) => row.slug === slug),
+  );
+}
+
+/** The same by the academy's id. */
+export async function memberOf(db: Db, userId: string, academyId: string): Promise<At | null> {
+  const rows = await workplaces(db, userId);
+  return asMember(
+    userId,
+    rows.find((row) => row.academyId === academyId),
   );
 }
 

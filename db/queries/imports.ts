@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { batchReader, type Batch, type KeptRow } from '@/core/imports/batch';
 import type { TableKind } from '@/core/imports/fields';
 import type { Mapping } from '@/core/imports/mapping';
@@ -9,6 +8,7 @@ import { and, arrayContains, arrayContained, between, desc, eq, inArray, isNull 
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy } from '../copy';
+import { idFrom, idOfName, isId } from '../ids';
 import { academy, importFile, importRow, player } from '../schema';
 import { addByName } from './guests';
 
@@ -34,19 +34,6 @@ export type SaysBall = {
 /** A result of a file. */
 export type SaysScore = { playedAt: string; title: string; score: number; unit: string; note: string };
 export type Says = SaysBall | SaysScore;
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
-
-/** An id made of words: always the same of the same (version 8 of RFC 9562). */
-export function idFrom(...words: readonly (string | number | null)[]): string {
-  const hex = createHash('sha256').update(JSON.stringify(words)).digest('hex');
-  const variant = ((Number.parseInt(hex[16]!, 16) & 3) | 8).toString(16);
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-${variant}${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-}
-
-/** The id that a file's own name of something has here: itself where it is one already. */
-export const idOfName = (name: string, ...within: readonly string[]): string =>
-  UUID.test(name) ? name.toLowerCase() : idFrom(name, ...within);
 
 /** What is known of a file before its rows come. */
 export type ImportStart = {
@@ -131,7 +118,7 @@ export async function stageRows(db: Db, actor: Actor, importId: string, { column
       if ('kept' in found) kept.push(found.kept);
       else problems.push(...found.problems);
     }
-    const ids = [...new Set(kept.map((row) => row.player))].filter((id) => UUID.test(id));
+    const ids = [...new Set(kept.map((row) => row.player))].filter((id) => isId(id));
     const here = await tx
       .select({ id: player.playerId })
       .from(player)

@@ -7,5 +7,6 @@ export * from './notes';
 export * from './shots';
 export * from './imports';
 export * from './reports';
+export * from './tokens';
 export * from './skill';
 export * from './limits';

@@ -1,24 +1,12 @@
 'use server';
 
-import * as z from 'zod';
-import { batchSchema, MOST_PLAYERS } from '@/core/imports/batch';
-import { TABLE_KINDS } from '@/core/imports/fields';
-import { mappingSchema } from '@/core/imports/mapping';
+import { batchSchema } from '@/core/imports/batch';
 import { resultSchema } from '@/core/imports/result';
-import { filledLine, line } from '@/core/stored';
+import { columnsSchema, importStartSchema } from '@/core/imports/start';
 import { momentIn } from '@/core/units/day';
 import { askedAtDesk, atDesk, DONE, id } from '../form/at-desk';
 import { refused } from '../form/result';
 
-const columnsSchema = z.array(line(200)).max(80);
-const startSchema = z.strictObject({
-  importId: id,
-  kind: z.enum(TABLE_KINDS),
-  fileName: line(120),
-  columns: columnsSchema,
-  mapping: mappingSchema,
-  players: z.array(z.strictObject({ playerId: id, name: filledLine(60, 'A player needs a name.') })).max(MOST_PLAYERS),
-});
 const GONE = refused('This import was undone somewhere else. Open the file again.');
 
 /** How the last file with these columns was read. */
@@ -28,7 +16,7 @@ export const mappingForAction = askedAtDesk([columnsSchema], async ({ data }, co
 }));
 
 /** Begins to take in a file. */
-export const startImportAction = askedAtDesk([startSchema], async ({ data }, start) => {
+export const startImportAction = askedAtDesk([importStartSchema], async ({ data }, start) => {
   await data.startImport(start);
   return DONE;
 });

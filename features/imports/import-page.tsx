@@ -10,6 +10,7 @@ import type { Mapping } from '@/core/imports/mapping';
 import type { OwnMeasures } from '@/core/measures/read-length';
 import { counted, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import { ShareBar } from '@/ui/share-bar';
 import { newId, now } from '../form/ids';
 import { saveFile } from '../form/save-file';
 import { useReady } from '../form/use-ready';
@@ -209,7 +210,7 @@ export function ImportPage({ slug, timeZone, system, own, players, games }: Prop
                   </small>
                 )}
               </h2>
-              {table.reading !== null && !whole && <Bar share={table.reading} label="Reading the file" />}
+              {table.reading !== null && !whole && <ShareBar share={table.reading} label="Reading the file" />}
               {whole && <Asks mapping={mapping} missing={whole.missing} unitless={whole.unitless} eitherDate={whole.eitherDate} />}
               {whole && <RowsShown look={whole} kind={mapping.kind} timeZone={timeZone} />}
               {whole && (
@@ -286,21 +287,6 @@ function Asks({
   );
 }
 
-export function Bar({ share, label }: { share: number; label: string }) {
-  return (
-    <div
-      className={styles.bar}
-      role="progressbar"
-      aria-label={label}
-      aria-valuemin={0}
-      aria-valuemax={100}
-      aria-valuenow={Math.round(100 * share)}
-    >
-      <span style={{ width: `${100 * share}%` }} />
-    </div>
-  );
-}
-
 const SAYS = { sending: 'Sending the rows', keeping: 'Saving them', undoing: 'Undoing' } as const;
 
 type ProgressProps = {
@@ -372,7 +358,7 @@ function Progress({ slug, sent, kind, left, onStop, onUndo, onAgain, onBack }: P
       <p>
         {SAYS[sent.at]}: {Math.round(100 * sent.share)}%
       </p>
-      <Bar share={sent.share} label={SAYS[sent.at]} />
+      <ShareBar share={sent.share} label={SAYS[sent.at]} />
       {sent.at !== 'undoing' && (
         <Button variant="outline-dark" onClick={onStop}>
           Stop and undo

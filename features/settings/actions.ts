@@ -1,13 +1,16 @@
 'use server';
 
+import { randomUUID } from 'node:crypto';
 import { addDays } from 'date-fns';
 import * as z from 'zod';
 import { readReferenceTable } from '@/core/formats/reference-table';
 import { settingsSchema } from '@/core/people/account';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/golf/reference';
+import { apiTokenSchema } from '@/core/people/api-token';
 import { filledLine } from '@/core/stored';
-import { atDesk, atOwnersDesk, DONE, fileText } from '../form/at-desk';
+import { newToken } from '@/server/token';
+import { atDesk, atOwnersDesk, DONE, fileText, id } from '../form/at-desk';
 import { problemsByPlace, refused } from '../form/result';
 
 export const saveSettings = atDesk([settingsSchema], async ({ data }, settings) => {
@@ -41,5 +44,19 @@ export const deleteAcademyAction = atOwnersDesk([z.string().max(200)], async ({ 
 /** Takes the deletion back. */
 export const keepAcademyAction = atOwnersDesk([], async ({ data }) => {
   await data.deleteAcademyAt(null);
+  return DONE;
+});
+
+/** Makes a key to the programming interface; it is shown now and never again. */
+export const makeKeyAction = atOwnersDesk([apiTokenSchema], async ({ data, academy }, { days, ...asked }) => {
+  const { token, hash } = newToken(academy.academyId);
+  const tokenId = randomUUID();
+  await data.keepToken({ tokenId, ...asked, tokenHash: hash, expiresAt: days === null ? null : addDays(new Date(), days) });
+  return { ...DONE, key: { tokenId: tokenId as string, token } };
+});
+
+/** Ends a key at once. */
+export const revokeKeyAction = atOwnersDesk([id], async ({ data }, tokenId) => {
+  await data.revokeToken(tokenId);
   return DONE;
 });

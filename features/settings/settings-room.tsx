@@ -1,12 +1,18 @@
 import type { CSSProperties } from 'react';
-import { requireCoach } from '@/server/actor';
+import { requireCoach, requireOwner } from '@/server/actor';
 import { PasswordForm } from '../account/password-form';
+import { sayDay } from '@/core/units/say-moment';
+import { ArchivePanel } from '../archive/archive-panel';
 import { DeleteAcademy } from './delete-academy';
+import { Keys } from './keys';
 import { OwnTable } from './own-table';
 import { SettingsForm } from './settings-form';
 
 export async function SettingsRoom({ slug }: { slug: string }) {
   const { role, data, academy } = await requireCoach(slug);
+  const owner = role === 'owner' ? await requireOwner(slug) : null;
+  const now = new Date();
+  const keys = owner ? await owner.data.listTokens(now) : [];
   const own = await data.ownReference();
   const { name, units, timeZone, paceM, clubM, putterM, flagstickM, shoeM, halfLifeDays, strokesAs } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
@@ -23,7 +29,21 @@ export async function SettingsRoom({ slug }: { slug: string }) {
       <aside>
         <PasswordForm />
         <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
-        {role === 'owner' && !academy.deleteAt && <DeleteAcademy slug={slug} name={name} />}
+        {owner && <ArchivePanel slug={slug} name={name} />}
+        {owner && (
+          <Keys
+            slug={slug}
+            keys={keys.map(({ tokenId, name: what, scopes, by, createdAt, expiresAt, lastUsedAt }) => ({
+              ...{ tokenId, name: what, scopes },
+              said: [
+                `by ${by}, ${sayDay(createdAt, timeZone, now)}`,
+                expiresAt ? `until ${sayDay(expiresAt, timeZone, now)}` : 'until it is ended',
+                lastUsedAt ? `last used ${sayDay(lastUsedAt, timeZone, now)}` : 'not used yet',
+              ].join(', '),
+            }))}
+          />
+        )}
+        {owner && !academy.deleteAt && <DeleteAcademy slug={slug} name={name} />}
       </aside>
     </div>
   );

@@ -55,8 +55,10 @@ export function badRequest({ method = 'GET', url = '', headers }, publicUrl) {
   const action = headers['next-action'] !== undefined;
   if (!action && !path.startsWith('/api/')) return null;
   if (!action && (method === 'GET' || method === 'HEAD')) return null;
-  if (!action && hasBody(headers) && !/^application\/json\b/i.test(headers['content-type'] ?? ''))
-    return [415, 'Send this as application/json.'];
+  // An archive is neither a form nor anything else that another page could send by itself.
+  const sent = path === '/api/v1/archive' ? /^application\/zip\b/i : /^application\/json\b/i;
+  if (!action && hasBody(headers) && !sent.test(headers['content-type'] ?? ''))
+    return [415, path === '/api/v1/archive' ? 'Send this as application/zip.' : 'Send this as application/json.'];
   if (!action && headers.authorization !== undefined) return null;
   // A browser says one of the two of every page that writes, and no page can change what it says.
   const own = origin ? ownOrigins(publicUrl).includes(origin) : headers['sec-fetch-site'] === 'same-origin';

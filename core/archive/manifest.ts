@@ -1,0 +1,57 @@
+import * as z from 'zod';
+import { versionOf } from '../document';
+import { line, moment, whole } from '../stored';
+import { ARCHIVE_VERSION } from './row';
+import { ARCHIVE_TABLES } from './tables';
+
+const present = z.strictObject({
+  format: z.literal('inch-game-archive'),
+  /** Of the tables. */
+  version: whole(1),
+  madeAt: moment,
+  /** Where it is from: an id that says nothing elsewhere. */
+  academy: z.strictObject({ id: line(100), name: line(200) }),
+  tables: z
+    .array(
+      z.strictObject({
+        name: line(40),
+        rows: whole(),
+        bytes: z.int().min(0),
+        /** Of the table as it stands in the archive, in hexadecimal. */
+        sha256: z.string().regex(/^[0-9a-f]{64}$/),
+      }),
+    )
+    .max(100),
+});
+
+/** What an archive says of itself: what is in it, and how to tell that nothing is missing. */
+export type Manifest = z.infer<typeof present>;
+
+export const MANIFEST_FILE = 'manifest.json';
+/** Under which name a table stands in an archive: one row a line, as JSON. */
+export const fileOf = (table: string): string => `tables/${table}.jsonl`;
+
+/**
+ * Reads what an archive says of itself.
+ * @returns a sentence where it is no archive, one that this program can't read, or one with other tables than its version has
+ */
+export function readManifest(text: string): Manifest | string {
+  let said: unknown;
+  try {
+    said = JSON.parse(text);
+  } catch {
+    return NO_ARCHIVE;
+  }
+  if ((said as { format?: unknown } | null)?.format !== 'inch-game-archive') return NO_ARCHIVE;
+  if (versionOf(said) > ARCHIVE_VERSION) return 'This archive was made with a newer version of the program. Update this one first.';
+  const read = present.safeParse(said);
+  if (!read.success) return NO_ARCHIVE;
+  const names = read.data.tables.map(({ name }) => name);
+  const known = new Set(ARCHIVE_TABLES.map(({ name }) => name));
+  if (new Set(names).size < names.length || names.some((name) => !known.has(name))) return NO_ARCHIVE;
+  if (read.data.version === ARCHIVE_VERSION && names.length < known.size) return 'This archive is not complete: a table is missing.';
+  return read.data;
+}
+
+/** The sentence for a file that is none. */
+export const NO_ARCHIVE = 'This isn’t an archive of this program.';

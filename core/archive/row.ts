@@ -1,0 +1,36 @@
+import { sayIssue } from '../stored';
+import type { ArchiveTable } from './tables';
+
+type Row = Record<string, unknown>;
+
+/** How tables of an archive changed, step by step: each brings a row to the next version, or leaves it out (`null`). */
+const STEPS: readonly ((table: string, row: Row) => Row | null)[] = [];
+/** The version that this program writes. */
+export const ARCHIVE_VERSION = STEPS.length + 1;
+
+/** What is wrong with an archive, as a sentence: nothing of it is kept. */
+export class BrokenArchive extends Error {}
+
+/**
+ * Reads the lines of a table of an archive of some version, in the present shape.
+ * @returns of a line its row; null where there is no such row any more
+ * @throws {BrokenArchive} with a sentence that names the table and the line
+ */
+export function rowReader(table: ArchiveTable, version: number): (line: string, number: number) => Row | null {
+  const steps = STEPS.slice(version - 1);
+  return (line, number) => {
+    const where = `Line ${number} of ${table.name}`;
+    let said: unknown;
+    try {
+      said = JSON.parse(line);
+    } catch {
+      throw new BrokenArchive(`${where} can’t be read.`);
+    }
+    if (typeof said !== 'object' || said === null || Array.isArray(said)) throw new BrokenArchive(`${where} can’t be read.`);
+    const row = steps.reduce<Row | null>((older, step) => older && step(table.name, older), said as Row);
+    if (row === null) return null;
+    const read = table.row.safeParse(row);
+    if (!read.success) throw new BrokenArchive(`${where}: ${sayIssue(read.error)}`);
+    return read.data;
+  };
+}
