@@ -7,7 +7,7 @@ export type TokenScope = (typeof TOKEN_SCOPES)[number];
 /** What each lets another program do, as the owner of the academy reads it. */
 export const SCOPE_WORDS: Readonly<Record<TokenScope, string>> = {
   read: 'Read players, games, greens, plans, sessions, shots and reports',
-  write: 'Save players, games, greens and results',
+  write: 'Save players, games, greens, plans, results and files of balls',
   archive: 'Take out and bring in everything as an archive',
 };
 

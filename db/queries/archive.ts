@@ -74,6 +74,7 @@ type Row = Record<string, unknown>;
 /**
  * Keeps all tables of an archive, in one transaction. Ids are made anew from the archive's, so that the same archive twice changes nothing: what is
  * here already, with all that belongs to a session, stays as it is.
+ * @param origin the academy from which it is: into that one it goes only where that is empty, else all of it would be there twice
  * @param tables in the order of `ARCHIVE_TABLES`
  * @param told hears of each table as it is through, and how many sessions have been counted anew of how many
  * @throws {BrokenArchive} with a sentence; nothing is kept then
@@ -81,6 +82,7 @@ type Row = Record<string, unknown>;
 export async function keepTables(
   db: Db,
   actor: Actor,
+  origin: string,
   tables: AsyncIterable<{ table: ArchiveTable; rows: AsyncIterable<Row> }>,
   told: (step: Added | { counted: number; of: number }) => void = () => undefined,
 ): Promise<Added[]> {
@@ -90,6 +92,7 @@ export async function keepTables(
     await client.query(`create temp table archive_row (n bigint, row jsonb) on commit drop;
       create temp table fresh_session (session_id uuid primary key, given text) on commit drop`);
     const empty = await isEmpty(tx, actor);
+    if (origin === academyId && !empty) throw new BrokenArchive('This archive is from this academy: what is in it is here already.');
     const idOf = (id: string) => idFrom('archive', academyId, id);
     const sums: Added[] = [];
     for await (const { table, rows } of tables) {

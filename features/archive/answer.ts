@@ -22,7 +22,7 @@ import type { ArchiveStep } from './steps';
 /** No archive that comes in is larger. */
 const MOST_BYTES = 1_000_000_000;
 /** About so many bytes of an archive are one event, and so many all else. */
-const [PER_EVENT, BESIDE] = [150, 40_000];
+const [PER_EVENT, BESIDE] = [85, 20_000];
 /** So few come in at once: each holds a connection to the database. */
 const turns = makeTurns({ most: 2, waiting: 4 });
 
@@ -112,7 +112,7 @@ async function takenIn(data: DataFor<'owner'>, path: string, tell: (step: Archiv
   try {
     const of = archive.manifest.tables.reduce((sum, { rows }) => sum + rows, 0);
     let rows = 0;
-    return await data.keepTables(archive.tables(), (step) => {
+    return await data.keepTables(archive.manifest.academy.id, archive.tables(), (step) => {
       if ('counted' in step) tell({ sessions: step.counted, of: step.of });
       else tell({ rows: (rows += step.added + step.known), of });
     });

@@ -15,11 +15,12 @@ import styles from './settings.module.scss';
 
 export type KeyWords = { tokenId: string; name: string; scopes: readonly TokenScope[]; said: string };
 
-const DAYS_WORDS = (days: number | null) => (days === null ? 'until it is ended' : days === 365 ? 'a year' : `${days} days`);
+const DAYS_WORDS = (days: number | null) => (days === null ? 'ever, until you revoke it' : days === 365 ? 'a year' : `${days} days`);
 
 /** Keys with which another program asks for records or sends them. */
 export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }) {
   const router = useRouter();
+  const [open, setOpen] = useState(false);
   const [made, setMade] = useState<{ tokenId: string; token: string } | null>(null);
   const form = useForm<ApiTokenForm>({ resolver: zodResolver(apiTokenSchema), defaultValues: { name: '', scopes: ['read'], days: 365 } });
   const { errors, isSubmitting } = form.formState;
@@ -28,6 +29,7 @@ export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }
     (asked) => makeKeyAction(slug, asked),
     ({ key }) => {
       setMade(key);
+      setOpen(false);
       form.reset();
       router.refresh();
     },
@@ -37,8 +39,7 @@ export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }
     <section className={styles.keys} aria-labelledby="keys">
       <h2 id="keys">Keys for other programs</h2>
       <p>
-        With a key another program reads or saves your records under <code>/api/v1</code>.{' '}
-        <a href="/api/v1/openapi.json">What it can ask</a> is described for its makers.
+        With a key, another program can read or save your records. <a href="/api/v1/openapi.json">What it can ask, for developers</a>
       </p>
       {shown && (
         <div className={styles.fresh}>
@@ -68,35 +69,48 @@ export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }
           ))}
         </ul>
       )}
-      <Form noValidate onSubmit={submit} className="d-grid gap-3">
-        <Field id="key-name" label="What it’s for" register={form.register('name')} error={errors.name?.message} />
-        <fieldset>
-          <legend className="fs-6 fw-semibold mb-1">It may</legend>
-          {TOKEN_SCOPES.map((scope) => (
-            <Form.Check
-              key={scope}
-              type="checkbox"
-              id={`scope-${scope}`}
-              value={scope}
-              label={SCOPE_WORDS[scope]}
-              {...form.register('scopes')}
-            />
-          ))}
-          {errors.scopes && <p className="text-danger small mb-0">{errors.scopes.message}</p>}
-        </fieldset>
-        <Form.Group controlId="key-days">
-          <Form.Label>It works</Form.Label>
-          <Form.Select {...form.register('days', { setValueAs: (value) => (value === '' || value === null ? null : Number(value)) })}>
-            {TOKEN_DAYS.map((days) => (
-              <option key={days} value={days ?? ''}>
-                {DAYS_WORDS(days)}
-              </option>
+      {open ? (
+        <Form noValidate onSubmit={submit} className="d-grid gap-3">
+          <Field id="key-name" label="What it’s for" register={form.register('name')} error={errors.name?.message} />
+          <fieldset>
+            <legend className="fs-6 fw-semibold mb-1">It may</legend>
+            {TOKEN_SCOPES.map((scope) => (
+              <Form.Check
+                key={scope}
+                type="checkbox"
+                id={`scope-${scope}`}
+                value={scope}
+                label={SCOPE_WORDS[scope]}
+                {...form.register('scopes')}
+              />
             ))}
-          </Form.Select>
-        </Form.Group>
-        <FormAlert message={errors.root?.message} />
-        <Submit busy={isSubmitting}>Make a key</Submit>
-      </Form>
+            {errors.scopes && <p className="text-danger small mb-0">{errors.scopes.message}</p>}
+          </fieldset>
+          <Form.Group controlId="key-days">
+            <Form.Label>It works for</Form.Label>
+            <Form.Select {...form.register('days', { setValueAs: (value) => (value === '' || value === null ? null : Number(value)) })}>
+              {TOKEN_DAYS.map((days) => (
+                <option key={days} value={days ?? ''}>
+                  {DAYS_WORDS(days)}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <FormAlert message={errors.root?.message} />
+          <div className="d-flex gap-2">
+            <Submit busy={isSubmitting}>Make the key</Submit>
+            <Button variant="outline-dark" onClick={() => setOpen(false)}>
+              Cancel
+            </Button>
+          </div>
+        </Form>
+      ) : (
+        <div>
+          <Button variant="outline-dark" onClick={() => setOpen(true)}>
+            Make a key …
+          </Button>
+        </div>
+      )}
     </section>
   );
 }

@@ -25,11 +25,11 @@ export async function SettingsRoom({ slug }: { slug: string }) {
           initial={{ units, timeZone, paceM, clubM, putterM, flagstickM, shoeM, halfLifeDays, strokesAs }}
           timeZones={timeZones}
         />
+        <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
+        {owner && <ArchivePanel slug={slug} name={name} />}
       </section>
       <aside>
         <PasswordForm />
-        <OwnTable slug={slug} own={own && { name: own.name, skills: Object.keys(own.expected).length }} />
-        {owner && <ArchivePanel slug={slug} name={name} />}
         {owner && (
           <Keys
             slug={slug}
@@ -37,7 +37,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
               ...{ tokenId, name: what, scopes },
               said: [
                 `by ${by}, ${sayDay(createdAt, timeZone, now)}`,
-                expiresAt ? `until ${sayDay(expiresAt, timeZone, now)}` : 'until it is ended',
+                expiresAt ? `until ${sayDay(expiresAt, timeZone, now)}` : 'until it’s revoked',
                 lastUsedAt ? `last used ${sayDay(lastUsedAt, timeZone, now)}` : 'not used yet',
               ].join(', '),
             }))}
