@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { ask } from './database';
+import { makeOwnAcademy, signInTo } from './own-academy';
 import { expect, test } from './test';
 
 /** The logbook: searched, filtered and paged in its address, and filed under tags. */
@@ -52,8 +53,8 @@ test('page by page, forward and back; the other way round and by game', async ({
   await expect(page).toHaveURL(/sort=game/);
   await expect
     .poll(async () => {
-      const games = await page.getByRole('row').getByRole('cell').nth(1).allTextContents();
-      return games.every((game, i) => i === 0 || game.localeCompare(games[i - 1]!) >= 0);
+      const games = await page.locator('tbody td:nth-child(4)').allTextContents();
+      return games.length === 50 && games.every((game, i) => i === 0 || game.localeCompare(games[i - 1]!) >= 0);
     })
     .toBe(true);
 });
@@ -125,4 +126,87 @@ test('bests and averages of a game, and how two stand against each other', async
   // Whoever looks for nobody in particular looks for no partner either.
   await page.getByLabel('Player', { exact: true }).selectOption('all players');
   await expect(page).not.toHaveURL(/against=/);
+});
+
+test('sessions that are selected go out as a file, and one of them is played or planned again with the same player', async ({ page }) => {
+  await page.goto(`${HOME}/logbook`);
+  const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
+  await expect(rows).toHaveCount(50);
+  const bar = page.getByRole('group', { name: 'Selected sessions' });
+  await expect(bar).toHaveCount(0);
+  await page.locator('tbody label').nth(3).click();
+  await page.locator('tbody label').nth(7).click();
+  await expect(bar).toContainText('2 sessions selected');
+  const saved = async (name: string) => {
+    const [download] = await Promise.all([page.waitForEvent('download'), bar.getByRole('link', { name, exact: true }).click()]);
+    const text = await (await download.createReadStream()).toArray();
+    return Papa.parse<Record<string, string>>(
+      Buffer.concat(text as Buffer[])
+        .toString('utf8')
+        .trim(),
+      { header: true },
+    ).data;
+  };
+  const sessions = await saved('Download');
+  expect(sessions).toHaveLength(2);
+  const balls = await saved('Download the balls');
+  expect(new Set(balls.map((row) => row.session_id))).toEqual(new Set(sessions.map((row) => row.session_id)));
+  // Everything else is done with one alone.
+  await expect(bar.getByRole('link', { name: 'Plan it again' })).toHaveCount(0);
+  await page.locator('tbody label').nth(3).click();
+  const [player, game] = await Promise.all([
+    rows.nth(7).getByRole('rowheader').getByRole('link').textContent(),
+    rows.nth(7).locator('td:nth-child(4)').textContent(),
+  ]);
+  const name = player!.split(',')[0]!;
+  await bar.getByRole('link', { name: 'Plan it again' }).click();
+  await expect(page).toHaveURL(/plan\/hour\/new\?for=.*game=/);
+  await expect(page.getByLabel('Title')).toHaveValue(`${game}, ${name}`);
+  await page.goBack();
+  await page.locator('tbody label').nth(7).click();
+  await bar.getByRole('link', { name: 'Play it again' }).click();
+  await expect(page.getByRole('heading', { name: game! })).toBeVisible();
+});
+
+test.describe('ten thousand sessions', () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+
+  test('are searched, filtered and paged like ten', async ({ page }) => {
+    const own = await makeOwnAcademy('Tansy');
+    await ask(
+      `with made as (
+         insert into session (academy_id, session_id, game_id, game_version, spec, started_at, completed_at, tags)
+         select s.academy_id, gen_random_uuid(), s.game_id, s.game_version, s.spec, at, at, case when n % 1000 = 7 then '{needle}' else '{}' end::text[]
+         from session s, generate_series(1, 10000) n, lateral (select '2026-06-01T12:00:00Z'::timestamptz - n * interval '3 hours' as at) t
+         where s.academy_id = $1 and s.session_id = $2 returning academy_id, session_id)
+       insert into session_player (academy_id, session_id, player_id, position, level, score)
+       select academy_id, session_id, $3, 0, 18, 21 from made`,
+      own.academyId,
+      own.sessionId,
+      own.playerId,
+    );
+    await signInTo(page.request, own);
+    await page.goto(`/a/${own.slug}/logbook`);
+    const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
+    await expect(page.getByText('more than 1,000 sessions')).toBeVisible();
+    await expect(rows).toHaveCount(50);
+    await page.getByLabel('Find a player, a game or a tag').fill('needle');
+    await expect(page).toHaveURL(/find=needle/);
+    await expect(rows).toHaveCount(10);
+    await expect(page.getByText('10 sessions')).toBeVisible();
+    await page.goto(`/a/${own.slug}/logbook?from=2026-05-20&to=2026-05-21`);
+    await expect(rows).toHaveCount(16);
+    await page.goto(`/a/${own.slug}/logbook?sort=oldest`);
+    const seen = new Set<string>();
+    for (let n = 0; n < 4; n++) {
+      await expect(rows).toHaveCount(50);
+      for (const link of await rows.getByRole('link').evaluateAll((all) => all.map((one) => (one as HTMLAnchorElement).href)))
+        seen.add(link);
+      const before = page.url();
+      await page.getByRole('link', { name: 'Next 50' }).click();
+      await page.waitForURL((url) => url.href !== before);
+      await expect.poll(async () => seen.has((await rows.getByRole('link').first().getAttribute('href'))!)).toBe(false);
+    }
+    expect(seen.size).toBe(200);
+  });
 });

@@ -24,6 +24,12 @@ export function newHour(title: string, school: School, minutes: number, more: Pa
   return { format: 'inch-hour', version: 1, title, minutes, day: null, greenId: null, school, parts, ...more };
 }
 
+/** An hour that is one game. @param title at most 80 letters */
+export function hourOfGame(title: string, school: School, minutes: number, game: NonNullable<Part['game']>): Hour {
+  const part = { ...partOf('p1', 'game', minutes), title: game.spec.title, game, pinned: true };
+  return { ...newHour(title, school, minutes), parts: [part] };
+}
+
 /** The same hour by another school: what is pinned and what is outside the short game stays; the rest is divided anew. */
 export function bySchool(hour: Hour, school: School): Hour {
   const others = hour.parts.filter(({ kind }) => kind === 'other');

@@ -22,6 +22,7 @@ test('what is asked stands in the address and is read back from it', () => {
           goal: fc.constantFrom('met', 'missed'),
           several: fc.constant('yes'),
           tag: fc.string({ minLength: 1, maxLength: 30 }),
+          ids: fc.array(fc.uuid(), { minLength: 1, maxLength: 100 }).map((ids) => ids.join(',')),
         },
         { requiredKeys: [] },
       ),

@@ -32,6 +32,8 @@ export const logbookFilterSchema = z.object({
   /** Two or more played. */
   several: z.literal('yes'),
   tag: z.string().min(1).max(30),
+  /** These sessions and no others, by their ids with commas between. */
+  ids: z.string().regex(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(,[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}){0,99}$/),
 });
 type Filter = z.infer<typeof logbookFilterSchema>;
 export type LogbookFilter = { [Key in keyof Filter]?: Filter[Key] | undefined };

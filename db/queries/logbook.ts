@@ -17,7 +17,7 @@ const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYY
 const likely = (text: string) => `%${text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undefined {
-  const { find, playerId, against, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag } = filter;
+  const { find, playerId, against, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag, ids } = filter;
   const entry = and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, session.sessionId));
   const entered = (where?: SQL) =>
     exists(
@@ -66,6 +66,7 @@ function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undef
     from ? gte(session.startedAt, sql`${from}::date::timestamp at time zone ${zone}`) : undefined,
     to ? lt(session.startedAt, sql`(${to}::date + 1)::timestamp at time zone ${zone}`) : undefined,
     several ? sql`(select count(*) from ${sessionPlayer} where ${entry}) > 1` : undefined,
+    ids ? inArray(session.sessionId, ids.split(',')) : undefined,
     tag ? sql`${session.tags} @> array[${tag}]::text[]` : undefined,
   );
 }

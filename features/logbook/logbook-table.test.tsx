@@ -15,6 +15,8 @@ const row = (sessionId: string, who: string, more: Partial<LogbookRow> = {}): Lo
   met: true,
   players: 1,
   conditions: '',
+  gameId: 'g1',
+  playerIds: ['p1'],
   tags: [],
   ...more,
 });

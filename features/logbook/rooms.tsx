@@ -38,6 +38,8 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
     when: sayMoment(line.session.startedAt, academy.timeZone),
     conditions: sayConditions(line.session.conditions),
     tags: line.session.tags,
+    gameId: line.session.gameId,
+    playerIds: line.players.map(({ playerId }) => playerId),
   }));
   const path = `/a/${slug}/logbook`;
   return (
@@ -78,7 +80,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
               <GameFigures data={data} filter={filter} system={academy.units} />
             </>
           )}
-          <LogbookTable slug={slug} rows={rows} without={without} />
+          <LogbookTable slug={slug} rows={rows} without={without} sort={sort} />
           {rows.length > 0 && (
             <nav aria-label="Pages" className={`${styles.pages} no-print`}>
               {after && (

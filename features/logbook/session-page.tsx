@@ -57,6 +57,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     notes: notes[i]!,
   }));
   const several = players.length > 1;
+  const again = (name: string) => new URLSearchParams(players.map(({ playerId }) => [name, playerId])).toString();
   return (
     <div className="desk">
       <div>
@@ -101,9 +102,14 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
             </a>
           ) : (
             session.gameId && (
-              <Link className="btn btn-primary" href={`/a/${slug}/games/${session.gameId}`}>
-                Again
-              </Link>
+              <>
+                <Link className="btn btn-primary" href={`/a/${slug}/games/${session.gameId}?${again('with')}`}>
+                  Play it again
+                </Link>
+                <Link className="btn btn-outline-dark" href={`/a/${slug}/plan/hour/new?${again('for')}&game=${session.gameId}`}>
+                  Plan it again
+                </Link>
+              </>
             )
           )}
           {shots.length > 0 && (

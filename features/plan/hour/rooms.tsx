@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { notFound, redirect } from 'next/navigation';
+import * as z from 'zod';
 import { LIBRARY } from '@/core/game/library';
-import { newHour } from '@/core/hour/change';
+import { hourOfGame, newHour } from '@/core/hour/change';
 import { PRESETS } from '@/core/hour/school';
 import { canPlay } from '@/core/plan/can-play';
 import { filledWith } from '@/core/plan/filled';
@@ -29,7 +30,7 @@ const USUAL_MINUTES = 50;
 /** Of more names than these the players are counted. */
 const NAMED = 3;
 
-/** An hour for whoever the address names (else whoever was here last), as long as it says. */
+/** An hour for whoever the address names (else whoever was here last), as long as it says; of one game, where it names one. */
 export async function NewHourRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const desk = await requireCoach(slug);
   const { rows, shared } = await choicesOf(desk, slug);
@@ -49,6 +50,12 @@ export async function NewHourRoom({ slug, params }: { slug: string; params: Reco
       who.map(() => ({ clubs: [] })),
     ),
   );
+  const again = z.uuid().safeParse(params.game).success ? await desk.data.getGame(params.game as string) : null;
+  if (again) {
+    const { gameId, spec } = again;
+    const initial = hourOfGame(`${spec.title}, ${listed(names)}`.slice(0, 80), school, asked.minutes, { gameId, spec });
+    return <HourEditor {...shared} games={games} hourId={randomUUID()} initial={initial} who={who} savedAt={null} weeksId={null} />;
+  }
   const empty = newHour(title, school, minutes, { greenId });
   const people = who.flatMap((id) => rows.find(({ player }) => player.playerId === id)?.player ?? []);
   const green = greenId ? await desk.data.getGreen(greenId) : null;
