@@ -10,6 +10,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy } from '../copy';
 import { idFrom } from '../ids';
+import { lookAfter } from '../statistics';
 import { game, player, session, shotEvent } from '../schema';
 import { erasePlayer } from './erase';
 import { holdSession, projectAgain } from './projection';
@@ -87,14 +88,14 @@ export async function keepTables(
   told: (step: Added | { counted: number; of: number }) => void = () => undefined,
 ): Promise<Added[]> {
   const { academyId } = actor;
-  return withCopy(db, async (tx, _, client) => {
+  const sums = await withCopy(db, async (tx, _, client) => {
     await client.query(PATIENTLY);
     await client.query(`create temp table archive_row (n bigint, row jsonb) on commit drop;
       create temp table fresh_session (session_id uuid primary key, given text) on commit drop`);
     const empty = await isEmpty(tx, actor);
     if (origin === academyId && !empty) throw new BrokenArchive('This archive is from this academy: what is in it is here already.');
     const idOf = (id: string) => idFrom('archive', academyId, id);
-    const sums: Added[] = [];
+    const kept: Added[] = [];
     for await (const { table, rows } of tables) {
       const { all, added } = await together(table.name, async () => {
         const staged = await stage(client, rows, idOf);
@@ -102,7 +103,7 @@ export async function keepTables(
         return { all: staged, added: table.key.length > 0 || empty ? await insertStaged(client, academyId, table, staged) : 0 };
       });
       const sum = { table: table.name, added, known: all - added };
-      sums.push(sum);
+      kept.push(sum);
       told(sum);
     }
     const { rows: fresh } = await client.query<{ session_id: string }>(
@@ -112,8 +113,13 @@ export async function keepTables(
       await projectAgain(tx, actor, (await holdSession(tx, actor, id))!);
       if (i % 50 === 49) told({ counted: i + 1, of: fresh.length });
     }
-    return sums;
+    return kept;
   });
+  await lookAfter(
+    db,
+    sums.reduce((sum, { added }) => sum + added, 0),
+  );
+  return sums;
 }
 
 async function isEmpty(tx: Db, { academyId }: Actor): Promise<boolean> {

@@ -9,6 +9,7 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy, type Copy } from '../copy';
+import { lookAfter } from '../statistics';
 import { club, importFile, importRow, importSession, note, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { idFrom, idOfName } from '../ids';
 import { type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
@@ -41,7 +42,7 @@ const aside = ({ academyId }: Actor, importId: string) => and(eq(importRow.acade
 
 /** Keeps the next rows of a file that stand aside. @returns null where there is nothing to keep of it */
 export async function keepRows(db: Db, actor: Actor, importId: string): Promise<ImportStep | null> {
-  return withCopy(db, async (tx, copy) => {
+  const step = await withCopy(db, async (tx, copy): Promise<ImportStep | null> => {
     const [file] = await tx.select().from(importFile).where(one(actor, importId)).for('no key update');
     if (!file || file.state === 'undoing' || file.state === 'undone') return null;
     const next = await nextRows(tx, actor, importId);
@@ -61,6 +62,8 @@ export async function keepRows(db: Db, actor: Actor, importId: string): Promise<
       .returning();
     return { ...after!, left, lost: none ? open : 0 };
   });
+  if (step?.state === 'kept' && step.left === 0) await lookAfter(db, step.kept);
+  return step;
 }
 
 /** The next rows, of whole sessions, taken from where they stood aside. Of a session that is too long there are none: they are counted. */

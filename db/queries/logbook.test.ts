@@ -1,4 +1,4 @@
-import { eq, and } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import type { LogbookFilter, LogbookPlace, LogbookSort } from '@/core/logbook/asked';
 import { newPlayer } from '@/core/people/player';
 import { game, holed, idOf, left, record, station, voidOf } from '@/core/testing/make';
@@ -182,3 +182,18 @@ test('scores of one game, of those who are looked for; and only sessions of two 
   ]);
   expect((await logbookScores(db, actor, { gameId, playerId }))!.scores.map(({ score }) => score)).toEqual([9]);
 });
+
+test('a page of ten thousand sessions that came just now is there, though the database does not know yet that they are so many', async () => {
+  const at = await academy();
+  await db.execute(sql`with made as (
+      insert into session (academy_id, session_id, game_id, game_version, spec, started_at, completed_at)
+      select s.academy_id, gen_random_uuid(), s.game_id, s.game_version, s.spec, moment, moment
+      from session s, generate_series(1, 10000) n, lateral (select '2026-06-01T12:00:00Z'::timestamptz - n * interval '3 hours' as moment) t
+      where s.academy_id = ${at.actor.academyId} and s.session_id = ${at.sessionId} returning academy_id, session_id)
+    insert into session_player (academy_id, session_id, player_id, position, level, score)
+    select academy_id, session_id, ${at.playerId}::uuid, 0, 18, 21 from made`);
+  const { lines, next } = await logbookPage(db, at.actor, {}, { sort: 'newest', after: null, limit: 50 });
+  expect([lines.length, next === null]).toEqual([50, false]);
+  expect(lines[0]!.before).toEqual({ score: 21, last: 21, best: 21 });
+  expect(await logbookCount(db, at.actor, {}, 20_000)).toBe(10_000);
+}, 60_000);

@@ -4,6 +4,7 @@ import { isGoing } from '@/core/hour/run';
 import { counted } from '@/core/units/format';
 import { HourLine } from '../session/hour-line';
 import { BringBack } from './bring-back';
+import { ImportPlan } from './import-plan';
 import { archiveHourAction } from './hour/actions';
 import { archiveWeeksAction } from './weeks/actions';
 import { WeeksLine } from './weeks/weeks-line';
@@ -63,7 +64,10 @@ export function PlanPage({ slug, hours, weeks, away, today, now, anybody }: Prop
     );
   return (
     <div className="p-3 p-md-4">
-      <h1>Plan</h1>
+      <div className="d-flex flex-wrap justify-content-between align-items-center gap-2">
+        <h1 className="mb-0">Plan</h1>
+        <ImportPlan slug={slug} />
+      </div>
       {groups.slice(0, NOW).map(lines)}
       <div className={styles.ways}>
         <Link href={`${base}/plan/hour/new`} className={styles.way}>

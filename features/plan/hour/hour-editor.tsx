@@ -135,6 +135,11 @@ export function HourEditor(props: Props) {
         <a href={hourAddress(slug, hourId)} className="btn btn-primary">
           Start the clock
         </a>
+        {savedAt !== null && (
+          <a href={`/a/${slug}/plan/hour/${hourId}/file`} className="btn btn-outline-dark" download>
+            Plan file
+          </a>
+        )}
       </PlanHead>
       <p className={styles.printed}>
         For {listed(chosen.map(({ name }) => name))}

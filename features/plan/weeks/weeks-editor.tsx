@@ -163,6 +163,11 @@ export function WeeksEditor(props: Props) {
         <a href={`/a/${slug}/plan/weeks/${weeksId}/calendar`} className="btn btn-outline-dark" download>
           Calendar file
         </a>
+        {savedAt !== null && (
+          <a href={`/a/${slug}/plan/weeks/${weeksId}/file`} className="btn btn-outline-dark" download>
+            Plan file
+          </a>
+        )}
       </PlanHead>
       <p className={styles.printed}>
         For {listed(names)}, {sayPlainDay(weeks.from)} to {sayPlainDay(weeks.until)}
