@@ -132,7 +132,7 @@ test('what is no green is refused with its place', () => {
       if ('plan' in read) expect(greenPlanSchema.safeParse(read.plan).success).toBe(true);
       else expect(read.problems[0]!.message).not.toBe('');
     }),
-    { numRuns: 60 },
+    { numRuns: 300 },
   );
 });
 
