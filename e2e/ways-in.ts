@@ -195,6 +195,7 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
     saves('POST', ({ importId }) => `imports/${importId}/keep`),
     saves('POST', ({ importId }) => `imports/${importId}/undo`),
   ],
+  'api/v1/link/report/route.ts': [{ method: 'GET', path: () => '/api/v1/link/report', by: 'link' }],
   'api/v1/report/route.ts': [{ method: 'GET', path: () => '/api/v1/report', by: 'report' }],
   'api/v1/report/pdf/route.ts': [{ method: 'GET', path: () => '/api/v1/report/pdf', by: 'report' }],
   'api/v1/sessions/route.ts': [

@@ -68,3 +68,6 @@ export const reportSchema = z.object({
 export type Report = z.infer<typeof reportSchema>;
 
 export const storedReports = documentKind<Report>([]);
+
+/** A report as a server of any version sends it: what a newer one may mean is not shown. */
+export const sentReportSchema = z.unknown().refine(storedReports.understands).transform(storedReports.read);

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { Settings } from '@/core/people/account';
 import { MEMBER_ROLES, type Actor, type Member, type MemberRole } from '../actor';
 import type { Db } from '../client';
@@ -69,6 +69,17 @@ export async function memberOf(db: Db, userId: string, academyId: string): Promi
     userId,
     rows.find((row) => row.academyId === academyId),
   );
+}
+
+/** What holds in an academy; null where it was not made to its end, or is no more. */
+export async function academyOf(db: Db, actor: Actor): Promise<Academy | null> {
+  const { academyId: id, ...kept } = getTableColumns(academy);
+  const [row] = await db
+    .select({ ...kept, academyId: id, slug: authOrganization.slug, name: authOrganization.name })
+    .from(academy)
+    .innerJoin(authOrganization, eq(authOrganization.id, id))
+    .where(eq(id, actor.academyId));
+  return row ?? null;
 }
 
 /** The academy of the user that has this session, if there is one: play addresses name a session only. */

@@ -268,7 +268,17 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
 });
 
 test('there is no query without an actor, but for those that find out who somebody is, and what is due', () => {
-  const finders = ['tidyUp', 'memberIn', 'memberOfSession', 'homeOf', 'holderOfLink', 'reportByToken', 'sessionOfReader'];
+  const finders = [
+    'tidyUp',
+    'memberIn',
+    'memberOf',
+    'memberOfSession',
+    'homeOf',
+    'holderOfLink',
+    'holderOfToken',
+    'reportByToken',
+    'sessionOfReader',
+  ];
   const folder = join(__dirname);
   const exported = readdirSync(folder)
     .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))

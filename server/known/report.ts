@@ -4,7 +4,7 @@ import type { Report } from '@/core/report/report';
 import { clockOf } from '@/core/hour/run';
 import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { sayDate, sayPeriod } from '@/core/units/say-moment';
-import type { Data, PlayerRow } from '../data';
+import type { PlayerRow } from '../data';
 import { boardOf, type BoardOf } from './board';
 import type { KnownAt } from './known';
 import type { Diagnosis } from '@/core/skill/diagnose';
@@ -39,7 +39,7 @@ async function changesIn(desk: KnownAt, player: PlayerRow, { findings }: Diagnos
 
 /** A player's report of a period, as it is known now. */
 export async function reportOf(
-  desk: KnownAt & { data: Data },
+  desk: KnownAt,
   player: PlayerRow,
   { from: day, to: until, against }: ReportAsked,
   now: Date,

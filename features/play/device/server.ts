@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
 import { homeSchema, type Home } from '@/core/exchange/home';
 import type { SessionStart } from '@/core/exchange/session-start';
+import { sentReportSchema, type Report } from '@/core/report/report';
 import { now } from '../../form/ids';
 import type { SessionNote } from '@/core/exchange/session-note';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
@@ -120,6 +121,11 @@ export function getHome(token: string, academy: string | null = null, withKit = 
   if (token !== DESK) return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, homeSchema);
   const asked = new URLSearchParams({ ...(academy === null ? {} : { academy }), ...(withKit ? {} : { kit: 'no' }) });
   return read(`/api/v1/home?${asked.toString()}`, {}, homeSchema);
+}
+
+/** The own report of the player who holds a personal link. */
+export async function getReport(token: string): Promise<Got<{ report: Report }>> {
+  return read('/api/v1/link/report', { headers: bearer(token) }, z.object({ report: sentReportSchema }));
 }
 
 /** Makes the key of a device that reads distances for a session. */

@@ -6,6 +6,7 @@ import { aboutOf, noted, storedNotes, type SessionNote } from '@/core/exchange/s
 import { projectShots } from '@/core/shot/project';
 import { storedGames } from '@/core/game/stored-games';
 import type { Run } from '@/core/hour/run-schema';
+import { storedReports, type Report } from '@/core/report/report';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from '../../form/ids';
@@ -46,7 +47,8 @@ export type StoredHour = {
   /** Refused, and set aside. */
   why?: string;
 };
-type Setting = { key: string; value: string | number | StoredStart | StoredHour };
+type StoredReport = { report: Report };
+type Setting = { key: string; value: string | number | StoredStart | StoredHour | StoredReport };
 const hourKey = (hourId: string) => `hour ${hourId}`;
 const allHours = () => IDBKeyRange.bound('hour ', 'hour!', false, true);
 /** A game that was opened and never begun is kept for so long. */
@@ -543,6 +545,20 @@ export async function readHome(token: string): Promise<Home | undefined> {
   return homeSchema.safeParse((await (await store()).get('homes', token))?.home).data;
 }
 
+const reportKey = (token: string) => `report ${token}`;
+
+/** Keeps the report of a link's player for when there is no network. */
+export async function keepReport(token: string, report: Report): Promise<void> {
+  await (await store()).put('settings', { key: reportKey(token), value: { report } });
+  changed();
+}
+
+/** The report of a link's player as it was opened last; null where there is none, or a newer program kept it. */
+export async function readReport(token: string): Promise<Report | null> {
+  const kept = (await (await store()).get('settings', reportKey(token)))?.value as StoredReport | undefined;
+  return kept && storedReports.understands(kept.report) ? storedReports.read(kept.report) : null;
+}
+
 /** Whose start pages are kept here: tokens of links, and the desk. */
 export async function homesHere(): Promise<string[]> {
   return (await store()).getAllKeys('homes');
@@ -559,7 +575,10 @@ export async function sessionsHere(): Promise<Held[]> {
 
 /** Forgets a link that holds no longer, and the page it opened; balls that were not sent stay. */
 export async function forgetHome(token: string): Promise<void> {
-  await (await store()).delete('homes', token);
+  const tx = (await store()).transaction(['homes', 'settings'], 'readwrite');
+  void tx.objectStore('homes').delete(token);
+  void tx.objectStore('settings').delete(reportKey(token));
+  await tx.done;
   changed();
 }
 
@@ -576,6 +595,7 @@ export async function forgetSent(): Promise<void> {
   for (const name of ['bundles', 'events', 'keys'] as const)
     for (const entry of await tx.objectStore(name).getAll())
       if (!kept.has(entry.sessionId)) void tx.objectStore(name).delete('eventId' in entry ? entry.eventId : entry.sessionId);
+  for (const token of await tx.objectStore('homes').getAllKeys()) void tx.objectStore('settings').delete(reportKey(token));
   void tx.objectStore('homes').clear();
   void tx.objectStore('offers').clear();
   await tx.done;

@@ -18,6 +18,7 @@ import { sayIssue } from '@/core/stored';
 import { memberAtGreen } from '@/server/actor';
 import { dataOf } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type DoorRefusal } from '@/server/door';
+import { ownReport } from '@/server/known/own-report';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
@@ -188,6 +189,16 @@ export function answerLink(request: Request): Promise<Response> {
     const holder = await linkHolder(request.headers);
     if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
     return Response.json(await homeOfLink(holder), { headers: { 'cache-control': 'no-store' } });
+  });
+}
+
+/** Answers a personal link with its player's own report. */
+export function answerOwnReport(request: Request): Promise<Response> {
+  return answer('a report for a personal link', async () => {
+    const holder = await linkHolder(request.headers);
+    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+    const report = await ownReport(holder.actor, new Date());
+    return report ? Response.json({ report }, { headers: { 'cache-control': 'no-store' } }) : refuse(404, 'There is no such player.');
   });
 }
 

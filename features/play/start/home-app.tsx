@@ -14,6 +14,7 @@ import { Notice } from '../notice';
 import { WaitingLine } from '../waiting-line';
 import { beginHere, type Chosen } from './begin-here';
 import { linesOf, type Line } from './lines';
+import { OwnReport } from './own-report';
 import { StartGame } from './start-game';
 import styles from './start.module.scss';
 import { KeepHere, ThisPhone } from './this-phone';
@@ -125,6 +126,7 @@ function HomePage({ home, view, token }: PageProps) {
         <Planned home={home} />
         {kit && token === undefined && <StartGame kit={kit} onStart={start} />}
         {token === undefined && <KeepHere home={home} view={view} />}
+        {player && token !== undefined && <OwnReport token={token} />}
         {over.length > 0 && <h2>{player ? 'Results' : 'Lately'}</h2>}
         <ul>
           {over.map((line) => (
