@@ -94,3 +94,59 @@ test('whoever has the link reads the report and nothing else, until it is ended'
   await expect(read.getByRole('main').getByRole('alert')).toHaveText('This link has ended. Ask your coach for a new one.');
   await parent.close();
 });
+
+test('the squad’s report has a row for each who played; on paper, as PDF, and behind a link that is ended', async ({ page, browser }) => {
+  const names = (
+    await ask<{ name: string }>(`select p.name from player p join auth_organization o on o.id = p.academy_id
+    where o.slug = 'lantern-hollow' and p.archived_at is null`)
+  ).map(({ name }) => name);
+  await page.goto(`${HOME}/players`);
+  await page.getByRole('link', { name: 'Squad report' }).click();
+  const report = page.getByRole('article', { name: 'Report, the squad' });
+  await expect(report).toContainText('Next:', { timeout: 60_000 });
+  for (const name of names) await expect(report).toContainText(name);
+  await expect(report).toContainText('each player against their own level');
+  await page.emulateMedia({ media: 'print' });
+  expect((await textOf(await page.pdf({ format: 'A4' }))).pages).toBeLessThanOrEqual(2);
+  await page.emulateMedia({ media: 'screen' });
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as PDF' }).click()]);
+  const { pages, text } = await textOf(readFileSync((await download.path())!));
+  expect(pages).toBeLessThanOrEqual(2);
+  for (const name of names) expect(text).toContain(name);
+
+  await expect(page.getByText('with the names of all players')).toBeVisible();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = await page.getByLabel('The new link').inputValue({ timeout: 60_000 });
+  const other = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  const read = await other.newPage();
+  await read.goto(address);
+  await expect(read.getByRole('article', { name: 'Report, the squad' })).toContainText(names[0]!);
+  await page.getByRole('button', { name: 'End it' }).first().click();
+  await expect.poll(async () => (await ask('select 1 from report where player_id is null')).length).toBe(0);
+  await read.reload();
+  await expect(read.getByRole('main').getByRole('alert')).toHaveText('This link has ended. Ask your coach for a new one.');
+  await other.close();
+});
+
+test('a player opens their own report by the personal link, sees nobody else, and has it without a network', async ({ page, browser }) => {
+  const id = await playerId('Wilf');
+  await page.goto(`${HOME}/players/${id}/sessions`);
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByLabel('Address of the link').inputValue();
+  const own = await browser.newContext({ storageState: { cookies: [], origins: [] }, viewport: { width: 390, height: 844 } });
+  const phone = await own.newPage();
+  await phone.goto(link);
+  await phone.getByRole('button', { name: 'Open your report' }).click();
+  const report = phone.getByRole('region', { name: 'How you’re doing' });
+  await expect(report).toContainText('Next:', { timeout: 60_000 });
+  await expect(report).toContainText('Costs you most');
+  const others = (await ask<{ name: string }>('select name from player')).map(({ name }) => name).filter((name) => name !== 'Wilf');
+  for (const name of others) expect(await report.textContent()).not.toContain(name);
+  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await own.setOffline(true);
+  await phone.reload();
+  await phone.getByRole('button', { name: 'Open your report' }).click();
+  await expect(report).toContainText('No network: made');
+  await expect(report).toContainText('Next:');
+  await own.close();
+});

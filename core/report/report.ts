@@ -11,7 +11,7 @@ export const REPORT_VERSION = 1;
 export const wordsSchema = lines(1200);
 
 const sentence = z.string().max(600);
-const shotSchema = z.object({
+export const shotSchema = z.object({
   shot: z.string().max(120),
   /** Strokes lost a round, and between what they lie eight times in ten. */
   mean: z.number(),

@@ -17,6 +17,7 @@ import { gameSpecSchema } from '../game/spec';
 import { storedGames } from '../game/stored-games';
 import { mappingSchema, storedMappings } from '../imports/mapping';
 import { reportSchema, storedReports } from '../report/report';
+import { squadReportSchema, storedSquadReports } from '../report/squad-report';
 import { AREA_KINDS, greenPlanSchema } from '../green/plan';
 import { storedPlans } from '../green/stored-plans';
 import { sentConditionsSchema, type Conditions } from '../shot/conditions';
@@ -44,6 +45,7 @@ const exchanged = [1, 2].map((version) => read<Exchanged>(`exchange-${version}.j
 const planned = [1].map((version) => read<{ hours: object[]; runs: object[] }>(`hours-${version}.json`));
 const weeks = [1].flatMap((version) => read<object[]>(`weeks-${version}.json`));
 const reports = [1].flatMap((version) => read<object[]>(`reports-${version}.json`));
+const squadReports = [1].flatMap((version) => read<object[]>(`squad-reports-${version}.json`));
 const mappings = [1].flatMap((version) => read<object[]>(`mappings-${version}.json`));
 const homes = [1, 2].map((version) => read<{ home: object; start: object }>(`home-${version}.json`));
 
@@ -58,6 +60,7 @@ test('every way of scoring, every kind of event and every part of a green is amo
 
 test('reports that were given away, and how files were read, are read as they were', () => {
   for (const one of reports) expect(reportSchema.parse(storedReports.read(one))).toEqual(one);
+  for (const one of squadReports) expect(squadReportSchema.parse(storedSquadReports.read(one))).toEqual(one);
   for (const one of mappings) expect(mappingSchema.parse(storedMappings.read(one))).toEqual(one);
 });
 

@@ -9,9 +9,9 @@ import {
   importRow,
   player,
   playerLink,
-  report,
   session,
   note,
+  report,
   sessionPlayer,
   shot,
   shotEvent,
@@ -86,6 +86,8 @@ export async function erasePlayer(db: Db, actor: Actor, playerId: string): Promi
     .returning({ id: player.playerId });
   if (marked.length === 0) return null;
   await db.delete(playerLink).where(and(eq(playerLink.academyId, academyId), eq(playerLink.playerId, playerId)));
+  // The squad's reports have every name in them.
+  await db.delete(report).where(and(eq(report.academyId, academyId), isNull(report.playerId)));
   // What came with a file and is not kept yet.
   await db.delete(importRow).where(and(eq(importRow.academyId, academyId), eq(importRow.playerId, playerId)));
   const sessions = await sessionsOf(db, actor, playerId);

@@ -1,5 +1,5 @@
-import type { Report } from '@/core/report/report';
-import { and, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import type { GivenReport } from '@/core/report/given-report';
+import { and, desc, eq, gt, isNull, or, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { player, report } from '../schema';
@@ -9,27 +9,31 @@ export type ReportLine = { reportId: string; period: string; createdAt: Date; ex
 
 const holding = (now: Date) => and(isNull(report.revokedAt), gt(report.expiresAt, now));
 
-/** Keeps a report under a link; false if the academy has no such player. */
+/** Keeps a report of a player, or of the squad (null), under a link; false if the academy has no such player. */
 export async function keepReport(
   db: Db,
   actor: Actor,
-  playerId: string,
-  kept: { reportId: string; report: Report; tokenHash: Buffer; expiresAt: Date },
+  playerId: string | null,
+  kept: { reportId: string; report: GivenReport; tokenHash: Buffer; expiresAt: Date },
 ): Promise<boolean> {
   const { academyId } = actor;
-  const known = await db.$count(player, and(eq(player.academyId, academyId), eq(player.playerId, playerId)));
-  if (known === 0) return false;
+  if (playerId !== null) {
+    const known = await db.$count(player, and(eq(player.academyId, academyId), eq(player.playerId, playerId)));
+    if (known === 0) return false;
+  }
   await db.insert(report).values({ academyId, playerId, ...kept });
   return true;
 }
 
-/** The links to reports of a player that hold at a moment, the newest first. */
-export async function reportsOf(db: Db, actor: Actor, playerId: string, now: Date): Promise<ReportLine[]> {
+/** The links to reports of a player, or of the squad (null), that hold at a moment, the newest first. */
+export async function reportsOf(db: Db, actor: Actor, playerId: string | null, now: Date): Promise<ReportLine[]> {
   const { reportId, createdAt, expiresAt } = report;
   return db
     .select({ reportId, period: sql<string>`${report.report} ->> 'period'`, createdAt, expiresAt })
     .from(report)
-    .where(and(eq(report.academyId, actor.academyId), eq(report.playerId, playerId), holding(now)))
+    .where(
+      and(eq(report.academyId, actor.academyId), playerId === null ? isNull(report.playerId) : eq(report.playerId, playerId), holding(now)),
+    )
     .orderBy(desc(report.createdAt));
 }
 
@@ -52,11 +56,18 @@ export async function reportByToken(
   academyId: string,
   tokenHash: Buffer,
   now: Date,
-): Promise<{ report: Report; expiresAt: Date } | null> {
+): Promise<{ report: GivenReport; expiresAt: Date } | null> {
   const [row] = await db
     .select({ report: report.report, expiresAt: report.expiresAt })
     .from(report)
-    .innerJoin(player, and(eq(player.academyId, report.academyId), eq(player.playerId, report.playerId)))
-    .where(and(eq(report.academyId, academyId), eq(report.tokenHash, tokenHash), holding(now), isNull(player.erasedAt)));
+    .leftJoin(player, and(eq(player.academyId, report.academyId), eq(player.playerId, report.playerId)))
+    .where(
+      and(
+        eq(report.academyId, academyId),
+        eq(report.tokenHash, tokenHash),
+        holding(now),
+        or(isNull(report.playerId), and(eq(player.playerId, report.playerId), isNull(player.erasedAt))),
+      ),
+    );
   return row ?? null;
 }

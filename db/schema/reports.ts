@@ -1,4 +1,4 @@
-import { storedReports } from '@/core/report/report';
+import { storedGivenReports } from '@/core/report/given-report';
 import { foreignKey, index, pgTable, primaryKey, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
 import { academyId, at, document } from './columns';
@@ -10,8 +10,9 @@ export const report = pgTable(
   {
     academyId: academyId(),
     reportId: uuid().notNull(),
-    playerId: uuid().notNull(),
-    report: document(storedReports).notNull(),
+    /** Whose it is; null: a squad's. */
+    playerId: uuid(),
+    report: document(storedGivenReports).notNull(),
     tokenHash: bytea().notNull(),
     createdAt: at().notNull().defaultNow(),
     expiresAt: at().notNull(),

@@ -38,7 +38,11 @@ export function CoachNotes({ slug, player, notes }: Props) {
           <Form.Control.Feedback type="invalid">{errors.text?.message}</Form.Control.Feedback>
         </Form.Group>
         <FormAlert message={errors.root?.message} />
-        <Submit busy={isSubmitting}>Add note</Submit>
+        <div>
+          <Submit busy={isSubmitting} variant="outline-dark">
+            Add note
+          </Submit>
+        </div>
       </Form>
       <ul>
         {notes.map(({ noteId, by, text, written, mine }) => (

@@ -37,6 +37,11 @@ export async function PlayersRoom({ slug }: { slug: string }) {
               Squad board
             </Link>
           )}
+          {players.length > 1 && (
+            <Link href={`/a/${slug}/players/squad/report`} className="btn btn-outline-dark">
+              Squad report
+            </Link>
+          )}
           {players.length > 0 && (
             <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
               Link cards

@@ -7,6 +7,7 @@ import { LINK_DAYS } from '@/core/people/link';
 import { wordsSchema } from '@/core/report/report';
 import { day } from '@/core/stored';
 import { reportOf } from '@/server/known/report';
+import { squadReportOf } from '@/server/known/squad-report';
 import { publicUrl } from '@/server/public-url';
 import { newToken } from '@/server/token';
 import { atDesk, DONE, id } from '../form/at-desk';
@@ -39,6 +40,16 @@ export const shareReportAction = atDesk([id, askedSchema, days], async (desk, pl
   const report = await reportOf(desk, found.player, readReportAsked(asked, await data.dayInAcademy()), now);
   const { token, hash } = newToken(academy.academyId);
   await data.keepReport(playerId, { reportId: randomUUID(), report, tokenHash: hash, expiresAt: addDays(now, forDays) });
+  return { ...DONE, address: `${publicUrl()}/r#${token}` };
+});
+
+/** Puts the squad's report, as it is now, behind such a link. */
+export const shareSquadReportAction = atDesk([askedSchema, days], async (desk, asked, forDays) => {
+  const { data, academy } = desk;
+  const now = new Date();
+  const report = await squadReportOf(desk, readReportAsked(asked, await data.dayInAcademy()), now);
+  const { token, hash } = newToken(academy.academyId);
+  await data.keepReport(null, { reportId: randomUUID(), report, tokenHash: hash, expiresAt: addDays(now, forDays) });
   return { ...DONE, address: `${publicUrl()}/r#${token}` };
 });
 

@@ -2,23 +2,24 @@
 
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Report } from '@/core/report/report';
+import { isSquadReport, type GivenReport } from '@/core/report/given-report';
 import { PrintButton } from '../form/print-button';
 import { saveFile } from '../form/save-file';
 import { ReportView } from './report-view';
+import { SquadView } from './squad-view';
 
 const NO_NETWORK = 'No connection. Try again.';
 
 /** A report behind a link: the token stands behind the # and is sent in a header, so that no log has it. */
 export function LinkedReport() {
-  const [report, setReport] = useState<Report | null>(null);
+  const [report, setReport] = useState<GivenReport | null>(null);
   const [wrong, setWrong] = useState('');
   const ask = (what: string) => fetch(what, { headers: { authorization: `Bearer ${window.location.hash.slice(1)}` }, cache: 'no-store' });
   useEffect(() => {
     const load = async () => {
       const answer = await ask('/api/v1/report').catch(() => null);
       if (!answer) return setWrong(NO_NETWORK);
-      const body = (await answer.json()) as { report?: Report; error?: string };
+      const body = (await answer.json()) as { report?: GivenReport; error?: string };
       if (answer.ok && body.report) setReport(body.report);
       else setWrong(body.error ?? NO_NETWORK);
     };
@@ -46,7 +47,7 @@ export function LinkedReport() {
       {!report && !wrong && <p>Opening the report …</p>}
       {report && (
         <>
-          <ReportView report={report} />
+          {isSquadReport(report) ? <SquadView report={report} /> : <ReportView report={report} />}
           <div className="d-flex gap-2 no-print">
             <PrintButton variant="outline-dark" />
             <Button variant="outline-dark" onClick={() => void pdf()}>

@@ -4,11 +4,14 @@ import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import svgToPdf from 'svg-to-pdfkit';
 import type { Report, ReportShot } from '@/core/report/report';
-import { counted } from '@/core/units/format';
+import { isSquadReport, type GivenReport } from '@/core/report/given-report';
+import type { SquadReport } from '@/core/report/squad-report';
+import { counted, listed } from '@/core/units/format';
 import { sayBetween, sayStrokes } from '@/core/units/strokes';
 import { Tape } from '@/ui/tape';
 import { ReportBars } from './report-bars';
 import { FOLLOWING } from './report-view';
+import { squadFoot } from './squad-view';
 
 /** The colours of the theme (ui/theme.scss) as they are printed. */
 const INK = {
@@ -33,21 +36,25 @@ const fontFile = (letters: string, weight: Weight) =>
 const MARGIN = 44;
 const WIDTH = 595.28 - 2 * MARGIN;
 
-/** A report as PDF, A4, with the program's own fonts and drawings as lines. */
-export async function reportPdf(report: Report): Promise<Buffer> {
+/** A report of either kind as PDF, A4, with the program's own fonts and drawings as lines. */
+export function reportPdf(report: GivenReport): Promise<Buffer> {
+  if (isSquadReport(report)) return squadReportPdf(report);
+  return pdfOf(`${report.player}, ${report.period}`, report.academy, (pen) => write(pen, report));
+}
+
+/** A row for each player, on as many pages as it takes. */
+function squadReportPdf(report: SquadReport): Promise<Buffer> {
+  return pdfOf(`Squad, ${report.period}`, report.academy, (pen) => writeSquad(pen, report));
+}
+
+async function pdfOf(title: string, author: string, fill: (pen: Pen) => void): Promise<Buffer> {
   // Next.js takes the import of this by its name for a mistake of a page.
   const { renderToStaticMarkup } = await import('react-dom/server');
-  const doc = new PDFDocument({
-    size: 'A4',
-    margin: MARGIN,
-    info: { Title: `${report.player}, ${report.period}`, Author: report.academy, Creator: 'Inch Game' },
-    lang: 'en',
-  });
+  const doc = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: title, Author: author, Creator: 'Inch Game' }, lang: 'en' });
   for (const weight of Object.keys(WEIGHTS) as Weight[])
     for (const letters of FILES) doc.registerFont(`${weight} ${letters}`, fontFile(letters, weight));
   const done = finished(doc);
-  const pen = new Pen(doc, (drawing) => printed(renderToStaticMarkup(drawing)));
-  write(pen, report);
+  fill(new Pen(doc, (drawing) => printed(renderToStaticMarkup(drawing))));
   doc.end();
   return done;
 }
@@ -134,6 +141,22 @@ class Pen {
     doc.y += 3;
   }
 
+  title(text: string, below: string): void {
+    const { doc } = this;
+    this.text(text, { weight: 'bold', size: 22, gap: 0 });
+    this.text(below, { color: INK['ink-2'], gap: 4 });
+    doc.rect(MARGIN, doc.y, WIDTH, 5).fill(INK.tape);
+    doc.y += 12;
+  }
+
+  /** Goes on on the next page where less than so much of this one is left. */
+  room(height: number): void {
+    const { doc } = this;
+    if (doc.y + height <= doc.page.height - MARGIN) return;
+    doc.addPage();
+    doc.y = MARGIN;
+  }
+
   head(text: string): void {
     this.doc.y += 6;
     this.text(text, { weight: 'bold', size: 11.5, gap: 2 });
@@ -153,10 +176,7 @@ type Style = { weight?: Weight; size?: number; color?: string; x?: number; width
 function write(pen: Pen, report: Report): void {
   const { doc } = pen;
   const { player, academy, period, made, played, games, test, change, says, clubs, plan, next, words, tape, strokes, against } = report;
-  pen.text(player, { weight: 'bold', size: 22, gap: 0 });
-  pen.text(`${academy} · ${period}`, { color: INK['ink-2'], gap: 4 });
-  doc.rect(MARGIN, doc.y, WIDTH, 5).fill(INK.tape);
-  doc.y += 12;
+  pen.title(player, `${academy} · ${period}`);
   pen.text(`Next: ${next}`, { weight: 'bold', size: 11, gap: 4 });
   if (words) {
     pen.head('From the coach');
@@ -201,4 +221,35 @@ function writeShots(pen: Pen, title: string, shots: readonly ReportShot[], { wea
       { text: sayStrokes(one.mean, strokes), width: 46, weight: 'bold' },
       { text: `${sayBetween([one.low, one.high], strokes)}, ${counted(one.balls, 'ball')}`, width: 134, color: INK['ink-2'] },
     ]);
+}
+
+/** A row for each player, and what several share. */
+function writeSquad(pen: Pen, { academy, period, made, strokes, players, more, away, says, shared }: SquadReport): void {
+  pen.title('The squad', `${academy} · ${period}`);
+  if (says) pen.text(says, { weight: 'bold', size: 11, gap: 4 });
+  for (const { shot, players: of } of shared.slice(1)) pen.text(`${shot}: ${of} of ${players.length} players.`);
+  const all = players.flatMap(({ weakest }) => weakest ?? []);
+  for (const { name, sessions, balls, test, weakest, change, next } of players) {
+    pen.room(96);
+    pen.head(name);
+    pen.text(`${counted(balls, 'ball')} in ${counted(sessions, 'session')}${test ? `. ${test.title}: ${test.last}. ${test.says}` : '.'}`);
+    if (weakest)
+      pen.row([
+        { text: weakest.shot, width: WIDTH - 330 },
+        { draw: createElement(ReportBars, { shot: weakest, all, as: strokes }), width: 150 },
+        { text: sayStrokes(weakest.mean, strokes), width: 46, weight: 'bold' },
+        { text: `${sayBetween([weakest.low, weakest.high], strokes)}, ${counted(weakest.balls, 'ball')}`, width: 134, color: INK['ink-2'] },
+      ]);
+    pen.text(change);
+    pen.text(`Next: ${next}`, { weight: 'bold' });
+  }
+  if (more > 0) pen.text(`${counted(more, 'more player')} recorded balls: see their own reports.`);
+  if (away.length > 0) {
+    pen.room(40);
+    pen.head('No balls in this period');
+    pen.text(listed([...away]));
+  }
+  pen.room(30);
+  pen.doc.y += 6;
+  pen.text(squadFoot({ strokes, made }), { size: 7.5, color: INK['ink-2'] });
 }

@@ -7,12 +7,13 @@ import type { LinkDays } from '@/core/people/link';
 import { DaysSelect } from '../form/days-select';
 import { NOT_SENT } from '../form/use-save';
 import { useReady } from '../form/use-ready';
-import { revokeReportAction, shareReportAction } from './actions';
+import { revokeReportAction, shareReportAction, shareSquadReportAction } from './actions';
 import styles from './report.module.scss';
 
 type Props = {
   slug: string;
-  playerId: string;
+  /** null: of the squad. */
+  playerId: string | null;
   asked: Record<string, string>;
   links: readonly { reportId: string; period: string; made: string; until: string }[];
   /** Why an address made here can't be opened elsewhere; null where it can. */
@@ -29,7 +30,9 @@ export function ReportLinks({ slug, playerId, asked, links, dead }: Props) {
   const [busy, setBusy] = useState(false);
   const share = async () => {
     setBusy(true);
-    const answer = await shareReportAction(slug, playerId, asked, days).catch(() => null);
+    const answer = await (
+      playerId === null ? shareSquadReportAction(slug, asked, days) : shareReportAction(slug, playerId, asked, days)
+    ).catch(() => null);
     setBusy(false);
     if (!answer?.ok) return setWrong(answer ? Object.values(answer.fields)[0]! : NOT_SENT);
     setWrong('');
@@ -39,7 +42,10 @@ export function ReportLinks({ slug, playerId, asked, links, dead }: Props) {
   return (
     <section aria-label="Links to this report">
       <h2 className="h6">Send it by a link</h2>
-      <p className="small-print mb-2">Whoever has the link reads this report as it is now, and nothing else. You can end it at any time.</p>
+      <p className="small-print mb-2">
+        Whoever has the link reads this report as it is now{playerId === null && ', with the names of all players'}, and nothing else. You
+        can end it at any time.
+      </p>
       <fieldset disabled={!ready || busy} className="d-flex flex-wrap gap-2">
         <div>
           <DaysSelect days={days} onDays={setDays} />

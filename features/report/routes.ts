@@ -1,5 +1,5 @@
 import 'server-only';
-import type { Report } from '@/core/report/report';
+import type { GivenReport } from '@/core/report/given-report';
 import { linkedReport } from '@/server/door';
 import { log } from '@/server/log';
 import { reportPdf } from './pdf';
@@ -8,7 +8,7 @@ import { pdfResponse } from './rooms';
 const refuse = (status: number, error: string) => Response.json({ error }, { status, headers: { 'cache-control': 'no-store' } });
 
 /** Answers with the report that the link of a request shows. */
-async function withReport(request: Request, give: (report: Report) => Promise<Response> | Response): Promise<Response> {
+async function withReport(request: Request, give: (report: GivenReport) => Promise<Response> | Response): Promise<Response> {
   try {
     const found = await linkedReport(request.headers);
     if (found === 'too many tries') return refuse(429, 'Too many tries. Wait 15 minutes.');

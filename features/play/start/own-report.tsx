@@ -89,7 +89,9 @@ function Shots({ title, shots, as }: { title: string; shots: readonly ReportShot
   if (shots.length === 0) return null;
   return (
     <>
-      <h3>{title}</h3>
+      <h3>
+        {title} <small>strokes {as} a round</small>
+      </h3>
       <ul>
         {shots.map(({ shot, mean, low, high, balls }) => (
           <li key={shot}>

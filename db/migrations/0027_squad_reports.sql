@@ -1,0 +1,1 @@
+ALTER TABLE "report" ALTER COLUMN "player_id" DROP NOT NULL;
