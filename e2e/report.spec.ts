@@ -129,7 +129,7 @@ test('the squad’s report has a row for each who played; on paper, as PDF, and 
 });
 
 test('a player opens their own report by the personal link, sees nobody else, and has it without a network', async ({ page, browser }) => {
-  const id = await playerId('Wilf');
+  const id = await playerId('Teodor');
   await page.goto(`${HOME}/players/${id}/sessions`);
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByLabel('Address of the link').inputValue();
@@ -140,7 +140,7 @@ test('a player opens their own report by the personal link, sees nobody else, an
   const report = phone.getByRole('region', { name: 'How you’re doing' });
   await expect(report).toContainText('Next:', { timeout: 60_000 });
   await expect(report).toContainText('Costs you most');
-  const others = (await ask<{ name: string }>('select name from player')).map(({ name }) => name).filter((name) => name !== 'Wilf');
+  const others = (await ask<{ name: string }>('select name from player')).map(({ name }) => name).filter((name) => name !== 'Teodor');
   for (const name of others) expect(await report.textContent()).not.toContain(name);
   await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await own.setOffline(true);
