@@ -134,6 +134,26 @@ async function small() {
   return at;
 }
 
+/** What is made again, opens something, or stands aside: the tables, and the columns of others, that no archive has. */
+const LEFT_OUT = ['api_token', 'brief', 'import_row', 'player_link', 'posterior', 'reader_key', 'reading', 'report', 'shot'];
+const MADE_AGAIN: Readonly<Record<string, string[]>> = {
+  academy: ['delete_at'],
+  player: ['erased_at', 'evidence_rev'],
+  session: ['balls', 'over_from', 'scores_due', 'title'],
+  shot_event: ['server_seq'],
+};
+
+test('every table and column of an academy is in the archive, but for those that are left out on purpose', async () => {
+  const { rows } = await db.execute<{ name: string; columns: string[] }>(sql`
+    select table_name as name, array_agg(column_name::text) as columns from information_schema.columns
+    where table_schema = 'public' group by table_name having bool_or(column_name = 'academy_id')`);
+  expect(rows.map(({ name }) => name).toSorted()).toEqual([...LEFT_OUT, ...ARCHIVE_TABLES.map(({ name }) => name)].toSorted());
+  for (const { name, columns } of ARCHIVE_TABLES) {
+    const there = rows.find((row) => row.name === name)!.columns;
+    expect([name, [...columns, 'academy_id', ...(MADE_AGAIN[name] ?? [])].toSorted()]).toEqual([name, there.toSorted()]);
+  }
+});
+
 test('it goes into an academy that has something already, and into one on top of another', async () => {
   const [one, other] = [await small(), await small()];
   const sums = await keep(other.actor, await archived(one.actor));
