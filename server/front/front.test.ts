@@ -61,6 +61,16 @@ test.each([
   expect(badRequest({ method: 'GET', url: '/api/v1/link', headers: {} }, PUBLIC)).toBeNull();
 });
 
+test('an archive comes as what it is, from the program’s own pages or with a key', () => {
+  const post = (headers: Record<string, string>) =>
+    badRequest({ method: 'POST', url: '/api/v1/archive?academy=here', headers } as never, PUBLIC);
+  const zip = { 'content-type': 'application/zip', 'content-length': '9' };
+  expect(post({ ...zip, origin: PUBLIC })).toBeNull();
+  expect(post({ ...zip, authorization: 'Bearer x' })).toBeNull();
+  expect(post({ ...zip, origin: 'https://elsewhere.example' })?.[0]).toBe(403);
+  expect(post({ ...json, origin: PUBLIC })?.[0]).toBe(415);
+});
+
 test('over https browsers are told to stay there', () => {
   expect(strictly(PUBLIC)).toEqual({ 'Strict-Transport-Security': 'max-age=31536000' });
   expect(strictly('http://127.0.0.1:3000')).toEqual({});
