@@ -144,7 +144,7 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
     },
   ],
   'api/v1/[...path]/route.ts': [
-    ...asked('players', 'games', 'greens', 'hours', 'weeks', 'logbook', 'shots'),
+    ...asked('players', 'games', 'greens', 'hours', 'weeks', 'logbook', 'shots', 'squad/report'),
     ...asked(
       ({ playerId }) => `players/${playerId}`,
       ({ playerId }) => `players/${playerId}/board`,

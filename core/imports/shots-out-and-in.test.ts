@@ -18,6 +18,8 @@ import {
 } from '../golf/words';
 import { SHOT_OUT_COLUMNS, writeShotTable, type ShotOut } from '../formats/shot-table-out';
 import { eachShot } from '../formats/shot-rows';
+import { writeSessionTable } from '../formats/session-table';
+import { game } from '../testing/make';
 import { shotRecordSchema, type Shot } from '../shot/shot';
 import { snap } from '../units/length';
 import { UNMEASURED } from '../measures/read-length';
@@ -168,3 +170,67 @@ const saysNothing = (one: Shot) =>
   one.counts === 'ordinary' &&
   !one.holed &&
   [one.leftM, one.leftMinM, one.leftMaxM, one.strokes, one.landed, one.landingErrorM, one.sumLeftM].every((value) => value === null);
+
+const session = fc.record({
+  startedAt: fc.date({ min: new Date('2000-01-01T00:00:00Z'), max: new Date('2026-11-01T00:00:00Z'), noInvalidDate: true }),
+  title: oneLine(60),
+  players: fc.uniqueArray(
+    fc.record({
+      name: oneLine(40),
+      score: fc.integer({ min: -20, max: 400 }).map((n) => n / 4),
+      note: fc.oneof(fc.constant(''), text(80)),
+    }),
+    {
+      minLength: 1,
+      maxLength: 3,
+      selector: ({ name }) => name,
+    },
+  ),
+  tags: fc.subarray(['league', 'wet']),
+});
+
+test('sessions that go out come in again as results: who, when, what, the score, its unit and the player’s note', () => {
+  fc.assert(
+    fc.property(fc.array(session, { minLength: 1, maxLength: 4 }), (sessions) => {
+      const csv = writeSessionTable(
+        sessions.map(({ startedAt, title, players, tags }, n) => ({
+          ...{
+            sessionId: `s${n}`,
+            startedAt,
+            gameVersion: 1,
+            spec: game({ title, goal: 9 }),
+            conditions: { wind: 'light' },
+            tags,
+            balls: 6,
+            given: null,
+          },
+          outcome: { through: true, scores: players.map(({ score }, i) => ({ playerId: `p${i}`, score, met: score >= 9 })), ahead: [] },
+          players: players.map(({ name, note }, i) => ({
+            playerId: `p${i}`,
+            name,
+            ownNote: note,
+            coachNotes: [{ by: 'Ines', text: '=good' }],
+          })),
+        })),
+      );
+      const file = new ImportFile(csv);
+      const mapping = file.guess();
+      expect(mapping.kind).toBe('scores');
+      const given = { timeZone: 'Europe/Dublin', nowMs: Date.parse('2026-11-30T00:00:00Z'), own: UNMEASURED };
+      const names: string[] = [];
+      const kept = [...file.batches(mapping, given, (name) => `player ${names.push(name) - 1}`)].flatMap(({ columns, rows }) => {
+        const read = batchReader('scores', columns);
+        return rows.map(({ cells, line }) => read(cells, line));
+      });
+      const said = sessions.flatMap(({ players, ...one }) => players.map((player) => ({ ...one, ...player })));
+      expect(
+        kept.map((row) => {
+          if (!('kept' in row) || row.kept.kind !== 'scores') throw new Error('refused');
+          const { game: title, score, unit, note = '' } = row.kept.result;
+          return [names[Number(row.kept.player.split(' ')[1])], new Date(row.kept.playedAt).toISOString(), title, score, unit, note];
+        }),
+      ).toEqual(said.map(({ name, startedAt, title, score, note }) => [name, startedAt.toISOString(), title, score, 'points', note]));
+    }),
+    { numRuns: 100 },
+  );
+});

@@ -4,11 +4,13 @@ import { levelSchema } from '@/core/golf/level';
 import { HANDS } from '@/core/golf/words';
 import { formOf, playerSchema } from '@/core/people/player';
 import { reportSchema } from '@/core/report/report';
+import { squadReportSchema } from '@/core/report/squad-report';
 import { day } from '@/core/stored';
 import { UNIT_SYSTEMS } from '@/core/units/length';
 import type { Desk } from '@/server/actor';
 import { boardOf } from '@/server/known/board';
 import { reportOf } from '@/server/known/report';
+import { squadReportOf } from '@/server/known/squad-report';
 import { readReportAsked } from '../report/asked';
 import { endpoint, moment, NOT_HERE, SAVED, saved } from './endpoint';
 
@@ -136,5 +138,14 @@ export const PEOPLE = [
       const { player: one } = await known(desk, id);
       return reportOf(desk, one, readReportAsked(query, await desk.data.dayInAcademy()), new Date());
     },
+  }),
+  endpoint({
+    method: 'GET',
+    path: '/squad/report',
+    scope: 'read',
+    summary: 'The squad’s report of a period, as a document: a row for each player who recorded something.',
+    query: z.strictObject({ from: day.optional(), to: day.optional() }),
+    answer: squadReportSchema,
+    give: async ({ desk, query }) => squadReportOf(desk, readReportAsked(query, await desk.data.dayInAcademy()), new Date()),
   }),
 ];

@@ -1,8 +1,11 @@
 /** @jest-environment node */
+import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { idOf } from '@/core/testing/make';
 import { hourOf } from '@/core/testing/make-hour';
 import { weeksOf } from '@/core/testing/make-weeks';
+import { momentIn } from '@/core/units/day';
+import { plusDays } from '@/core/units/plain-day';
 import { calendarOf } from './calendar-file';
 
 const savedAt = new Date('2026-03-01T10:00:00Z');
@@ -52,4 +55,60 @@ test.each(['Pacific/Kiritimati', 'Pacific/Pago_Pago', 'UTC'])('a whole day is th
   } finally {
     process.env.TZ = before;
   }
+});
+
+test('whatever is planned, each day comes back with its moment, its length and its words', () => {
+  const days = fc
+    .uniqueArray(
+      fc.record({
+        n: fc.integer({ min: 0, max: 27 }),
+        at: fc.option(fc.constantFrom('00:15', '06:00', '17:30', '23:45')),
+        minutes: fc.integer({ min: 10, max: 120 }),
+      }),
+      {
+        minLength: 1,
+        maxLength: 8,
+        selector: ({ n }) => n,
+      },
+    )
+    .map((all) => all.toSorted((a, b) => a.n - b.n));
+  const title = fc
+    .array(fc.constantFrom('a', 'Ö', ' ', ',', ';', '\\', '"', ':', '½', 'long words '), { minLength: 1, maxLength: 30 })
+    .map((signs) => signs.join('').trim().slice(0, 80));
+  const zone = fc.constantFrom('Europe/Dublin', 'Pacific/Auckland', 'America/St_Johns', 'UTC');
+  fc.assert(
+    fc.property(
+      days,
+      title.filter((text) => text !== ''),
+      zone,
+      (planned, name, timeZone) => {
+        const weeks = weeksOf({
+          title: name,
+          days: planned.map(({ n, at, minutes }, i) => ({
+            hourId: idOf(i + 1),
+            day: plusDays('2026-03-02', n),
+            at,
+            minutes,
+            aim: 'practise' as const,
+          })),
+        });
+        const events = read(calendarOf(weeks, { hours: new Map(), timeZone, savedAt, academy: 'Here' }));
+        expect(
+          events.map((event) => [
+            event.uid,
+            event.startDate.isDate ? event.startDate.toString() : event.startDate.toJSDate().toISOString(),
+            event.startDate.isDate ? null : event.duration.toSeconds() / 60,
+          ]),
+        ).toEqual(
+          weeks.days.map(({ hourId, day, at, minutes }) => [
+            `${hourId}@inch-game`,
+            at === null ? day : momentIn(day, at, timeZone).toISOString(),
+            at === null ? null : minutes,
+          ]),
+        );
+        for (const event of events) expect(event.summary).toContain(name);
+      },
+    ),
+    { numRuns: 100 },
+  );
 });
