@@ -185,6 +185,8 @@ test.describe('ten thousand sessions', () => {
       own.sessionId,
       own.playerId,
     );
+    // As an import or an archive of so many does at its end.
+    await ask('analyze session, session_player');
     await signInTo(page.request, own);
     await page.goto(`/a/${own.slug}/logbook`);
     const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });

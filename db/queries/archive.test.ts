@@ -82,9 +82,9 @@ function inOrder(value: unknown): unknown {
   );
 }
 
-/** What a board is made of; weights are added up in whatever order the rows come. */
+/** What a board is made of: groups, whose weights are added up, in whatever order the rows come. */
 const tallies = async (actor: Member, playerId: string) =>
-  (await tallyBalls(db, actor, playerId, { asOf: NOW }, 60)).map((one) => ({ ...one, weight: one.weight.toFixed(9) }));
+  sorted((await tallyBalls(db, actor, playerId, { asOf: NOW }, 60)).map((one) => ({ ...one, weight: one.weight.toFixed(9) })));
 
 /** The balls as they are, with the ids that they have elsewhere. */
 async function ballsOf({ academyId }: Member, idOf: (id: string) => string): Promise<string[]> {

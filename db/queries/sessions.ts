@@ -367,24 +367,18 @@ export async function finishedLines(db: Db, actor: Actor, rows: readonly Session
   });
 }
 
-/**
- * What the players of sessions scored the time before, by the session; of those who have a score in it. Step by step: a database
- * that does not know yet how many there are would look for every score among all of them.
- */
+/** What the players of sessions scored the time before, by the session; of those who have a score in it. */
 async function scoresBefore(db: Db, { academyId }: Actor, sessions: readonly SessionRow[]): Promise<Map<string, ScoredBefore>> {
   if (sessions.length === 0) return new Map();
   const ids = sql.param(sessions.map(({ sessionId }) => sessionId));
   const { rows } = await db.execute<{ session_id: string; score: number; last: number; least: number; most: number }>(sql`
-    with shown as materialized (select distinct player_id, game_id from session join session_player using (academy_id, session_id)
-      where academy_id = ${academyId} and session_id = any(${ids}::uuid[]) and score is not null),
-    scored_by as materialized (select session_id, player_id, score from session_player
-      where academy_id = ${academyId} and score is not null and player_id in (select player_id from shown)),
-    played as materialized (select p.*, s.game_id, s.game_version, s.started_at
-      from scored_by p join session s on s.academy_id = ${academyId} and s.session_id = p.session_id)
+    with shown as (select player_id, game_id from session join session_player using (academy_id, session_id)
+      where academy_id = ${academyId} and session_id = any(${ids}::uuid[]) and score is not null)
     select session_id, score, last, least, most from (
-      select session_id, score, lag(score) over earlier as last, min(score) over till as least, max(score) over till as most
-      from played where (player_id, game_id) in (select player_id, game_id from shown)
-      window earlier as (partition by player_id, game_id, game_version order by started_at, session_id),
+      select s.session_id, p.score, lag(p.score) over earlier as last, min(p.score) over till as least, max(p.score) over till as most
+      from session s join session_player p using (academy_id, session_id)
+      where s.academy_id = ${academyId} and p.score is not null and (p.player_id, s.game_id) in (select player_id, game_id from shown)
+      window earlier as (partition by p.player_id, s.game_id, s.game_version order by s.started_at, s.session_id),
         till as (earlier rows between unbounded preceding and 1 preceding)) as scored
     where last is not null and session_id = any(${ids}::uuid[])`);
   const higher = new Map(sessions.map(({ sessionId, spec }) => [sessionId, schemeOf(spec.scoring).better(spec.scoring) === 'higher']));
