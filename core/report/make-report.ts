@@ -47,6 +47,8 @@ export type ReportParts = {
   sayWhen: (at: Date) => string;
 };
 
+/** What is said beside a single result. */
+export const ALONE = 'One result says little on its own.';
 const SHOTS = 3;
 const GAMES = 6;
 const CLUBS = 4;
@@ -85,7 +87,8 @@ export function makeReport(parts: ReportParts): Report {
     says: [summary.most, summary.best].filter(Boolean),
     clubs: clubsOf(parts),
     plan: sayPlan(parts.plan),
-    next: summary.next,
+    // It stands after the word.
+    next: capital(summary.next.replace(/^Next, /, '')),
     words: parts.words,
     tape: tapeOf(shots, weakest[0] ?? known[0]),
   };
@@ -148,7 +151,7 @@ function testOf({ scores, from, system, sayWhen }: ReportParts): Report['test'] 
     last: figure(spec, score, system),
     when: sayWhen(last.at),
     before: before.map((one) => figure(spec, one.score, system)),
-    says: `${says} ${before.length < 3 ? 'It takes more results to tell.' : 'One result says little on its own.'}`,
+    says: `${says} ${before.length < 3 ? 'It takes more results to tell.' : ALONE}`,
   };
 }
 

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { documentKind } from '../document';
 import { capital } from '../units/format';
 import { STROKES_AS } from '../units/strokes';
+import { ALONE } from './make-report';
 import { shotSchema, type Report } from './report';
 
 /** The version of a squad's report that this program writes. */
@@ -77,7 +78,8 @@ function rowOf({ player, played, test, weakest, change, next }: Report): SquadRe
     name: player,
     sessions: played.sessions,
     balls: played.balls,
-    test: test && { title: test.title, last: test.last, says: test.says },
+    // What holds for all of them is said once, below.
+    test: test && { title: test.title, last: test.last, says: test.says.replace(ALONE, '').trim() },
     weakest: weakest[0] ?? null,
     change: change[0]!,
     next,

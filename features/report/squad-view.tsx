@@ -1,3 +1,4 @@
+import { ALONE } from '@/core/report/make-report';
 import type { SquadReport } from '@/core/report/squad-report';
 import { counted, listed } from '@/core/units/format';
 import { sayBetween, sayStrokes } from '@/core/units/strokes';
@@ -7,7 +8,7 @@ import styles from './report.module.scss';
 
 /** What the figures of a squad's report are. */
 export const squadFoot = ({ strokes, made }: Pick<SquadReport, 'strokes' | 'made'>): string =>
-  `Strokes ${strokes} in 18 holes, each player against their own level; the true figure is in the range 8 times in 10. ${FOLLOWING} The levels come from a simulation with judged constants. Made ${made}.`;
+  `Strokes ${strokes} in 18 holes, each player against their own level; the true figure is in the range 8 times in 10. ${ALONE} ${FOLLOWING} The levels come from a simulation with judged constants. Made ${made}.`;
 
 /** A squad's report: on a screen, on paper, and behind a link. */
 export function SquadView({ report }: { report: SquadReport }) {
