@@ -12,7 +12,7 @@ test('an archive is saved in one academy and brought into another, once; a damag
   const [from, to] = [await makeOwnAcademy('Corvina'), await makeOwnAcademy('Sorrel')];
   await signInTo(page.request, from);
   await page.goto(`/a/${from.slug}/settings`);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save an archive' }).click()]);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download an archive' }).click()]);
   expect(download.suggestedFilename()).toMatch(new RegExp(`^${from.slug}-\\d{4}-\\d\\d-\\d\\d\\.zip$`));
   const folder = mkdtempSync(join(tmpdir(), 'inch-archive-'));
   const whole = join(folder, 'whole.zip');

@@ -116,7 +116,8 @@ test('the server is gone: two phones start a game, play and end it, one is resta
       balls: number;
       apart: boolean;
     }>(
-      `select session_id, spec ->> 'title' as title, stopped_at is not null as stopped, own_note, balls,
+      `select session_id, spec ->> 'title' as title, stopped_at is not null as stopped, balls,
+        coalesce((select text from note n where n.session_id = session.session_id and n.author = 'player'), '') as own_note,
         abs(extract(epoch from started_at - (select min(played_at) from shot s where s.session_id = session.session_id))) < 120 as apart
        from session join session_player using (academy_id, session_id) where session_id = any($1) order by session_id`,
       [sessionId, otherId, lookedAt],

@@ -28,7 +28,7 @@ test('a player alone has an academy of one, and changes clubs, lengths and units
   await expect(page.getByLabel('One pace')).toHaveValue('0.762');
   await page.goto(`${home}/settings`);
   await page.getByLabel('Units').selectOption('metric');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto(`${home}/games/new`);
   await expect(page.getByLabel(/^From the hole/).first()).toHaveValue('0.6');

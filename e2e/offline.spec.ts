@@ -88,7 +88,9 @@ test('an ended session that nobody could tell of is told when the network is bac
   await context.setOffline(false);
   await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 });
   const [row] = await ask<{ stopped: boolean; own_note: string }>(
-    'select stopped_at is not null as stopped, own_note from session join session_player using (academy_id, session_id) where session_id = $1',
+    `select stopped_at is not null as stopped,
+      coalesce((select text from note n where n.session_id = session.session_id and n.author = 'player'), '') as own_note
+     from session where session_id = $1`,
     sessionId,
   );
   expect(row).toEqual({ stopped: true, own_note: 'Too quick' });

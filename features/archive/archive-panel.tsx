@@ -50,7 +50,7 @@ export function ArchivePanel({ slug, name }: Props) {
           disabled={!ready || going}
           onClick={() => void run('Getting everything together', (signal, tell) => takeOut(slug, signal, tell))}
         >
-          Save an archive
+          Download an archive
         </Button>
         <input
           ref={input}
