@@ -195,7 +195,7 @@ test.describe('ten thousand sessions', () => {
     await page.getByLabel('Find a player, a game or a tag').fill('needle');
     await expect(page).toHaveURL(/find=needle/);
     await expect(rows).toHaveCount(10);
-    await expect(page.getByText('10 sessions')).toBeVisible();
+    await expect(page.getByText('10 sessions', { exact: true })).toBeVisible();
     await page.goto(`/a/${own.slug}/logbook?from=2026-05-20&to=2026-05-21`);
     await expect(rows).toHaveCount(16);
     await page.goto(`/a/${own.slug}/logbook?sort=oldest`);
