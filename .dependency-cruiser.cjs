@@ -44,7 +44,7 @@ const FEATURES = {
   form: [],
   account: ['form'],
   api: ['report'],
-  archive: ['api', 'form'],
+  archive: ['api'],
   settings: ['account', 'archive', 'form'],
   greens: ['form'],
   forecast: ['form'],

@@ -68,6 +68,7 @@ const ROOMS = async () => {
     `/players/${player_id}/sessions`,
     `/players/${player_id}/round`,
     '/players/squad',
+    '/players/squad/report',
     `/players/${player_id}/edit`,
     `/sessions/${session_id}`,
     '/logbook',

@@ -20,6 +20,7 @@ export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { HourRow } from '@/db/queries/hours';
 export type { PlayerRow } from '@/db/queries/players';
+export type { ReportLine } from '@/db/queries/reports';
 export type { WeeksRow } from '@/db/queries/weeks';
 export type { Best, FinishedLine, SessionLine } from '@/db/queries/sessions';
 

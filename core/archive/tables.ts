@@ -94,7 +94,7 @@ const eventRow = z.strictObject(eventShape).superRefine((row, ctx) => {
   ]).refused;
   if (refused) ctx.addIssue({ code: 'custom', path: ['payload'], message: refused.why });
   else if (kind === 'record' && payload.sessionId !== sessionId)
-    ctx.addIssue({ code: 'custom', path: ['payload', 'sessionId'], message: 'This ball belongs to another session.' });
+    ctx.addIssue({ code: 'custom', path: ['payload', 'sessionId'], message: 'This ball is from another session.' });
 });
 
 /** All tables, each after those that it speaks of: in this order they are written and read. */

@@ -8,7 +8,7 @@ export type TokenScope = (typeof TOKEN_SCOPES)[number];
 export const SCOPE_WORDS: Readonly<Record<TokenScope, string>> = {
   read: 'Read players, games, greens, plans, sessions, shots and reports',
   write: 'Save players, games, greens, plans, results and files of balls',
-  archive: 'Take out and bring in everything as an archive',
+  archive: 'Download and import archives of everything',
 };
 
 /** For how many days a key may hold; null: until it is ended. */

@@ -90,6 +90,6 @@ function rowOf({ player, played, test, weakest, change, next }: Report): SquadRe
 function saysOf(players: number, shared: readonly { shot: string; players: number }[]): string {
   const [first] = shared;
   if (players < 2) return '';
-  if (!first) return 'No shot is among the three weakest of two players: practise in small groups.';
+  if (!first) return 'No two players share a weak shot: practise in small groups.';
   return `${capital(first.shot)}: among the three weakest shots of ${first.players} of ${players} players. Practise them together.`;
 }

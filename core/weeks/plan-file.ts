@@ -6,7 +6,7 @@ import { storedWeeks } from './stored-weeks';
 import { weeksSchema, type Weeks } from './weeks';
 
 /** A planned session as a file, without the players. */
-export const hourFile = documentFile<Hour>({ format: 'inch-hour', noun: 'session', kind: storedHours, schema: hourSchema });
+export const hourFile = documentFile<Hour>({ format: 'inch-hour', noun: 'plan', kind: storedHours, schema: hourSchema });
 /** Planned weeks as a file, without the players, and without the sessions of their days. */
 export const weeksFile = documentFile<Weeks>({ format: 'inch-weeks', noun: 'plan', kind: storedWeeks, schema: weeksSchema });
 

@@ -174,6 +174,21 @@ test('it goes back into the academy from which it is only where that is empty', 
   expect((await keep(actor, path)).find(({ table }) => table === 'shot_event')).toEqual({ table: 'shot_event', added: 3, known: 0 });
 });
 
+test('whoever stops it half way, or goes away, keeps nothing of it', async () => {
+  const { actor } = await small();
+  const [path, there] = [await archived(actor), await empty()];
+  for (const until of ['player', 'session', 'shot_event']) {
+    const archive = await openArchive(path);
+    const stopped = keepTables(db, there, archive.manifest.academy.id, archive.tables(), (step) => {
+      if ('table' in step && step.table === until) throw new Error('gone');
+    });
+    await expect(stopped).rejects.toThrow('gone');
+    archive.close();
+    const rows = await rowsOf(await archived(there));
+    expect([until, rows.player, rows.game, rows.session, rows.shot_event]).toEqual([until, [], [], [], []]);
+  }
+});
+
 test('of somebody who is being erased nothing goes out', async () => {
   const { actor } = await small();
   await db.execute(sql`update player set erased_at = now() where academy_id = ${actor.academyId}`);

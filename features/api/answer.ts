@@ -34,7 +34,7 @@ async function deskFor(request: Request, scope: TokenScope): Promise<Desk> {
   const holder = await tokenHolder(request.headers);
   if (holder === 'too many tries') throw new Refusal(429, 'Too many tries. Wait 15 minutes.');
   const desk = typeof holder === 'string' ? null : deskOfKey(holder);
-  if (typeof holder === 'string' || !desk) throw new Refusal(401, 'This key doesn’t hold, or not any more.');
+  if (typeof holder === 'string' || !desk) throw new Refusal(401, 'This key isn’t valid, or has ended.');
   if (!holder.scopes.includes(scope)) throw new Refusal(403, `This key is not good for that: it takes “${scope}”.`);
   if (!(await share(holder.tokenId, 1))) throw new Refusal(429, 'That’s a lot of requests. Wait ten minutes.');
   return desk;

@@ -3,13 +3,18 @@ import { gameSpecSchema } from '@/core/game/spec';
 import { greenPlanSchema } from '@/core/green/plan';
 import { hourSchema } from '@/core/hour/hour';
 import { weeksSchema } from '@/core/weeks/weeks';
-import type { GameRow, GreenRow, HourRow, WeeksRow } from '@/server/data';
+import type { Data, GameRow, GreenRow, HourRow, WeeksRow } from '@/server/data';
 import { endpoint, moment, NOT_HERE, Refusal, SAVED, saved } from './endpoint';
 
 /** A document as it is stored: whoever reads it finds its format and version in it. */
 const document = (what: string) => z.unknown().describe(`${what}: \`PUT\` says its shape`);
 const people = z.array(z.object({ playerId: z.uuid(), name: z.string() }));
 const ELSEWHERE = new Refusal(409, 'It was changed somewhere else meanwhile: read it again.');
+/** What answers a change, unless it was changed elsewhere meanwhile. */
+function savedOr409(done: unknown): typeof SAVED {
+  if (!done) throw ELSEWHERE;
+  return SAVED;
+}
 
 const game = z.object({
   gameId: z.uuid(),
@@ -61,27 +66,56 @@ const basedOn = z.iso
   .default(null);
 const forPlayers = z.array(z.uuid()).max(100).default([]);
 
+type Kept<Row, Of extends z.ZodType, Asked extends z.ZodType> = {
+  /** The address of all, and how they are called in an answer. */
+  name: 'games' | 'greens' | 'hours' | 'weeks';
+  summaries: { all: string; one: string };
+  asks: Asked;
+  of: Of;
+  all: (data: Data, asked: z.output<Asked>) => Promise<Row[]>;
+  one: (data: Data, id: string) => Promise<Row | null>;
+  out: (row: Row) => z.input<Of>;
+};
+
+/** How something that is kept is read: all of it, and one by its id. */
+function readable<Row, Of extends z.ZodType, Asked extends z.ZodType>({ name, summaries, asks, of, all, one, out }: Kept<Row, Of, Asked>) {
+  return [
+    endpoint({
+      method: 'GET',
+      path: `/${name}`,
+      scope: 'read',
+      summary: summaries.all,
+      query: asks,
+      answer: z.object({ [name]: z.array(of) }),
+      give: async ({ desk: { data }, query }) => ({ [name]: (await all(data, query)).map(out) }),
+    }),
+    endpoint({
+      method: 'GET',
+      path: `/${name}/{id}`,
+      scope: 'read',
+      summary: summaries.one,
+      answer: of,
+      give: async ({ desk: { data }, id }) => {
+        const row = await one(data, id);
+        if (!row) throw NOT_HERE;
+        return out(row);
+      },
+    }),
+  ];
+}
+
 export const GAMES = [
-  endpoint({
-    method: 'GET',
-    path: '/games',
-    scope: 'read',
-    summary: 'The games in their newest version; those that were put away with `archived=yes`.',
-    query: archivedToo,
-    answer: z.object({ games: z.array(game) }),
-    give: async ({ desk: { data }, query }) => ({ games: (await data.listGames(query.archived === 'yes')).map(gameOut) }),
-  }),
-  endpoint({
-    method: 'GET',
-    path: '/games/{id}',
-    scope: 'read',
-    summary: 'A game in its newest version.',
-    answer: game,
-    give: async ({ desk: { data }, id }) => {
-      const found = await data.getGame(id);
-      if (!found) throw NOT_HERE;
-      return gameOut(found);
+  ...readable({
+    name: 'games',
+    summaries: {
+      all: 'All games, each in its latest version; with `archived=yes`, those that were put away.',
+      one: 'The latest version of a game.',
     },
+    asks: archivedToo,
+    of: game,
+    all: (data, { archived }) => data.listGames(archived === 'yes'),
+    one: (data, id) => data.getGame(id),
+    out: gameOut,
   }),
   endpoint({
     method: 'PUT',
@@ -96,26 +130,17 @@ export const GAMES = [
       return { version };
     },
   }),
-  endpoint({
-    method: 'GET',
-    path: '/greens',
-    scope: 'read',
-    summary: 'The greens in their newest version; those that were put away with `archived=yes`.',
-    query: archivedToo,
-    answer: z.object({ greens: z.array(green) }),
-    give: async ({ desk: { data }, query }) => ({ greens: (await data.listGreens(query.archived === 'yes')).map(greenOut) }),
-  }),
-  endpoint({
-    method: 'GET',
-    path: '/greens/{id}',
-    scope: 'read',
-    summary: 'A green in its newest version.',
-    answer: green,
-    give: async ({ desk: { data }, id }) => {
-      const found = await data.getGreen(id);
-      if (!found) throw NOT_HERE;
-      return greenOut(found);
+  ...readable({
+    name: 'greens',
+    summaries: {
+      all: 'All greens, each in its latest version; with `archived=yes`, those that were put away.',
+      one: 'The latest version of a green.',
     },
+    asks: archivedToo,
+    of: green,
+    all: (data, { archived }) => data.listGreens(archived === 'yes'),
+    one: (data, id) => data.getGreen(id),
+    out: greenOut,
   }),
   endpoint({
     method: 'PUT',
@@ -124,33 +149,16 @@ export const GAMES = [
     summary: 'Adds a green under an id of one’s own, or changes the one of this id; the games on it go along.',
     body: greenPlanSchema,
     answer: saved,
-    give: async ({ desk: { data }, id, body }) => {
-      if (!(await data.saveGreen(id, body))) throw ELSEWHERE;
-      return SAVED;
-    },
+    give: async ({ desk: { data }, id, body }) => savedOr409(await data.saveGreen(id, body)),
   }),
-  endpoint({
-    method: 'GET',
-    path: '/hours',
-    scope: 'read',
-    summary: 'Planned sessions, at most 200, and how each was done.',
-    query: archivedToo.extend({ playerId: z.uuid().optional() }),
-    answer: z.object({ hours: z.array(hour) }),
-    give: async ({ desk: { data }, query: { archived, playerId } }) => ({
-      hours: (await data.listHours({ archived: archived === 'yes', ...(playerId ? { playerId } : {}) })).map(hourOut),
-    }),
-  }),
-  endpoint({
-    method: 'GET',
-    path: '/hours/{id}',
-    scope: 'read',
-    summary: 'A planned session.',
-    answer: hour,
-    give: async ({ desk: { data }, id }) => {
-      const found = await data.getHour(id);
-      if (!found) throw NOT_HERE;
-      return hourOut(found);
-    },
+  ...readable({
+    name: 'hours',
+    summaries: { all: 'Planned sessions (at most 200), with how each one went.', one: 'A planned session.' },
+    asks: archivedToo.extend({ playerId: z.uuid().optional() }),
+    of: hour,
+    all: (data, { archived, playerId }) => data.listHours({ archived: archived === 'yes', ...(playerId ? { playerId } : {}) }),
+    one: (data, id) => data.getHour(id),
+    out: hourOut,
   }),
   endpoint({
     method: 'PUT',
@@ -159,31 +167,16 @@ export const GAMES = [
     summary: 'Adds a planned session under an id of one’s own, or changes the one of this id.',
     body: z.strictObject({ hour: hourSchema, players: forPlayers, savedAt: basedOn }),
     answer: saved,
-    give: async ({ desk: { data }, id, body }) => {
-      if (!(await data.saveHour(id, body.hour, body.players, body.savedAt))) throw ELSEWHERE;
-      return SAVED;
-    },
+    give: async ({ desk: { data }, id, body }) => savedOr409(await data.saveHour(id, body.hour, body.players, body.savedAt)),
   }),
-  endpoint({
-    method: 'GET',
-    path: '/weeks',
-    scope: 'read',
-    summary: 'Planned weeks.',
-    query: archivedToo,
-    answer: z.object({ weeks: z.array(weeks) }),
-    give: async ({ desk: { data }, query }) => ({ weeks: (await data.listWeeks({ archived: query.archived === 'yes' })).map(weeksOut) }),
-  }),
-  endpoint({
-    method: 'GET',
-    path: '/weeks/{id}',
-    scope: 'read',
-    summary: 'Planned weeks.',
-    answer: weeks,
-    give: async ({ desk: { data }, id }) => {
-      const found = await data.getWeeks(id);
-      if (!found) throw NOT_HERE;
-      return weeksOut(found);
-    },
+  ...readable({
+    name: 'weeks',
+    summaries: { all: 'All planned weeks.', one: 'Planned weeks.' },
+    asks: archivedToo,
+    of: weeks,
+    all: (data, { archived }) => data.listWeeks({ archived: archived === 'yes' }),
+    one: (data, id) => data.getWeeks(id),
+    out: weeksOut,
   }),
   endpoint({
     method: 'PUT',
@@ -192,9 +185,6 @@ export const GAMES = [
     summary: 'Adds planned weeks under an id of one’s own, or changes those of this id.',
     body: z.strictObject({ weeks: weeksSchema, players: forPlayers, savedAt: basedOn }),
     answer: saved,
-    give: async ({ desk: { data }, id, body }) => {
-      if (!(await data.saveWeeks(id, body.weeks, body.players, body.savedAt))) throw ELSEWHERE;
-      return SAVED;
-    },
+    give: async ({ desk: { data }, id, body }) => savedOr409(await data.saveWeeks(id, body.weeks, body.players, body.savedAt)),
   }),
 ];

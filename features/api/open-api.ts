@@ -68,7 +68,7 @@ const ARCHIVE = {
     responses: { 200: { description: 'The archive.', content: ZIP }, ...refusals(401, 403, 429) },
   },
   post: {
-    summary: 'Brings an archive in: all of it or nothing.',
+    summary: 'Imports an archive: all of it or nothing.',
     description:
       'Takes a key of the owner that is good for `archive`. The answer comes in lines of JSON while it is taken in; the last says `done`, or `error` and why.',
     requestBody: { required: true, content: ZIP },

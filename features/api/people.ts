@@ -88,7 +88,7 @@ export const PEOPLE = [
     method: 'GET',
     path: '/players/{id}',
     scope: 'read',
-    summary: 'A player with clubs and own lengths.',
+    summary: 'A player, with clubs, pace and other measures.',
     answer: inFull,
     give: async ({ desk, id }) => {
       const { player: one, clubs } = await known(desk, id);

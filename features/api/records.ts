@@ -13,6 +13,12 @@ const asked = z.strictObject({ ...logbookFilterSchema.partial().shape, sort: z.e
 const next = z.string().nullable().describe('what `after` says for the next page; null: this is the last');
 const nextOf = (at: { by: string; sessionId: string } | null) => at && `${at.by}~${at.sessionId}`;
 
+/** Which sessions are asked for, and where their page begins. */
+function pageOf(query: z.output<typeof asked>) {
+  const { filter, sort, after } = readLogbookAsked(query);
+  return [filter, { sort, after, limit: AT_ONCE }] as const;
+}
+
 const session = z.object({
   sessionId: z.uuid(),
   startedAt: moment,
@@ -44,7 +50,11 @@ const step = z.object({
   left: z.int().describe('rows, or sessions, still to go: ask again until it is 0'),
   lost: z.int(),
 });
-const UNDONE = new Refusal(409, 'This import was undone, or never begun.');
+/** What becomes of an import, unless there is none. */
+function there<T>(done: T | null): T {
+  if (done === null) throw new Refusal(409, 'This import was undone, or never started.');
+  return done;
+}
 
 export const RECORDS = [
   endpoint({
@@ -55,8 +65,7 @@ export const RECORDS = [
     query: asked,
     answer: z.object({ sessions: z.array(session), next }),
     give: async ({ desk: { data }, query }) => {
-      const { filter, sort, after } = readLogbookAsked(query);
-      const page = await data.logbookPage(filter, { sort, after, limit: AT_ONCE });
+      const page = await data.logbookPage(...pageOf(query));
       return {
         sessions: page.lines.map(({ session: { sessionId, startedAt, spec, gameId, gameVersion, tags, conditions, given }, ...line }) => {
           const unit = gameId === null && given !== null ? given : schemeOf(spec.scoring).unit(spec.scoring);
@@ -81,8 +90,7 @@ export const RECORDS = [
     query: asked,
     answer: z.object({ shots: z.array(shot), next }),
     give: async ({ desk: { data }, query }) => {
-      const { filter, sort, after } = readLogbookAsked(query);
-      const page = await data.logbookShots(filter, { sort, after, limit: AT_ONCE });
+      const page = await data.logbookShots(...pageOf(query));
       return {
         shots: page.balls.map(({ shot: { shotId, ...facts }, player, game, gameVersion }) => ({
           ...{ shotId, player, game, gameVersion, shot: facts },
@@ -108,7 +116,7 @@ export const RECORDS = [
     method: 'POST',
     path: '/imports',
     scope: 'write',
-    summary: 'Begins to take in a table of balls or scores, with the players who come with it.',
+    summary: 'Starts an import of a table of balls or scores, with the players who are new.',
     body: importStartSchema,
     answer: saved,
     give: async ({ desk: { data }, body }) => {
@@ -120,37 +128,25 @@ export const RECORDS = [
     method: 'POST',
     path: '/imports/{id}/rows',
     scope: 'write',
-    summary: 'Sends some rows of it, in the columns of the shot table or of the table of results; they stand aside.',
+    summary: 'Sends some of its rows, in the columns of the shot table or of the table of results; nothing is saved yet.',
     body: batchSchema,
     answer: z.object({ problems: z.array(z.object({ line: z.int(), column: z.string(), message: z.string() })) }),
-    give: async ({ desk: { data }, id, body }) => {
-      const problems = await data.stageRows(id, body);
-      if (!problems) throw UNDONE;
-      return { problems };
-    },
+    give: async ({ desk: { data }, id, body }) => ({ problems: there(await data.stageRows(id, body)) }),
   }),
   endpoint({
     method: 'POST',
     path: '/imports/{id}/keep',
     scope: 'write',
-    summary: 'Keeps the next rows that stand aside.',
+    summary: 'Saves the next rows that were sent.',
     answer: step,
-    give: async ({ desk: { data }, id }) => {
-      const done = await data.keepRows(id);
-      if (!done) throw UNDONE;
-      return done;
-    },
+    give: async ({ desk: { data }, id }) => there(await data.keepRows(id)),
   }),
   endpoint({
     method: 'POST',
     path: '/imports/{id}/undo',
     scope: 'write',
-    summary: 'Takes back the next of what came in with it.',
+    summary: 'Undoes the next part of an import.',
     answer: step,
-    give: async ({ desk: { data }, id }) => {
-      const done = await data.undoImport(id);
-      if (!done) throw UNDONE;
-      return done;
-    },
+    give: async ({ desk: { data }, id }) => there(await data.undoImport(id)),
   }),
 ];

@@ -28,7 +28,7 @@ const turns = makeTurns({ most: 2, waiting: 4 });
 
 /** Archives are the owner's: everybody's records are in them. */
 function ofOwner({ role, data }: Desk): DataFor<'owner'> {
-  if (role !== 'owner') throw new Refusal(403, 'Only the owner can take everything out or bring it in.');
+  if (role !== 'owner') throw new Refusal(403, 'Only the owner can download or import an archive.');
   return data as DataFor<'owner'>;
 }
 

@@ -1,8 +1,8 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { Button } from 'react-bootstrap';
+import { useState } from 'react';
 import type { Problem } from '@/core/problem';
+import { ChooseFile } from './choose-file';
 import type { Refused } from './result';
 import { NOT_SENT } from './use-save';
 
@@ -16,7 +16,6 @@ type Props<Taken extends { ok: true }> = {
 
 /** Takes in a file from this device; what is wrong in it is listed with its place, and nothing is taken in then. */
 export function TakeFile<Taken extends { ok: true }>({ label, accept, take, onTaken }: Props<Taken>) {
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<{ file: string; list: Problem[] } | null>(null);
   const read = async (file: File) => {
     const result = await take(await file.text()).catch(() => null);
@@ -29,21 +28,9 @@ export function TakeFile<Taken extends { ok: true }>({ label, accept, take, onTa
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        aria-label={label}
-        accept={accept}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void read(file);
-        }}
-      />
-      <Button variant="outline-dark" onClick={() => input.current?.click()}>
+      <ChooseFile label={label} accept={accept} onFile={(file) => void read(file)}>
         Open a file
-      </Button>
+      </ChooseFile>
       {problems && (
         <div role="alert" className="alert alert-danger w-100 mb-0">
           <p className="fw-semibold mb-1">“{problems.file}” was not taken in:</p>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Alert, Button, Form } from 'react-bootstrap';
 import type { TableKind } from '@/core/imports/fields';
 import { fieldNamed } from '@/core/imports/fields';
@@ -11,6 +11,7 @@ import type { OwnMeasures } from '@/core/measures/read-length';
 import { counted, listed } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { ShareBar } from '@/ui/share-bar';
+import { ChooseFile } from '../form/choose-file';
 import { newId, now } from '../form/ids';
 import { saveFile } from '../form/save-file';
 import { useReady } from '../form/use-ready';
@@ -40,7 +41,6 @@ const KINDS = [
 export function ImportPage({ slug, timeZone, system, own, players, games }: Props) {
   const ready = useReady();
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [given] = useState(() => ({ timeZone, nowMs: now(), own }));
   const { table, failed, open, look, close, correct, next, bad } = useTable(given, system);
   const { sent, send, undo, stop, again } = useSending(slug, next);
@@ -120,17 +120,6 @@ export function ImportPage({ slug, timeZone, system, own, players, games }: Prop
           take(event.dataTransfer.files[0]);
         }}
       >
-        <input
-          ref={input}
-          type="file"
-          hidden
-          aria-label="A file of balls or scores"
-          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
-          onChange={(event) => {
-            take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
         {table ? (
           <p className="mb-0">
             <b>{table.fileName}</b>
@@ -143,9 +132,14 @@ export function ImportPage({ slug, timeZone, system, own, players, games }: Prop
             saved.
           </p>
         )}
-        <Button variant={table ? 'outline-dark' : 'dark'} onClick={() => input.current?.click()}>
+        <ChooseFile
+          label="A file of balls or scores"
+          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
+          variant={table ? 'outline-dark' : 'dark'}
+          onFile={take}
+        >
           {table ? 'Open another' : 'Open a file'}
-        </Button>
+        </ChooseFile>
       </div>
       {failed && (
         <Alert variant="danger" className="mb-0">

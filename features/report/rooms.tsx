@@ -1,9 +1,11 @@
+import type { ReactNode } from 'react';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { sayDay } from '@/core/units/say-moment';
 import { sayLevel } from '@/core/golf/level';
 import { requireCoach } from '@/server/actor';
-import { reportOf } from '@/server/known/report';
+import type { ReportLine } from '@/server/data';
+import { reportOf, type ReportAsked } from '@/server/known/report';
 import { squadReportOf } from '@/server/known/squad-report';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
@@ -30,13 +32,53 @@ async function reportAt({ slug, playerId, params }: Of) {
   return { desk, player, asked, now, report: await reportOf(desk, player, asked, now) };
 }
 
+type AsideProps = {
+  slug: string;
+  /** null: of the squad. */
+  playerId: string | null;
+  asked: ReportAsked;
+  /** Where the same is as PDF, within the academy. */
+  file: string;
+  links: readonly ReportLine[];
+  timeZone: string;
+  now: Date;
+  form: ReactNode;
+  children: ReactNode;
+};
+
+/** What can be done with a report: another period, on paper, as PDF, behind a link. */
+function Aside({ slug, playerId, asked, file, links, timeZone, now, form, children }: AsideProps) {
+  const query = asReportQuery(asked);
+  const day = (at: Date) => sayDay(at, timeZone, now);
+  return (
+    <aside className="no-print">
+      {form}
+      <div className="d-flex flex-wrap gap-2">
+        <PrintButton variant="outline-dark" />
+        <a className="btn btn-outline-dark" href={`/a/${slug}/${file}${query}`} download>
+          Save as PDF
+        </a>
+      </div>
+      {children}
+      <ReportLinks
+        slug={slug}
+        playerId={playerId}
+        asked={Object.fromEntries(new URLSearchParams(query))}
+        links={links.map(({ reportId, period, createdAt, expiresAt }) => ({
+          ...{ reportId, period },
+          made: day(createdAt),
+          until: day(expiresAt),
+        }))}
+        dead={deadOnPhones()}
+      />
+    </aside>
+  );
+}
+
 /** A player's report: read, printed, saved as PDF, given away behind a link. */
 export async function ReportRoom({ slug, playerId, params }: Of) {
   const { desk, player, asked, now, report } = await reportAt({ slug, playerId, params });
   const { data, academy, model } = desk;
-  const links = await data.reportsOf(player.playerId, now);
-  const day = (at: Date) => sayDay(at, academy.timeZone, now);
-  const query = asReportQuery(asked);
   return (
     <div className={`p-3 p-md-4 ${styles.page}`}>
       <div className="no-print">
@@ -44,27 +86,17 @@ export async function ReportRoom({ slug, playerId, params }: Of) {
       </div>
       <div className={styles.beside}>
         <ReportView report={report} />
-        <aside className="no-print">
-          <ReportAskedForm asked={asked} levels={model.reference.levels} level={player.level} />
-          <div className="d-flex flex-wrap gap-2">
-            <PrintButton variant="outline-dark" />
-            <a className="btn btn-outline-dark" href={`/a/${slug}/players/${player.playerId}/report/pdf${query}`} download>
-              Save as PDF
-            </a>
-          </div>
+        <Aside
+          slug={slug}
+          playerId={player.playerId}
+          asked={asked}
+          file={`players/${player.playerId}/report/pdf`}
+          links={await data.reportsOf(player.playerId, now)}
+          {...{ timeZone: academy.timeZone, now }}
+          form={<ReportAskedForm asked={asked} levels={model.reference.levels} level={player.level} />}
+        >
           <CoachWords key={player.reportWords} slug={slug} playerId={player.playerId} words={player.reportWords} />
-          <ReportLinks
-            slug={slug}
-            playerId={player.playerId}
-            asked={Object.fromEntries(new URLSearchParams(query))}
-            links={links.map(({ reportId, period, createdAt, expiresAt }) => ({
-              ...{ reportId, period },
-              made: day(createdAt),
-              until: day(expiresAt),
-            }))}
-            dead={deadOnPhones()}
-          />
-        </aside>
+        </Aside>
       </div>
     </div>
   );
@@ -89,36 +121,21 @@ async function squadReportAt({ slug, params }: OfSquad) {
 export async function SquadReportRoom({ slug, params }: OfSquad) {
   const { desk, asked, now, report } = await squadReportAt({ slug, params });
   const { data, academy } = desk;
-  const links = await data.reportsOf(null, now);
-  const day = (at: Date) => sayDay(at, academy.timeZone, now);
-  const query = asReportQuery(asked);
   return (
     <div className={`p-3 p-md-4 ${styles.page}`}>
       <div className={styles.beside}>
         <SquadView report={report} />
-        <aside className="no-print">
-          <ReportAskedForm asked={asked} />
-          <div className="d-flex flex-wrap gap-2">
-            <PrintButton variant="outline-dark" />
-            <a className="btn btn-outline-dark" href={`/a/${slug}/players/squad/report/pdf${query}`} download>
-              Save as PDF
-            </a>
-            <Link className="btn btn-outline-dark" href={`/a/${slug}/players/squad`}>
-              Squad board
-            </Link>
-          </div>
-          <ReportLinks
-            slug={slug}
-            playerId={null}
-            asked={Object.fromEntries(new URLSearchParams(query))}
-            links={links.map(({ reportId, period, createdAt, expiresAt }) => ({
-              ...{ reportId, period },
-              made: day(createdAt),
-              until: day(expiresAt),
-            }))}
-            dead={deadOnPhones()}
-          />
-        </aside>
+        <Aside
+          slug={slug}
+          playerId={null}
+          asked={asked}
+          file="players/squad/report/pdf"
+          links={await data.reportsOf(null, now)}
+          {...{ timeZone: academy.timeZone, now }}
+          form={<ReportAskedForm asked={asked} />}
+        >
+          <Link href={`/a/${slug}/players/squad`}>Squad board</Link>
+        </Aside>
       </div>
     </div>
   );

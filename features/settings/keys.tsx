@@ -15,7 +15,7 @@ import styles from './settings.module.scss';
 
 export type KeyWords = { tokenId: string; name: string; scopes: readonly TokenScope[]; said: string };
 
-const DAYS_WORDS = (days: number | null) => (days === null ? 'ever, until you revoke it' : days === 365 ? 'a year' : `${days} days`);
+const DAYS_WORDS = (days: number | null) => (days === null ? 'until you revoke it' : days === 365 ? 'for a year' : `for ${days} days`);
 
 /** Keys with which another program asks for records or sends them. */
 export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }) {
@@ -36,7 +36,7 @@ export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }
   );
   const shown = made && keys.some(({ tokenId }) => tokenId === made.tokenId) ? made : null;
   return (
-    <section className={styles.keys} aria-labelledby="keys">
+    <section className={styles.part} aria-labelledby="keys">
       <h2 id="keys">Keys for other programs</h2>
       <p>
         With a key, another program can read or save your records. <a href="/api/v1/openapi.json">What it can ask, for developers</a>
@@ -87,7 +87,7 @@ export function Keys({ slug, keys }: { slug: string; keys: readonly KeyWords[] }
             {errors.scopes && <p className="text-danger small mb-0">{errors.scopes.message}</p>}
           </fieldset>
           <Form.Group controlId="key-days">
-            <Form.Label>It works for</Form.Label>
+            <Form.Label>Valid</Form.Label>
             <Form.Select {...form.register('days', { setValueAs: (value) => (value === '' || value === null ? null : Number(value)) })}>
               {TOKEN_DAYS.map((days) => (
                 <option key={days} value={days ?? ''}>

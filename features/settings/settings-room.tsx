@@ -2,7 +2,7 @@ import type { CSSProperties } from 'react';
 import { requireCoach, requireOwner } from '@/server/actor';
 import { PasswordForm } from '../account/password-form';
 import { sayDay } from '@/core/units/say-moment';
-import { ArchivePanel } from '../archive/archive-panel';
+import { ArchivePanel } from './archive-panel';
 import { DeleteAcademy } from './delete-academy';
 import { Keys } from './keys';
 import { OwnTable } from './own-table';

@@ -35,7 +35,10 @@ function Opened({ token }: { token: string }) {
       setAsked(typeof answer === 'object' ? 'got' : answer);
     });
   }, [token]);
-  if (!kept) return <p role="status">{asked === 'asking' || kept === undefined ? 'One moment …' : 'No network. Open it once online.'}</p>;
+  if (!kept)
+    return (
+      <p role="status">{asked === 'asking' || kept === undefined ? 'One moment …' : 'No network. Open it once while you’re online.'}</p>
+    );
   return (
     <>
       {asked === 'unreachable' && (

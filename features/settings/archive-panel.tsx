@@ -1,15 +1,16 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { counted, listed } from '@/core/units/format';
 import { ShareBar } from '@/ui/share-bar';
+import { ChooseFile } from '../form/choose-file';
 import { saveFile } from '../form/save-file';
 import { useReady } from '../form/use-ready';
 import { NOT_SENT } from '../form/use-save';
-import type { ArchiveStep } from './steps';
-import styles from './archive.module.scss';
+import type { ArchiveStep } from '../archive/steps';
+import styles from './settings.module.scss';
 
 type Props = { slug: string; name: string };
 type At =
@@ -24,7 +25,6 @@ type At =
 export function ArchivePanel({ slug, name }: Props) {
   const ready = useReady();
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [at, setAt] = useState<At>(null);
   const going = at !== null && 'going' in at;
 
@@ -38,7 +38,7 @@ export function ArchivePanel({ slug, name }: Props) {
     setAt(ended);
   };
   return (
-    <section className={styles.archive} aria-labelledby="archive">
+    <section className={styles.part} aria-labelledby="archive">
       <h2 id="archive">Everything as one file</h2>
       <p>
         An archive holds all players, games, greens, plans, sessions and balls of {name}. Keep one somewhere else, or move to another
@@ -52,21 +52,14 @@ export function ArchivePanel({ slug, name }: Props) {
         >
           Download an archive
         </Button>
-        <input
-          ref={input}
-          type="file"
-          hidden
-          aria-label="An archive"
+        <ChooseFile
+          label="An archive"
           accept=".zip,application/zip"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void run('Sending the file', (signal, tell) => bringIn(slug, file, signal, tell, () => router.refresh()));
-          }}
-        />
-        <Button variant="outline-dark" disabled={!ready || going} onClick={() => input.current?.click()}>
-          Bring an archive in
-        </Button>
+          disabled={!ready || going}
+          onFile={(file) => void run('Sending the file', (signal, tell) => bringIn(slug, file, signal, tell, () => router.refresh()))}
+        >
+          Import an archive
+        </ChooseFile>
       </div>
       {going && (
         <div className={styles.going}>
@@ -119,7 +112,7 @@ async function bringIn(slug: string, file: File, signal: AbortSignal, tell: Tell
   let last: ArchiveStep | null = null;
   for await (const step of stepsOf(response.body)) {
     last = step;
-    if ('rows' in step) tell(`Looking through: ${step.rows} of ${step.of} rows`, step.of > 0 ? step.rows / step.of : null);
+    if ('rows' in step) tell(`Checking: ${step.rows} of ${step.of} rows`, step.of > 0 ? step.rows / step.of : null);
     else if ('sessions' in step) tell(`Scoring: ${step.sessions} of ${counted(step.of, 'session')}`, step.sessions / step.of);
   }
   if (last && 'error' in last) return { wrong: last.error };
