@@ -12,10 +12,12 @@ type Props<Taken extends { ok: true }> = {
   accept: string;
   take: (text: string) => Promise<Taken | Refused>;
   onTaken: (taken: Taken) => void;
+  /** What the button says. */
+  words?: string;
 };
 
 /** Takes in a file from this device; what is wrong in it is listed with its place, and nothing is taken in then. */
-export function TakeFile<Taken extends { ok: true }>({ label, accept, take, onTaken }: Props<Taken>) {
+export function TakeFile<Taken extends { ok: true }>({ label, accept, take, onTaken, words = 'Open a file' }: Props<Taken>) {
   const [problems, setProblems] = useState<{ file: string; list: Problem[] } | null>(null);
   const read = async (file: File) => {
     const result = await take(await file.text()).catch(() => null);
@@ -29,7 +31,7 @@ export function TakeFile<Taken extends { ok: true }>({ label, accept, take, onTa
   return (
     <>
       <ChooseFile label={label} accept={accept} onFile={(file) => void read(file)}>
-        Open a file
+        {words}
       </ChooseFile>
       {problems && (
         <div role="alert" className="alert alert-danger w-100 mb-0">

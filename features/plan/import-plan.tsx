@@ -11,6 +11,7 @@ export function ImportPlan({ slug }: { slug: string }) {
   return (
     <TakeFile
       label="Plan file"
+      words="Open a plan file"
       accept={`${PLAN_FILE_ENDINGS.join(',')},.json,application/json`}
       take={(text) => importPlanAction(slug, text)}
       onTaken={({ path }) => router.push(`/a/${slug}/plan/${path}`)}

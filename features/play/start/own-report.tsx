@@ -82,7 +82,8 @@ function Told({ report }: { report: Report }) {
       )}
       <p>{plan}</p>
       <p className="small-print">
-        Strokes {strokes} in 18 holes against {against}. The true figure is in the range 8 times in 10.
+        Strokes {strokes} in 18 holes against {against}; a minus is strokes {strokes === 'lost' ? 'gained' : 'lost'}. The true figure is in
+        the range 8 times in 10.
       </p>
     </div>
   );
