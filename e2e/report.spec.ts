@@ -122,7 +122,8 @@ test('the squad’s report has a row for each who played; on paper, as PDF, and 
   await read.goto(address);
   await expect(read.getByRole('article', { name: 'Report, the squad' })).toContainText(names[0]!);
   await page.getByRole('button', { name: 'End it' }).first().click();
-  await expect.poll(async () => (await ask('select 1 from report where player_id is null')).length).toBe(0);
+  const here = `select 1 from report r join auth_organization o on o.id = r.academy_id where o.slug = 'lantern-hollow' and r.player_id is null`;
+  await expect.poll(async () => (await ask(here)).length).toBe(0);
   await read.reload();
   await expect(read.getByRole('main').getByRole('alert')).toHaveText('This link has ended. Ask your coach for a new one.');
   await other.close();

@@ -10,7 +10,7 @@ import { hourFile, readPlanFile, weeksAnew, weeksFile } from './plan-file';
 const title = fc
   .string({ minLength: 1, maxLength: 80, unit: 'grapheme' })
   .filter((text) => text.normalize('NFC').trim().length > 0 && !/\p{C}/u.test(text));
-const minutes = fc.integer({ min: 1, max: 40 });
+const minutes = fc.integer({ min: 5, max: 40 });
 const part = fc.record({
   kind: fc.constantFrom('landing' as const, 'technique' as const, 'other' as const),
   title,

@@ -41,10 +41,14 @@ type NoteProps = { id: string; label: string; text: string; onKeep: (text: strin
 function Note({ id, label, text, onKeep }: NoteProps) {
   const [typed, setTyped] = useState(text);
   const [held, setHeld] = useState({ text, state: '' });
-  // A note from elsewhere is shown, unless somebody is writing here.
-  if (held.text !== text && typed === held.text) {
-    setTyped(text);
-    setHeld({ text, state: '' });
+  const [told, setTold] = useState(text);
+  // A note from elsewhere is shown, unless somebody is writing here; what was just kept here stays until it is told back.
+  if (told !== text) {
+    setTold(text);
+    if (typed.trim() === held.text && held.text !== text) {
+      setTyped(text);
+      setHeld({ text, state: '' });
+    }
   }
   const keep = async () => {
     if (typed.trim() === held.text) return;
