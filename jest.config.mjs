@@ -37,21 +37,27 @@ async function project(name, testEnvironment, testMatch, more = {}) {
 }
 
 const projects = [
-  await project('core', 'node', [
-    '<rootDir>/core/**/*.test.ts',
-    '<rootDir>/db/*.test.ts',
-    '<rootDir>/server/**/*.test.ts',
-    '<rootDir>/scripts/**/*.test.ts',
-    '<rootDir>/features/**/*.test.ts',
-    '<rootDir>/cli/**/*.test.ts',
-    '<rootDir>/workers/**/*.test.ts',
-  ]),
+  await project(
+    'core',
+    'node',
+    [
+      '<rootDir>/core/**/*.test.ts',
+      '<rootDir>/db/*.test.ts',
+      '<rootDir>/server/**/*.test.ts',
+      '<rootDir>/scripts/**/*.test.ts',
+      '<rootDir>/features/**/*.test.ts',
+      '<rootDir>/cli/**/*.test.ts',
+      '<rootDir>/workers/**/*.test.ts',
+    ],
+    { testPathIgnorePatterns: ['/node_modules/', '\\.db\\.test\\.ts$'] },
+  ),
   await project('screens', 'jsdom', ['<rootDir>/features/**/*.test.tsx', '<rootDir>/ui/**/*.test.tsx'], {
     setupFilesAfterEnv: ['@testing-library/jest-dom'],
   }),
 ];
 // With a database to write to (`npm test` brings one), the queries are tested too.
-if (process.env.TEST_DATABASE_URL) projects.push(await project('db', 'node', ['<rootDir>/db/queries/*.test.ts']));
+if (process.env.TEST_DATABASE_URL)
+  projects.push(await project('db', 'node', ['<rootDir>/db/queries/*.test.ts', '<rootDir>/server/*.db.test.ts']));
 
 const config = { projects, maxWorkers: 2 };
 export default config;

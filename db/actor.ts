@@ -6,7 +6,9 @@ export type MemberRole = (typeof MEMBER_ROLES)[number];
  * Who asks, as what, and in which academy. Every query takes one, and looks nowhere but in its academy; which queries there are
  * for whom says `server/rights.ts`.
  */
-export type Member = { kind: MemberRole; academyId: string; userId: string };
+export type Member = { kind: 'owner' | 'coach'; academyId: string; userId: string } | Assistant;
+/** Somebody who helps: with the players of their groups, and with nobody else. */
+export type Assistant = { kind: 'assistant'; academyId: string; userId: string; players: readonly string[] };
 /** A player by a personal link. */
 export type PlayerByLink = { kind: 'player'; academyId: string; playerId: string; linkId: string };
 /** A device that reads distances for a session. */
@@ -15,6 +17,12 @@ export type Reader = { kind: 'reader'; academyId: string };
 export type Program = { kind: 'program'; academyId: string };
 export type Actor = Member | PlayerByLink | Reader | Program;
 export type Role = Actor['kind'];
+
+/** The players of whom an actor sees anything; null: all of the academy. */
+export function seenBy(actor: Actor): readonly string[] | null {
+  if (actor.kind === 'assistant') return actor.players;
+  return actor.kind === 'player' ? [actor.playerId] : null;
+}
 
 /** The name under which an actor's facts are kept. */
 export function actorName(actor: Actor): string {

@@ -7,6 +7,11 @@ import type { Db } from './client';
  */
 const MANY = 500;
 
+/** Has the database look how many rows of files stand aside. */
+export async function lookAtAside(db: Db): Promise<void> {
+  await db.execute(sql`analyze import_row`).catch(() => undefined);
+}
+
 /** Has the database look how many balls and sessions there are, where many came at once. That somebody else has it look just now does no harm. */
 export async function lookAfter(db: Db, rows: number): Promise<void> {
   if (rows >= MANY) await db.execute(sql`analyze session, session_player, shot, shot_event`).catch(() => undefined);

@@ -55,7 +55,16 @@ function makeTry(own: OwnAcademy, seed: number): Try {
     const { file, method, path, body, by } = one(routes.filter(({ file }) => !file.includes('reader')));
     const value = spoiled(body!(own));
     const raw = random(12) === 0 ? one(['', '{', '[1', 'null', '"x"', '[]', '{}', '\ufffd', 'x'.repeat(70_000)]) : JSON.stringify(value);
-    const token = by === 'link' ? own.linkToken : by === 'reader' ? own.readerKey : by === 'report' ? own.reportToken : null;
+    const token =
+      by === 'link'
+        ? own.linkToken
+        : by === 'reader'
+          ? own.readerKey
+          : by === 'report'
+            ? own.reportToken
+            : by === 'invitation'
+              ? own.invitationToken
+              : null;
     return {
       way: `${method} ${file}`,
       async send(request) {

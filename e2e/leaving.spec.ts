@@ -95,7 +95,7 @@ test('another password ends all other sign-ins', async ({ page, playwright }) =>
   await signInTo(elsewhere, own);
   const bundle = () => elsewhere.get(`/api/v1/sessions/${own.sessionId}/bundle`).then((answer) => answer.status());
   expect(await bundle()).toBe(200);
-  await page.goto(`/a/${own.slug}/settings`);
+  await page.goto('/account');
   const change = async (now: string, next: string) => {
     await page.getByLabel('Password now').fill(now);
     await page.getByLabel('New password').fill(next);

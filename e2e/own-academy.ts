@@ -13,8 +13,12 @@ import { green } from '../core/testing/make-green';
 import { hourOf } from '../core/testing/make-hour';
 import { PLAIN_REPORT } from '../core/testing/make-report';
 import { weeksOf } from '../core/testing/make-weeks';
+import { hashPassword } from 'better-auth/crypto';
 import { openDb } from '../db/client';
+import { authAccount, authMember, authUser } from '../db/schema';
 import { saveGame } from '../db/queries/games';
+import { saveGroup } from '../db/queries/groups';
+import { keepInvitation } from '../db/queries/invitations';
 import { saveGreen } from '../db/queries/greens';
 import { saveHour } from '../db/queries/hours';
 import { startImport } from '../db/queries/imports';
@@ -57,10 +61,22 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     const email = `${slug}@test.example`;
     const actor = await addAcademy(db, new Date(), { name: `Academy ${name}`, slug, email, password: PASSWORD });
     const { academyId } = actor;
-    const [playerId, mateId, gameId, greenId, sessionId, linkId, hourId, weeksId, importId, reportId, noteId, tokenId] = Array.from(
-      { length: 12 },
-      () => randomUUID() as string,
-    );
+    const [
+      playerId,
+      mateId,
+      gameId,
+      greenId,
+      sessionId,
+      linkId,
+      hourId,
+      weeksId,
+      importId,
+      reportId,
+      noteId,
+      tokenId,
+      groupId,
+      invitationId,
+    ] = Array.from({ length: 14 }, () => randomUUID() as string);
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
     await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
     const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
@@ -112,7 +128,18 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       return { token, tokenHash: createHash('sha256').update(token).digest() };
     };
     const expiresAt = new Date(Date.now() + 86_400_000);
-    const [link, reader, report, key] = [secret(), secret(), secret(), secret()];
+    const [link, reader, report, key, invited] = [secret(), secret(), secret(), secret(), secret()];
+    const helperId = `${academyId}-helper`;
+    await db.insert(authUser).values({ id: helperId, name: `${name} Helper`, email: `helper-${email}`, emailVerified: true });
+    await db.insert(authMember).values({ id: helperId, organizationId: academyId, userId: helperId, role: 'assistant' });
+    await db
+      .insert(authAccount)
+      .values({ id: helperId, accountId: helperId, providerId: 'credential', userId: helperId, password: await hashPassword(PASSWORD) });
+    await saveGroup(db, actor, groupId!, { name: `${name} Group`, playerIds: [playerId!], userIds: [helperId] });
+    await keepInvitation(db, actor, {
+      ...{ invitationId: invitationId!, email: `invited-${email}`, role: 'assistant', groupIds: [groupId!] },
+      ...{ tokenHash: invited.tokenHash, expiresAt },
+    });
     await keepToken(db, actor, {
       ...{ tokenId: tokenId!, name: `${name} key`, scopes: ['read', 'write', 'archive'], tokenHash: key.tokenHash, expiresAt },
     });
@@ -133,6 +160,8 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       linkId: linkId!,
       noteId: noteId!,
       tokenId: tokenId!,
+      groupId: groupId!,
+      invitationId: invitationId!,
       hourId: hourId!,
       weeksId: weeksId!,
       importId: importId!,
@@ -142,6 +171,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       name,
       slug,
       email,
+      password: PASSWORD,
       academyId,
       ...ids,
       spec,
@@ -152,6 +182,9 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       readerKey: reader.token,
       reportToken: report.token,
       key: key.token,
+      invitationToken: invited.token,
+      helperId,
+      helperEmail: `helper-${email}`,
     };
   } finally {
     await pool.end();

@@ -42,6 +42,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/plan/squad/page.tsx': ({ slug, greenId }) => `/a/${slug}/plan/squad?green=${greenId}`,
   'a/[academy]/plan/squad/wall/page.tsx': ({ slug }) => `/a/${slug}/plan/squad/wall?stations=3`,
   'a/[academy]/players/page.tsx': ({ slug }) => `/a/${slug}/players`,
+  'a/[academy]/players/groups/page.tsx': ({ slug }) => `/a/${slug}/players/groups`,
   'a/[academy]/players/new/page.tsx': ({ slug }) => `/a/${slug}/players/new`,
   'a/[academy]/players/links/page.tsx': ({ slug }) => `/a/${slug}/players/links`,
   'a/[academy]/players/squad/report/page.tsx': ({ slug }) => `/a/${slug}/players/squad/report`,
@@ -64,6 +65,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/logbook/page.tsx': ({ slug }) => `/a/${slug}/logbook`,
   'a/[academy]/sessions/[session]/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}`,
   'a/[academy]/sessions/[session]/board/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}/board`,
+  'a/[academy]/settings/people/page.tsx': ({ slug }) => `/a/${slug}/settings/people`,
   'a/[academy]/settings/page.tsx': ({ slug }) => `/a/${slug}/settings`,
   'a/[academy]/tools/page.tsx': ({ slug }) => `/a/${slug}/tools`,
   'a/[academy]/tools/landing/page.tsx': ({ slug, playerId, greenId }) => `/a/${slug}/tools/landing?for=${playerId}&green=${greenId}`,
@@ -74,7 +76,10 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
 };
 
 /** Pages that anybody may see: they show nothing of any academy. */
-export const OPEN_PAGES = ['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'];
+export const OPEN_PAGES = [
+  ...['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'],
+  ...['account/page.tsx', 'confirm/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'reset/page.tsx'],
+];
 
 export type Route = {
   method: 'GET' | 'POST' | 'PUT';
@@ -85,7 +90,7 @@ export type Route = {
   /** What is sent, where it is no JSON. */
   type?: string;
   /** With what one gets in. */
-  by: 'coach or link' | 'link' | 'reader' | 'report' | 'coach or key';
+  by: 'coach or link' | 'link' | 'reader' | 'report' | 'invitation' | 'coach or key';
 };
 
 /** A batch with one event. */
@@ -198,6 +203,10 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
     saves('POST', ({ importId }) => `imports/${importId}/undo`),
   ],
   'api/v1/link/report/route.ts': [{ method: 'GET', path: () => '/api/v1/link/report', by: 'link' }],
+  'api/v1/invitation/route.ts': [
+    { method: 'GET', path: () => '/api/v1/invitation', by: 'invitation' },
+    { method: 'POST', path: () => '/api/v1/invitation', empty: true, by: 'invitation' },
+  ],
   'api/v1/report/route.ts': [{ method: 'GET', path: () => '/api/v1/report', by: 'report' }],
   'api/v1/report/pdf/route.ts': [{ method: 'GET', path: () => '/api/v1/report/pdf', by: 'report' }],
   'api/v1/sessions/route.ts': [
@@ -330,6 +339,13 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   removeOwnTable: () => [],
   makeKeyAction: () => [{ name: 'Changed', scopes: ['read'], days: 30 }],
   revokeKeyAction: ({ tokenId }) => [tokenId],
+  inviteAction: () => [{ email: 'changed@test.example', role: 'assistant', groupIds: [] }],
+  revokeInvitationAction: ({ invitationId }) => [invitationId],
+  saveRoleAction: ({ helperId }) => [helperId, 'coach'],
+  removeMemberAction: ({ helperId }) => [helperId],
+  handOverAction: ({ helperId, name }) => [helperId, `Academy ${name}`],
+  saveGroupAction: ({ groupId, playerId }) => [groupId, { name: 'Changed', playerIds: [playerId], userIds: [] }],
+  removeGroupAction: ({ groupId }) => [groupId],
   deleteAcademyAction: ({ name }) => [`Academy ${name}`],
   keepAcademyAction: () => [],
   saveDreadsAction: ({ playerId }) => [playerId, { 'pitch|fairway': 4 }],
@@ -341,6 +357,8 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
 
 /** Actions of whoever is signed in: they know no academy. */
 export const ACCOUNT_ACTIONS: Readonly<Record<string, unknown[]>> = {
+  endSignInsAction: ['nobody'],
+  leaveAction: ['nowhere', 'Academy Nowhere'],
   makeAcademy: [{ who: 'squad', name: 'Another', units: 'metric', timeZone: 'UTC' }],
 };
 

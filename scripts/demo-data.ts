@@ -117,7 +117,7 @@ type Founding = { name: string; slug: string; email: string; timeZone?: string; 
 export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise<Member> {
   const { name, slug, email, timeZone = 'UTC', coach = 'Coach', password } = founding;
   const [userId, academyId] = [randomUUID() as string, randomUUID() as string];
-  await tx.insert(authUser).values({ id: userId, name: coach, email });
+  await tx.insert(authUser).values({ id: userId, name: coach, email, emailVerified: true });
   if (password)
     await tx.insert(authAccount).values({
       id: randomUUID(),

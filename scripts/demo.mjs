@@ -33,10 +33,11 @@ await main(async () => {
       await buildWorkers();
     }
     const secret = keptSecret(folder, 'auth-secret');
-    const app = await keepApp(mode, { port, host, databaseUrl, publicUrl, secret, dataFolder: folder, logLevel: 'warn' });
+    const app = await keepApp(mode, { port, host, databaseUrl, publicUrl, secret, dataFolder: folder, demo: true, logLevel: 'warn' });
     undo.push(app.stop);
     say(`\nInch Game is at ${publicUrl}`);
     say('Demo coach: ines@lantern-hollow.example, password: seven-paces-out');
+    if (!process.env.SMTP_URL) say(`Letters that it would send are at ${publicUrl}/outbox`);
     say('Ctrl-C ends it.');
     await app.over;
   } finally {

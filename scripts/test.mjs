@@ -1,4 +1,7 @@
 import { randomBytes } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { prepareDatabase, startApp } from './lib/app.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { makeTally, runChecks } from './lib/checks.mjs';
@@ -40,6 +43,8 @@ await main(async () => {
       await ensureBuild();
       const databaseUrl = cluster.addDatabase('browser');
       await prepareDatabase(databaseUrl, { demo: true });
+      const folder = mkdtempSync(join(tmpdir(), 'inch-app-'));
+      undo.push(() => rmSync(folder, { recursive: true, force: true }));
       const port = await freePort();
       const url = `http://127.0.0.1:${port}`;
       const app = await startApp('start', {
@@ -50,6 +55,9 @@ await main(async () => {
         secret: randomBytes(32).toString('hex'),
         // Tests say themselves from where they send.
         trustProxy: '127.0.0.1',
+        // Letters are not sent, and can be read.
+        demo: true,
+        dataFolder: folder,
         logLevel: 'error',
         stdio: ['ignore', 'ignore', 'inherit'],
       });

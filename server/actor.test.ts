@@ -1,5 +1,6 @@
 /** @jest-environment node */
 import type { MemberRole } from '@/db/actor';
+import { startAddress } from '@/features/session/address';
 import { requireCoach, requireOwner } from './actor';
 
 const gone = new Error('not found');
@@ -34,7 +35,6 @@ test('without a sign-in one is sent to it, and comes back', async () => {
 
 test.each([
   [null, false, false],
-  ['assistant', false, false],
   ['coach', true, false],
   ['owner', true, true],
 ] as const)('%s: at a coach’s desk %s, at the owner’s %s', async (role, coach, owner) => {
@@ -49,4 +49,10 @@ test.each([
     owner,
     false,
   ]);
+});
+
+test('an assistant is sent to the green, and decides nothing for the owner', async () => {
+  mockRole = 'assistant';
+  await expect(requireCoach('here')).rejects.toThrow(startAddress('here'));
+  await expect(requireOwner('here')).rejects.toBe(gone);
 });

@@ -3,8 +3,8 @@ import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { SkillModel } from '@/core/skill/model';
-import type { MemberRole } from '@/db/actor';
-import { homeOf, memberIn, memberOfSession, type Academy, type At } from '@/db/queries/academies';
+import { seenBy, type MemberRole } from '@/db/actor';
+import { homeOf, memberIn, memberOfSession, workplacesOf, type Academy, type At } from '@/db/queries/academies';
 import { auth } from './auth';
 import { dataOf, type Data } from './data';
 import type { DataFor } from './rights';
@@ -46,11 +46,14 @@ export async function deskOfUser(from: Headers, slug: string): Promise<Desk | 's
   return found && deskAt(found, user.name);
 }
 
-/** The coach in the academy of this address. Every page and every action at the desk starts here; there is none yet for assistants. */
+/** The coach in the academy of this address. Every page and every action at the desk starts here; an assistant is sent to the green, where their work is. */
 export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   const { userName, ...found } = await requireMember(slug);
-  return deskAt(found, userName) ?? notFound();
+  return deskAt(found, userName) ?? redirect(greenAddress(slug));
 });
+
+/** The start page of play in an academy, as `features/session/address.ts` reads it. */
+const greenAddress = (slug: string) => `/play#academy~${encodeURIComponent(slug)}`;
 
 /** The owner of the academy of this address, for what nobody else decides. */
 export async function requireOwner(slug: string): Promise<Desk & { data: DataFor<'owner'> }> {
@@ -67,11 +70,11 @@ export async function requireOwner(slug: string): Promise<Desk & { data: DataFor
 export async function memberForSession(
   from: Headers,
   sessionId: string,
-): Promise<{ data: DataFor<MemberRole>; academy: Academy } | 'signed out' | null> {
+): Promise<{ data: DataFor<MemberRole>; academy: Academy; sees: readonly string[] | null } | 'signed out' | null> {
   const user = (await auth().api.getSession({ headers: from }))?.user;
   if (!user) return 'signed out';
   const found = await memberOfSession(database(), user.id, sessionId);
-  return found && { data: dataOf(found.actor), academy: found.academy };
+  return found && { data: dataOf(found.actor), academy: found.academy, sees: seenBy(found.actor) };
 }
 
 /**
@@ -95,3 +98,6 @@ export async function homeAddress(userId: string): Promise<string | null> {
   const slug = await homeOf(database(), userId);
   return slug && `/a/${slug}`;
 }
+
+/** The academies in which somebody works, and as what. */
+export const workplaces = (userId: string) => workplacesOf(database(), userId);

@@ -3,12 +3,14 @@ import { betterAuth } from 'better-auth';
 import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
-import { organization } from 'better-auth/plugins';
+import { organization, twoFactor } from 'better-auth/plugins';
 import { PASSWORD_LEAST, PASSWORD_MOST, signUpSchema } from '@/core/people/account';
+import { changedLetter, LINK_HOURS, resetLetter } from '@/core/people/letters';
 import * as tables from '@/db/schema/auth';
 import { database } from './db';
 import { env } from './env';
 import { ownOrigins } from './front/front.mjs';
+import { sendLetterLater } from './mail/post';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
@@ -29,14 +31,27 @@ function makeAuth() {
         organization: tables.authOrganization,
         member: tables.authMember,
         invitation: tables.authInvitation,
+        twoFactor: tables.authTwoFactor,
       },
     }),
-    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_LEAST, maxPasswordLength: PASSWORD_MOST },
+    emailAndPassword: {
+      enabled: true,
+      minPasswordLength: PASSWORD_LEAST,
+      maxPasswordLength: PASSWORD_MOST,
+      resetPasswordTokenExpiresIn: LINK_HOURS.reset * 3600,
+      revokeSessionsOnPasswordReset: true,
+      sendResetPassword: async ({ user, token }) => sendLetterLater(resetLetter(user, `${env().PUBLIC_URL}/reset#${token}`)),
+      onPasswordReset: async ({ user }) => sendLetterLater(changedLetter(user, 'password', `${env().PUBLIC_URL}/forgot`)),
+    },
+    // Of a token that is sent by letter only the hash is kept.
+    verification: { storeIdentifier: 'hashed' },
     // Who tries too often is held up by server/sign-in.ts, which knows who sends.
     rateLimit: { enabled: false },
     session: { expiresIn: 60 * 60 * 24 * 30 },
+    // From which address somebody signs in is kept nowhere.
+    advanced: { ipAddress: { disableIpTracking: true } },
     databaseHooks: { user: { create: { before: async (user) => ({ data: { ...user, name: ownName(user.name) } }) } } },
-    plugins: [organization(), nextCookies()],
+    plugins: [organization(), twoFactor({ issuer: 'Inch Game' }), nextCookies()],
   });
 }
 

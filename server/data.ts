@@ -1,6 +1,8 @@
 import 'server-only';
-import type { Actor, Role } from '@/db/actor';
+import type { Actor, Assistant, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
+import { seesSessions } from '@/db/queries/seen';
+import { ABOUT, NotTheirs, type LimitedQuery } from './about';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
 import { doorsEnded, announce } from './live';
@@ -47,7 +49,10 @@ export function dataOf<Of extends Role>(actor: Actor & { kind: Of }): DataFor<Of
 type Query = (...all: unknown[]) => Promise<unknown>;
 
 /** What ends somebody's right to get in. */
-const ENDS: readonly QueryName[] = ['revokeLink', 'archivePlayer', 'erasePlayer'];
+const ENDS: readonly QueryName[] = [
+  ...(['revokeLink', 'archivePlayer', 'erasePlayer'] as const),
+  ...(['saveRole', 'removeMember', 'leaveAcademy', 'handOver', 'saveGroup', 'removeGroup'] as const),
+];
 
 /** Whoever reads all that a player ever did takes a connection for long: some are left for everybody else. */
 const LONG_READS = 2;
@@ -66,11 +71,27 @@ const WAYS: { [Name in QueryName]?: (actor: Actor, ask: Bound[Name]) => Bound[Na
   scoresOf: (_, ask) => inLine('scoresOf', ask),
 };
 
+/** Asks a query only where the actor sees all of whom it speaks (`about.ts`). */
+function limited(actor: Assistant, name: LimitedQuery, ask: Query): Query {
+  const about = ABOUT[name] as 'nobody' | 'seen' | (Record<'players' | 'sessions', Whom | undefined> & { otherwise?: unknown });
+  if (typeof about === 'string') return ask;
+  return async (...asked) => {
+    const sees = about.players
+      ? about.players(...asked).every((id) => id !== null && actor.players.includes(id))
+      : await seesSessions(database(), actor, about.sessions!(...asked) as string[]);
+    if (sees) return ask(...asked);
+    if ('otherwise' in about) return about.otherwise;
+    throw new NotTheirs(name);
+  };
+}
+type Whom = (...asked: unknown[]) => readonly (string | null)[];
+
 function bind(actor: Actor, name: QueryName, query: Query): Query {
   const plain: Query = (...asked) => query(database(), actor, ...asked);
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
   const announces = ANNOUNCES[name] as ((asked: unknown[], answer: unknown) => ReturnType<Announces<QueryName>>) | undefined;
-  const ask = way ? way(actor, plain) : plain;
+  const inTime = way ? way(actor, plain) : plain;
+  const ask = actor.kind === 'assistant' ? limited(actor, name as LimitedQuery, inTime) : inTime;
   if (!announces && !ENDS.includes(name)) return ask;
   return async (...asked) => {
     const answer = await ask(...asked);

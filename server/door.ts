@@ -15,8 +15,17 @@ import { bearerOf, readToken } from './token';
 /** What whoever plays a session may do with the records: no more than this goes through the door of play. */
 export type PlayData = DataFor<'player'>;
 
-/** Somebody at the green: the coach, or a player by a personal link, who speaks for one player only. */
-export type Door = { data: PlayData; academyId: string; academy: { slug: string; name: string }; only: string | null };
+/**
+ * Somebody at the green: whoever works there, or a player by a personal link, who speaks for one player only (`only`).
+ * `sees`: of whom they see more than the game needs; null: of everybody
+ */
+export type Door = {
+  data: PlayData;
+  academyId: string;
+  academy: { slug: string; name: string };
+  only: string | null;
+  sees: readonly string[] | null;
+};
 export type DoorRefusal = 'signed out' | 'no such session' | 'too many tries';
 
 /** Whoever works in an academy, at the green. */
@@ -55,7 +64,10 @@ export async function linkedReport(headers: Headers) {
  * Looks a token up. Who made too many wrong guesses has to wait; a token that was right before is looked up all the
  * same, so that nobody has to wait for somebody else's guesses on the same network.
  */
-async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | DoorRefusal> {
+export async function withToken<T>(
+  headers: Headers,
+  find: (academyId: string, hash: Buffer) => Promise<T | null>,
+): Promise<T | DoorRefusal> {
   const [sender, token] = [senderOf(headers), bearerOf(headers) ?? ''];
   const read = readToken(token);
   const name = read?.hash.toString('base64') ?? token;
@@ -83,13 +95,13 @@ async function doorOfLink(headers: Headers, sessionId: string): Promise<Door | D
   if (typeof holder === 'string') return holder;
   const { actor, academy } = holder;
   if (!(await playsIn(database(), actor, sessionId, actor.playerId))) return 'no such session';
-  return { data: dataOf(actor), academyId: actor.academyId, academy, only: actor.playerId };
+  return { data: dataOf(actor), academyId: actor.academyId, academy, only: actor.playerId, sees: [actor.playerId] };
 }
 
 async function doorOfCoach(headers: Headers, sessionId: string): Promise<Door | DoorRefusal> {
   const desk = await memberForSession(headers, sessionId);
   if (desk === 'signed out') return desk;
   if (!desk) return 'no such session';
-  const { data, academy } = desk;
-  return { data, academyId: academy.academyId, academy, only: null };
+  const { data, academy, sees } = desk;
+  return { data, academyId: academy.academyId, academy, only: null, sees };
 }

@@ -11,10 +11,13 @@ import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
 import * as hours from '@/db/queries/hours';
 import { keepRows, undoImport } from '@/db/queries/import-keep';
+import { listGroups, removeGroup, saveGroup } from '@/db/queries/groups';
 import { getImport, listImports, mappingFor, stageRows, startImport } from '@/db/queries/imports';
+import { keepInvitation, listInvitations, revokeInvitation } from '@/db/queries/invitations';
 import { kitOf } from '@/db/queries/kit';
 import * as links from '@/db/queries/links';
 import { listTags, logbookCount, logbookPage, logbookScores, logbookShots, saveTags } from '@/db/queries/logbook';
+import { handOver, leaveAcademy, listMembers, removeMember, saveRole } from '@/db/queries/members';
 import { addNote, notesAbout, notesOfSessions, removeNote, saveNote } from '@/db/queries/notes';
 import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
@@ -47,11 +50,17 @@ export const QUERIES = {
   carriedShots,
   countEvents,
   getImport,
+  handOver,
+  keepInvitation,
   keepRows,
   keepTables,
   keepToken,
   kitOf,
+  leaveAcademy,
+  listGroups,
   listImports,
+  listInvitations,
+  listMembers,
   listTags,
   listTokens,
   logbookCount,
@@ -63,9 +72,14 @@ export const QUERIES = {
   notesOfSessions,
   puttRuns,
   readTables,
+  removeGroup,
+  removeMember,
   removeNote,
+  revokeInvitation,
   revokeToken,
+  saveGroup,
   saveNote,
+  saveRole,
   saveTags,
   stageRows,
   startImport,

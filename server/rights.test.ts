@@ -10,6 +10,8 @@ jest.mock('./balls-in', () => ({
   takeInTogether: (actor: Actor) => mockAsked('takeIn', actor),
   inTurn: (_actor: Actor, _id: string, ask: () => unknown) => ask(),
 }));
+/** Of whom each query of an assistant speaks is tried with a database (`sees.db.test.ts`). */
+jest.mock('./about', () => ({ ABOUT: new Proxy({}, { get: () => 'seen' }) }));
 const mockAsked = jest.fn((name: string, _actor: Actor) => Promise.resolve(name === 'takeIn' ? { stored: 0 } : []));
 jest.mock('./queries', () => ({
   QUERIES: Object.fromEntries(
@@ -24,7 +26,7 @@ const academyId = 'here';
 const ACTORS: { [Kind in Role]: Actor & { kind: Kind } } = {
   owner: { kind: 'owner', academyId, userId: 'u1' },
   coach: { kind: 'coach', academyId, userId: 'u2' },
-  assistant: { kind: 'assistant', academyId, userId: 'u3' },
+  assistant: { kind: 'assistant', academyId, userId: 'u3', players: ['p1'] },
   player: { kind: 'player', academyId, playerId: 'p1', linkId: 'l1' },
   reader: { kind: 'reader', academyId },
   program: { kind: 'program', academyId },
@@ -46,10 +48,19 @@ test('what is given to whom', () => {
     'keepToken',
     'listTokens',
     'revokeToken',
+    'saveRole',
+    'removeMember',
+    'handOver',
+    'keepInvitation',
+    'listInvitations',
+    'revokeInvitation',
   ]);
   expect(less('coach', 'assistant')).toEqual([
     'saveAcademy',
     'saveReference',
+    'listMembers',
+    'saveGroup',
+    'removeGroup',
     'savePlayer',
     'archivePlayer',
     'saveRoundMix',

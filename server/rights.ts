@@ -22,6 +22,19 @@ export const MAY = {
   ownReference: DESK,
   saveReference: COACHES,
 
+  // Who works here.
+  listMembers: COACHES,
+  saveRole: OWNER,
+  removeMember: OWNER,
+  leaveAcademy: DESK,
+  handOver: OWNER,
+  keepInvitation: OWNER,
+  listInvitations: OWNER,
+  revokeInvitation: OWNER,
+  listGroups: DESK,
+  saveGroup: COACHES,
+  removeGroup: COACHES,
+
   // Players.
   listPlayers: DESK,
   getPlayer: PLAY,

@@ -1,11 +1,16 @@
 import 'server-only';
 import * as z from 'zod';
-import { passwordSchema, signUpSchema } from '@/core/people/account';
+import { codeSchema, forgotSchema, ownPasswordSchema, passwordSchema, resetSchema, signUpSchema } from '@/core/people/account';
+import { changedLetter } from '@/core/people/letters';
 import { auth } from './auth';
 import { makeDelays } from './delays';
+import { env } from './env';
 import { doorsEnded } from './live';
+import { sendConfirmation, takeConfirmation } from './mail/confirm';
+import { sendLetterLater } from './mail/post';
 import { isCommon } from './passwords';
 import { makeQuota } from './quota';
+import { log } from './log';
 import { senderOf } from './sender';
 
 /**
@@ -17,6 +22,14 @@ const OPEN: Readonly<Record<string, (request: Request) => Promise<Response>>> = 
   'POST /api/auth/sign-up/email': signUp,
   'POST /api/auth/sign-out': signOut,
   'POST /api/auth/change-password': changePassword,
+  'POST /api/auth/request-password-reset': forgot,
+  'POST /api/auth/reset-password': reset,
+  'POST /api/auth/confirm-email': confirm,
+  'POST /api/auth/send-confirmation': confirmAgain,
+  'POST /api/auth/two-factor/enable': (request) => withPassword(request),
+  'POST /api/auth/two-factor/disable': (request) => withPassword(request, 'codes off'),
+  'POST /api/auth/two-factor/generate-backup-codes': (request) => withPassword(request),
+  'POST /api/auth/two-factor/verify': secondStep,
 };
 
 /** The sign-in service, as a route calls it. */
@@ -78,6 +91,11 @@ async function signUp(request: Request): Promise<Response> {
   if (!(await made(senderOf(request.headers), 1)))
     return refuse(429, 'WAIT', 'Too many accounts were made from here. Wait an hour, then try again.', { 'retry-after': '3600' });
   const answer = await auth().handler(request);
+  if (answer.ok) {
+    const { user } = (await answer.clone().json()) as { user: { id: string; email: string; name: string } };
+    // Somebody can begin without it; the account page sends another.
+    void sendConfirmation(user).catch((error: unknown) => log.error({ err: error }, 'a letter could not be sent'));
+  }
   // Whether an address has an account is nobody else's business: it is never said.
   return answer.ok || answer.status >= 500
     ? answer
@@ -98,19 +116,130 @@ async function changePassword(request: Request): Promise<Response> {
   const read = passwordSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
   const { current, next } = read.data;
-  const user = (await auth().api.getSession({ headers: request.headers }))?.user;
-  if (!user) return refuse(401, 'SIGNED_OUT', 'You’re signed out. Sign in again, then carry on here.');
+  if (isCommon(next)) return refuse(400, 'COMMON_PASSWORD', COMMON);
+  const asked = { currentPassword: current, newPassword: next, revokeOtherSessions: true };
+  return knowing(request, current, asked, (user) => {
+    doorsEnded();
+    tell(user, 'password');
+  });
+}
+
+type User = { id: string; email: string; name: string };
+
+const userOf = async (request: Request): Promise<User | null> => (await auth().api.getSession({ headers: request.headers }))?.user ?? null;
+const SIGNED_OUT = 'You’re signed out. Sign in again, then carry on here.';
+const tell = (user: User, what: Parameters<typeof changedLetter>[1]) =>
+  sendLetterLater(changedLetter(user, what, `${env().PUBLIC_URL}/account`));
+
+/** Has the library do what takes the user's own password: wrong ones hold up. */
+async function knowing(request: Request, password: string, asked: object, then: (user: User) => void = () => {}): Promise<Response> {
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
   const left = await ofUser.left(user.id);
   if (left > 0) return wait(left);
-  if (isCommon(next)) return refuse(400, 'COMMON_PASSWORD', COMMON);
-  const body = JSON.stringify({ currentPassword: current, newPassword: next, revokeOtherSessions: true });
-  const answer = await auth().handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
+  const answer = await handle(request, new URL(request.url).pathname, asked);
   if (answer.ok) {
     await ofUser.right(user.id);
-    doorsEnded();
+    then(user);
     return answer;
   }
   if (answer.status >= 500) return answer;
-  await ofUser.wrong(user.id, current);
+  await ofUser.wrong(user.id, password);
   return refuse(400, 'INVALID_PASSWORD', 'That’s not your password.');
+}
+
+/** The same request with another body, and maybe to another address of the library. */
+function handle({ url, headers }: Request, pathname: string, body: object): Promise<Response> {
+  const own = new Headers(headers);
+  own.delete('content-length');
+  return auth().handler(new Request(new URL(pathname, url), { method: 'POST', headers: own, body: JSON.stringify(body) }));
+}
+
+/** Codes at sign-in on, off, or new ones for when the app is lost. */
+async function withPassword(request: Request, tells?: 'codes off'): Promise<Response> {
+  const read = ownPasswordSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  return knowing(request, read.data.password, read.data, (user) => {
+    // The library gives whoever asks another session in place of the one they had.
+    doorsEnded();
+    if (tells) tell(user, tells);
+  });
+}
+
+/** The second step: of a sign-in, or the first code of an app, with which codes are on. The library counts wrong ones. */
+async function secondStep(request: Request): Promise<Response> {
+  const read = codeSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'WRONG_CODE', read.error.issues[0]!.message);
+  const { code, trustDevice } = read.data;
+  const sender = senderOf(request.headers);
+  const left = await ofSender.left(sender);
+  if (left > 0) return wait(left);
+  const user = await userOf(request);
+  const recovery = code.includes('-');
+  const answer = await handle(request, `/api/auth/two-factor/verify-${recovery ? 'backup-code' : 'totp'}`, { code, trustDevice });
+  if (answer.ok) {
+    if (user) {
+      doorsEnded();
+      tell(user, 'codes on');
+    }
+    return answer;
+  }
+  if (answer.status >= 500) return answer;
+  await ofSender.wrong(sender, `code ${code}`);
+  const { code: why = '' } = (await answer.json().catch(() => ({}))) as { code?: string };
+  if (why === 'INVALID_TWO_FACTOR_COOKIE' || why === 'TOO_MANY_ATTEMPTS_REQUEST_NEW_CODE')
+    return refuse(401, 'BEGIN_AGAIN', 'That took too long, or too many tries. Sign in again.');
+  if (why === 'ACCOUNT_TEMPORARILY_LOCKED') return refuse(429, 'WAIT', 'Too many wrong codes. Wait 15 minutes, then try again.');
+  return refuse(
+    400,
+    'WRONG_CODE',
+    recovery ? 'That’s not one of your recovery codes, or it was used before.' : 'That code isn’t right, or has run out.',
+  );
+}
+
+/** Letters that one sender has sent, and that go to one address, in an hour. */
+const lettersBy = makeQuota('letters-by', { most: 30, windowMs: 60 * 60_000 });
+const lettersTo = makeQuota('letters-to', { most: 5, windowMs: 60 * 60_000 });
+const TOO_MANY_LETTERS = () =>
+  refuse(429, 'WAIT', 'Too many letters were asked for. Look in your mail, or wait an hour.', { 'retry-after': '3600' });
+
+/** Sends a link for a new password, if there is such an account: which is not said. */
+async function forgot(request: Request): Promise<Response> {
+  const read = forgotSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const email = read.data.email.toLowerCase();
+  if (!(await lettersBy(senderOf(request.headers), 1)) || !(await lettersTo(email, 1))) return TOO_MANY_LETTERS();
+  const answer = await handle(request, '/api/auth/request-password-reset', { email });
+  return answer.ok ? Response.json({ sent: true }) : answer;
+}
+
+const token = z.string().min(1).max(200);
+const ENDED = 'This link was used before, or has ended. Ask for a new one.';
+
+/** Takes a new password with the link of a letter; whoever was signed in is signed out everywhere. */
+async function reset(request: Request): Promise<Response> {
+  const read = resetSchema.extend({ token }).safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  if (isCommon(read.data.newPassword)) return refuse(400, 'COMMON_PASSWORD', COMMON);
+  const answer = await handle(request, '/api/auth/reset-password', read.data);
+  if (answer.ok) doorsEnded();
+  return answer.ok || answer.status >= 500 ? answer : refuse(400, 'LINK_ENDED', ENDED);
+}
+
+/** Takes the link of the letter with which somebody says that an address is theirs. */
+async function confirm(request: Request): Promise<Response> {
+  const read = z.object({ token }).safeParse(await bodyOf(request));
+  return read.success && (await takeConfirmation(read.data.token)) ? Response.json({ confirmed: true }) : refuse(400, 'LINK_ENDED', ENDED);
+}
+
+/** Sends that letter again. */
+async function confirmAgain(request: Request): Promise<Response> {
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  if (!(await lettersTo(user.email, 1))) return TOO_MANY_LETTERS();
+  const sent = await sendConfirmation(user).then(
+    () => true,
+    (error: unknown) => (log.error({ err: error }, 'a letter could not be sent'), false),
+  );
+  return sent ? Response.json({ sent }) : refuse(502, 'NOT_SENT', 'The letter couldn’t be sent. Try again later.');
 }

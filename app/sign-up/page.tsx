@@ -1,5 +1,8 @@
 import type { Metadata } from 'next';
+import { SignUpRoom } from '@/features/account/rooms';
 
 export const metadata: Metadata = { title: 'Make an account' };
 
-export { SignUpRoom as default } from '@/features/account/rooms';
+export default async function Page({ searchParams }: PageProps<'/sign-up'>) {
+  return <SignUpRoom next={(await searchParams).next} />;
+}

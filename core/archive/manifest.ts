@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { versionOf } from '../document';
 import { line, moment, whole } from '../stored';
-import { ARCHIVE_VERSION } from './row';
+import { ARCHIVE_VERSION, GONE } from './row';
 import { ARCHIVE_TABLES } from './tables';
 
 const present = z.strictObject({
@@ -48,8 +48,10 @@ export function readManifest(text: string): Manifest | string {
   if (!read.success) return NO_ARCHIVE;
   const names = read.data.tables.map(({ name }) => name);
   const known = new Set(ARCHIVE_TABLES.map(({ name }) => name));
-  if (new Set(names).size < names.length || names.some((name) => !known.has(name))) return NO_ARCHIVE;
-  if (read.data.version === ARCHIVE_VERSION && names.length < known.size) return 'This archive is not complete: a table is missing.';
+  const { version } = read.data;
+  const gone = (name: string) => version < ARCHIVE_VERSION && GONE.has(name);
+  if (new Set(names).size < names.length || names.some((name) => !known.has(name) && !gone(name))) return NO_ARCHIVE;
+  if (version === ARCHIVE_VERSION && names.length < known.size) return 'This archive is not complete: a table is missing.';
   return read.data;
 }
 

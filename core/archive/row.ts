@@ -4,9 +4,15 @@ import type { ArchiveTable } from './tables';
 type Row = Record<string, unknown>;
 
 /** How tables of an archive changed, step by step: each brings a row to the next version, or leaves it out (`null`). */
-const STEPS: readonly ((table: string, row: Row) => Row | null)[] = [];
+const STEPS: readonly ((table: string, row: Row) => Row | null)[] = [
+  // Version 2 has groups.
+  (_table, row) => row,
+];
 /** The version that this program writes. */
 export const ARCHIVE_VERSION = STEPS.length + 1;
+
+/** Tables of older versions in which nothing ever was. */
+export const GONE: ReadonlySet<string> = new Set(['squad', 'squad_member']);
 
 /** What is wrong with an archive, as a sentence: nothing of it is kept. */
 export class BrokenArchive extends Error {}

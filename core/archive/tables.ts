@@ -15,6 +15,7 @@ import { TABLE_KINDS } from '../imports/fields';
 import { mappingSchema, storedMappings } from '../imports/mapping';
 import { tagsSchema } from '../logbook/asked';
 import { settingsSchema } from '../people/account';
+import { groupNameSchema } from '../people/group';
 import { clubSchema, dreadsSchema, playerSchema, roundMixSchema, swingMarksSchema } from '../people/player';
 import { wordsSchema } from '../report/report';
 import { conditionsSchema, DISTANCE_SOURCES, storedConditions } from '../shot/conditions';
@@ -152,8 +153,8 @@ export const ARCHIVE_TABLES: readonly ArchiveTable[] = [
     loft_deg: clubSchema.shape.loftDeg,
     position: count,
   }),
-  table('squad', ['squad_id'], { squad_id: id, name: filledLine(80), created_at: at }),
-  table('squad_member', ['squad_id', 'player_id'], { squad_id: id, player_id: id }),
+  table('player_group', ['group_id'], { group_id: id, name: groupNameSchema, created_at: at }),
+  table('group_player', ['group_id', 'player_id'], { group_id: id, player_id: id }),
   table('import_file', ['import_id'], {
     import_id: id,
     kind: z.enum(TABLE_KINDS),

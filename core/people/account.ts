@@ -6,7 +6,8 @@ import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';
 
-const email = z.email('Enter an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
+export const emailSchema = z.email('Enter an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
+const email = emailSchema;
 
 export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Enter your password.').max(1000) });
 
@@ -26,6 +27,26 @@ export const signUpSchema = z.strictObject({
 
 /** Another password for an account. */
 export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST), next: newPassword });
+
+/** Where to send a link for a new password. */
+export const forgotSchema = z.strictObject({ email });
+
+/** A new password in place of a forgotten one. */
+export const resetSchema = z.strictObject({ newPassword });
+
+/** What is asked before something dear is changed: the password that holds. */
+export const ownPasswordSchema = z.strictObject({ password: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST) });
+
+/** The second step at sign-in: six figures of an app, or one of the recovery codes. */
+export const codeSchema = z.strictObject({
+  code: z
+    .string()
+    .max(40)
+    .transform((typed) => typed.replaceAll(/\s/g, ''))
+    .pipe(z.string().regex(/^(\d{6}|\w{5}-\w{5})$/, 'Enter the six figures your app shows, or a recovery code such as a1b2C-d3e4F.')),
+  /** Whether this device is asked no more for a month. */
+  trustDevice: z.boolean(),
+});
 
 /** The clubs of somebody alone: those that most people carry, or their own, entered later. */
 export const BAGS = ['usual', 'later'] as const;

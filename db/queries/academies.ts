@@ -1,8 +1,9 @@
 import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { Settings } from '@/core/people/account';
-import { MEMBER_ROLES, type Actor, type Member, type MemberRole } from '../actor';
+import { MEMBER_ROLES, seenBy, type Actor, type Member, type MemberRole } from '../actor';
 import type { Db } from '../client';
-import { academy, authMember, authOrganization, session } from '../schema';
+import { academy, authMember, authOrganization, groupCoach, groupPlayer, session } from '../schema';
+import { seesSessions } from './seen';
 
 export type Academy = {
   academyId: string;
@@ -44,11 +45,18 @@ function workplaces(db: Db, userId: string) {
 /** Who somebody is in an academy, and what holds there. */
 export type At = { actor: Member; academy: Academy };
 
-const asMember = (userId: string, row: (Academy & { role: MemberRole }) | undefined): At | null => {
+async function asMember(db: Db, userId: string, row: (Academy & { role: MemberRole }) | undefined): Promise<At | null> {
   if (!row) return null;
   const { role, ...academy } = row;
-  return { actor: { kind: role, academyId: academy.academyId, userId }, academy };
-};
+  const { academyId } = academy;
+  if (role !== 'assistant') return { actor: { kind: role, academyId, userId }, academy };
+  const theirs = await db
+    .selectDistinct({ playerId: groupPlayer.playerId })
+    .from(groupCoach)
+    .innerJoin(groupPlayer, and(eq(groupPlayer.academyId, groupCoach.academyId), eq(groupPlayer.groupId, groupCoach.groupId)))
+    .where(and(eq(groupCoach.academyId, academyId), eq(groupCoach.userId, userId)));
+  return { actor: { kind: role, academyId, userId, players: theirs.map(({ playerId }) => playerId) }, academy };
+}
 
 /**
  * The academy of this address, if the user works there, and the user as an actor in it: where every query's actor
@@ -57,6 +65,7 @@ const asMember = (userId: string, row: (Academy & { role: MemberRole }) | undefi
 export async function memberIn(db: Db, userId: string, slug: string): Promise<At | null> {
   const rows = await workplaces(db, userId);
   return asMember(
+    db,
     userId,
     rows.find((row) => row.slug === slug),
   );
@@ -66,6 +75,7 @@ export async function memberIn(db: Db, userId: string, slug: string): Promise<At
 export async function memberOf(db: Db, userId: string, academyId: string): Promise<At | null> {
   const rows = await workplaces(db, userId);
   return asMember(
+    db,
     userId,
     rows.find((row) => row.academyId === academyId),
   );
@@ -82,11 +92,18 @@ export async function academyOf(db: Db, actor: Actor): Promise<Academy | null> {
   return row ?? null;
 }
 
-/** The academy of the user that has this session, if there is one: play addresses name a session only. */
+/** The academy of the user that has this session, if there is one in which they see it: play addresses name a session only. */
 export async function memberOfSession(db: Db, userId: string, sessionId: string): Promise<At | null> {
   const has = and(eq(session.academyId, authOrganization.id), eq(session.sessionId, sessionId));
   const [row] = await workplaces(db, userId).innerJoin(session, has).limit(1);
-  return asMember(userId, row);
+  const found = await asMember(db, userId, row);
+  return found && (seenBy(found.actor) === null || (await seesSessions(db, found.actor, [sessionId]))) ? found : null;
+}
+
+/** The academies in which a user works, by name, and as what. */
+export async function workplacesOf(db: Db, userId: string): Promise<{ slug: string; name: string; role: MemberRole }[]> {
+  const rows = await workplaces(db, userId).orderBy(authOrganization.name);
+  return rows.map(({ slug, name, role }) => ({ slug, name, role }));
 }
 
 /** The address of the first academy a user belongs to; null before there is one that was made to its end. */

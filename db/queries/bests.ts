@@ -3,6 +3,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { player, session, sessionPlayer } from '../schema';
 import { newestVersions } from './game-versions';
+import { seen } from './seen';
 
 /** The least and the greatest score of each player in the present version of a game, and of how many sessions. */
 export function bestsOf(db: Db, actor: Actor, theirs?: SQL) {
@@ -14,11 +15,11 @@ export function bestsOf(db: Db, actor: Actor, theirs?: SQL) {
     .from(session)
     .innerJoin(newest, and(eq(newest.gameId, session.gameId), eq(newest.version, session.gameVersion)))
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, academyId), sql`${sessionPlayer.score} is not null`, theirs))
+    .where(and(eq(session.academyId, academyId), sql`${sessionPlayer.score} is not null`, seen(actor, sessionPlayer.playerId), theirs))
     .groupBy(sessionPlayer.playerId, session.gameId);
 }
 
-/** The least and the greatest score in the present version of each game, over all players, and whose each is. */
+/** The least and the greatest score in the present version of each game, over all players whom the actor sees, and whose each is. */
 export async function bestOfGames(
   db: Db,
   actor: Actor,

@@ -33,6 +33,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { brief, player, posterior, reference, session, sessionPlayer, shot } from '../schema';
 import { named, shotsWhere } from './rows';
+import { seen } from './seen';
 
 /** Which balls a board looks at; what is not given does not restrict. */
 export type BallFilter = {
@@ -313,7 +314,10 @@ export async function keepPosterior(db: Db, actor: Actor, playerId: string, held
 
 /** What is kept of each player in a line, by player, with what it was made from. */
 export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; brief: Brief }>> {
-  const rows = await db.select().from(brief).where(eq(brief.academyId, actor.academyId));
+  const rows = await db
+    .select()
+    .from(brief)
+    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId)));
   return new Map(rows.map((row) => [row.playerId, { madeFrom: row.madeFrom, brief: row.brief }]));
 }
 
@@ -386,7 +390,15 @@ export async function narrowings(db: Db, actor: Actor, playerId: string) {
     db
       .select({ one: player.playerId })
       .from(player)
-      .where(and(eq(player.academyId, actor.academyId), ne(player.playerId, playerId), isNull(player.archivedAt), isNull(player.erasedAt)))
+      .where(
+        and(
+          eq(player.academyId, actor.academyId),
+          ne(player.playerId, playerId),
+          isNull(player.archivedAt),
+          isNull(player.erasedAt),
+          seen(actor, player.playerId),
+        ),
+      )
       .limit(1),
   ]);
   return {

@@ -1,8 +1,8 @@
 import { newPlayer } from '@/core/people/player';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, player } from '../schema';
+import { academy, groupCoach, groupPlayer, player } from '../schema';
 
 /**
  * Makes players of whom only the name is known; one who is there already stays as they are.
@@ -26,7 +26,15 @@ export async function addByName(
   return made.map(({ id }) => id);
 }
 
-/** Makes players of guests. */
+/** Makes players of guests; an assistant's guests are in the assistant's groups, who else would see nothing of them. */
 export async function addGuests(db: Db, actor: Actor, guests: readonly { playerId: string; name: string }[]): Promise<void> {
-  await addByName(db, actor, guests, { away: true });
+  const made = await addByName(db, actor, guests, { away: true });
+  if (actor.kind !== 'assistant' || made.length === 0) return;
+  const { academyId, userId } = actor;
+  const groups = await db
+    .select({ groupId: groupCoach.groupId })
+    .from(groupCoach)
+    .where(and(eq(groupCoach.academyId, academyId), eq(groupCoach.userId, userId)));
+  const places = groups.flatMap(({ groupId }) => made.map((playerId) => ({ academyId, groupId, playerId })));
+  if (places.length > 0) await db.insert(groupPlayer).values(places).onConflictDoNothing();
 }

@@ -1,13 +1,14 @@
 import type { Hour } from '@/core/hour/hour';
 import { schoolSchema, type School } from '@/core/hour/school';
 import type { Run } from '@/core/hour/run-schema';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
-import type { Actor } from '../actor';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import { seenBy, type Actor } from '../actor';
 import type { Db } from '../client';
 import { game, hour, hourGame, hourPlayer, hourRun, player, school } from '../schema';
 import { newestGame, newestGreen, newestVersions, writeVersion } from './game-versions';
 import { dayInAcademy } from './sessions';
 import { same } from './same';
+import { seen } from './seen';
 
 /** A planned hour, for whom it is, and how it was done last; null: it was not. */
 export type HourRow = {
@@ -23,7 +24,8 @@ const MOST_LISTED = 200;
 
 /**
  * Planned hours in use (`archived`: those that were put away instead), by their day, those without one first; then the last saved first.
- * @param of of one player (by a personal link of that player, who sees nobody else's name); `current`: only those that may still be done, of yesterday (somewhere it is still that day) and later, and those of this week from Monday on
+ * Whoever does not see all players sees those for whom they see somebody, and nobody else's name.
+ * @param of of one player; `current`: only those that may still be done, of yesterday (somewhere it is still that day) and later, and those of this week from Monday on
  */
 export async function listHours(
   db: Db,
@@ -31,12 +33,11 @@ export async function listHours(
   of: { playerId?: string; current?: boolean; archived?: boolean } = {},
 ): Promise<HourRow[]> {
   const { academyId } = actor;
-  const playerId = actor.kind === 'player' ? actor.playerId : of.playerId;
   const from = of.current ? await dayInAcademy(db, actor) : null;
   const theirs = db
     .select({ hourId: hourPlayer.hourId })
     .from(hourPlayer)
-    .where(and(eq(hourPlayer.academyId, academyId), eq(hourPlayer.playerId, playerId ?? '')));
+    .where(and(eq(hourPlayer.academyId, academyId), eq(hourPlayer.playerId, of.playerId ?? '')));
   const rows = await db
     .select({ hourId: hour.hourId, hour: hour.hour, savedAt: hour.savedAt })
     .from(hour)
@@ -44,7 +45,8 @@ export async function listHours(
       and(
         eq(hour.academyId, academyId),
         of.archived ? isNotNull(hour.archivedAt) : isNull(hour.archivedAt),
-        playerId === undefined ? undefined : inArray(hour.hourId, theirs),
+        seenHour(db, actor),
+        of.playerId === undefined ? undefined : inArray(hour.hourId, theirs),
         from === null
           ? undefined
           : or(isNull(hour.day), sql`${hour.day} >= least(date_trunc('week', ${from}::date)::date, ${from}::date - 1)`),
@@ -65,12 +67,22 @@ export async function hoursOf(db: Db, actor: Actor, hourIds: readonly string[]):
   const rows = await db
     .select({ hourId: hour.hourId, hour: hour.hour, savedAt: hour.savedAt })
     .from(hour)
-    .where(and(eq(hour.academyId, actor.academyId), inArray(hour.hourId, [...hourIds])));
+    .where(and(eq(hour.academyId, actor.academyId), inArray(hour.hourId, [...hourIds]), seenHour(db, actor)));
   return withPeople(db, actor, rows);
 }
 
-/** By a personal link nobody's name but one's own. */
-const onlyOwn = (actor: Actor) => (actor.kind === 'player' ? eq(player.playerId, actor.playerId) : undefined);
+/**
+ * The hours that an actor sees: those for somebody whom they see, and for whoever works here also those that are for nobody; undefined where
+ * that is all of them.
+ */
+function seenHour(db: Db, actor: Actor): SQL | undefined {
+  if (seenBy(actor) === null) return undefined;
+  const people = db.select({ hourId: hourPlayer.hourId }).from(hourPlayer);
+  const { academyId } = actor;
+  const theirs = inArray(hour.hourId, people.where(and(eq(hourPlayer.academyId, academyId), seen(actor, hourPlayer.playerId))));
+  const forAll = db.select({ hourId: hourPlayer.hourId }).from(hourPlayer).where(eq(hourPlayer.academyId, academyId));
+  return actor.kind === 'player' ? theirs : or(theirs, notInArray(hour.hourId, forAll));
+}
 
 async function withPeople(db: Db, actor: Actor, rows: readonly Omit<HourRow, 'players' | 'run'>[]): Promise<HourRow[]> {
   const ids = rows.map(({ hourId }) => hourId);
@@ -81,7 +93,9 @@ async function withPeople(db: Db, actor: Actor, rows: readonly Omit<HourRow, 'pl
       .select({ hourId: hourPlayer.hourId, playerId: player.playerId, name: player.name })
       .from(hourPlayer)
       .innerJoin(player, and(eq(player.academyId, hourPlayer.academyId), eq(player.playerId, hourPlayer.playerId)))
-      .where(and(eq(hourPlayer.academyId, academyId), inArray(hourPlayer.hourId, ids), isNull(player.erasedAt), onlyOwn(actor)))
+      .where(
+        and(eq(hourPlayer.academyId, academyId), inArray(hourPlayer.hourId, ids), isNull(player.erasedAt), seen(actor, player.playerId)),
+      )
       .orderBy(asc(hourPlayer.position)),
     db
       .selectDistinctOn([hourRun.hourId], { hourId: hourRun.hourId, run: hourRun.run })
@@ -182,26 +196,16 @@ export async function archiveHour(db: Db, actor: Actor, hourId: string, archived
 }
 
 /**
- * Keeps how an hour is done, as a device tells it: of one run the newest telling. By a personal link only of hours that are its player's.
+ * Keeps how an hour is done, as a device tells it: of one run the newest telling. Of hours that the actor sees.
  * @returns false where there is no such hour
  */
 export async function takeRun(db: Db, actor: Actor, run: Run): Promise<boolean> {
   const { academyId } = actor;
   const { hourId, runId, change } = run;
-  const own =
-    actor.kind === 'player'
-      ? inArray(
-          hour.hourId,
-          db
-            .select({ hourId: hourPlayer.hourId })
-            .from(hourPlayer)
-            .where(and(eq(hourPlayer.academyId, academyId), eq(hourPlayer.playerId, actor.playerId))),
-        )
-      : undefined;
   const found = await db
     .select({ hourId: hour.hourId })
     .from(hour)
-    .where(and(eq(hour.academyId, academyId), eq(hour.hourId, hourId), own));
+    .where(and(eq(hour.academyId, academyId), eq(hour.hourId, hourId), seenHour(db, actor)));
   if (found.length === 0) return false;
   await db
     .insert(hourRun)

@@ -9,7 +9,7 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { withCopy, type Copy } from '../copy';
-import { lookAfter } from '../statistics';
+import { lookAfter, lookAtAside } from '../statistics';
 import { club, importFile, importRow, importSession, note, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { idFrom, idOfName } from '../ids';
 import { type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
@@ -42,6 +42,9 @@ const aside = ({ academyId }: Actor, importId: string) => and(eq(importRow.acade
 
 /** Keeps the next rows of a file that stand aside. @returns null where there is nothing to keep of it */
 export async function keepRows(db: Db, actor: Actor, importId: string): Promise<ImportStep | null> {
+  // All of it stands aside by now; until the database looks, it believes that little does, and would read all of it for each piece.
+  const [begun] = await db.select({ state: importFile.state }).from(importFile).where(one(actor, importId));
+  if (begun?.state === 'coming') await lookAtAside(db);
   const step = await withCopy(db, async (tx, copy): Promise<ImportStep | null> => {
     const [file] = await tx.select().from(importFile).where(one(actor, importId)).for('no key update');
     if (!file || file.state === 'undoing' || file.state === 'undone') return null;
@@ -144,11 +147,10 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
   const byName = rows.map((row) => [shotIdOf(row), row] as const);
   const ids = withTwins(byName);
   const before = new Set<string>();
-  const there = await tx
-    .selectDistinct({ id: shotEvent.shotId })
-    .from(shotEvent)
-    .where(and(eq(shotEvent.academyId, academyId), sql`${shotEvent.shotId} = any(${sql.param(ids.map(([id]) => id))}::uuid[])`));
-  for (const { id } of there) before.add(id);
+  // Each is looked up by itself, however many balls the database believes there are.
+  const there = await tx.execute<{ id: string }>(sql`select id from unnest(${sql.param(ids.map(([id]) => id))}::uuid[]) id
+    cross join lateral (select 1 from ${shotEvent} where academy_id = ${academyId} and shot_id = id limit 1) said`);
+  for (const { id } of there.rows) before.add(id);
   const fresh = ids.filter(([id]) => !before.has(id) && before.add(id));
   sums.known = ids.length - fresh.length;
   const bags = await bagsOf(tx, actor, rows);
@@ -207,7 +209,10 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
     who.forEach((playerId, i) =>
       seats.push({ academyId, sessionId, playerId, position: places.seats.length + i, level: levels.get(playerId) ?? 0 }),
     );
-    const own = said.map(([shotId, row], i) => eventOf(shotId, row, { sessionId, file, actor, places, receivedAt, bags, seq: i }));
+    const random = randomBytes(RANDOM_BYTES * said.length);
+    const own = said.map(([shotId, row], i) =>
+      eventOf(shotId, row, { sessionId, file, actor, places, receivedAt, bags, seq: i, random: random.subarray(RANDOM_BYTES * i) }),
+    );
     events.push(...own);
     if (gameId !== null || was) again.push(sessionId);
     balls.push(...projection(academyId, held, was ? await stationsOf(tx, actor, sessionId) : [], own));
@@ -218,10 +223,11 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
     importSession,
     touched.map((sessionId) => ({ academyId, importId: file.importId, sessionId })),
   );
-  const { rows: numbers } = await tx.execute<{ n: string }>(
-    sql`select nextval(pg_get_serial_sequence('shot_event', 'server_seq')) as n from generate_series(1, ${events.length})`,
+  const { rows: numbers } = await tx.execute<{ all: string[] | null }>(
+    sql`select array_agg(nextval(of)) as all from (select pg_get_serial_sequence('shot_event', 'server_seq')::regclass as of offset 0) one,
+      generate_series(1, ${events.length})`,
   );
-  const seqOf = new Map(events.map(({ shotId }, i) => [shotId, Number(numbers[i]!.n)]));
+  const seqOf = new Map(events.map(({ shotId }, i) => [shotId, Number(numbers[0]!.all![i])]));
   await copy(
     shotEvent,
     events.map((event) => ({ ...event, serverSeq: seqOf.get(event.shotId)! }) as typeof shotEvent.$inferInsert),
@@ -314,10 +320,18 @@ type For = {
   receivedAt: Date;
   bags: ReadonlyMap<string, string>;
   seq: number;
+  /** For the id of the event. */
+  random: Uint8Array;
 };
+/** An id takes so many random bytes. */
+const RANDOM_BYTES = 10;
 
 /** The event that records a ball of a file, with its place counted where the file does not say it. */
-function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file, actor, places, receivedAt, bags, seq }: For): NewEvent {
+function eventOf(
+  shotId: string,
+  { playerId, says }: BallRow,
+  { sessionId, file, actor, places, receivedAt, bags, seq, random }: For,
+): NewEvent {
   const { shot: facts, turn, ball } = says;
   const at = `${playerId} ${facts.stationKey}`;
   const turnNo = turn ? facts.turnNo : (places.turn.get(playerId) ?? -1) + 1;
@@ -327,7 +341,7 @@ function eventOf(shotId: string, { playerId, says }: BallRow, { sessionId, file,
   const clubId = !facts.clubLabel ? null : (bags.get(`${playerId} ${facts.clubLabel.toLowerCase()}`) ?? null);
   return {
     academyId: actor.academyId,
-    eventId: timeOrderedId(receivedAt.getTime(), randomBytes(10)),
+    eventId: timeOrderedId(receivedAt.getTime(), random),
     shotId,
     sessionId,
     version: EVENT_VERSION,

@@ -129,7 +129,8 @@ export async function stageRows(db: Db, actor: Actor, importId: string, { column
       return known.has(who);
     });
     const dayOf = daysIn(coach!.timeZone);
-    const aside = theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, dayOf) }));
+    const sessionOf = idsFrom();
+    const aside = theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, dayOf, sessionOf) }));
     if (aside.length === 0) return problems;
     const [first, last] = [rows[0]!.line, rows.at(-1)!.line];
     const again = first > file.lastLine ? 0 : await takenAgain(tx, actor, importId, first, last);
@@ -160,12 +161,27 @@ function daysIn(timeZone: string): (moment: string) => string {
   };
 }
 
+/** Ids made of words; most rows of a file are of the session of the row before. */
+function idsFrom(): (...words: readonly (string | null)[]) => string {
+  let [last, id] = ['', ''];
+  return (...words) => {
+    const name = JSON.stringify(words);
+    if (name !== last) [last, id] = [name, idFrom(...words)];
+    return id;
+  };
+}
+
 /** The facts of a ball without what nobody says of it: half of them, of most balls. */
-const said = (facts: SaysBall['shot']) =>
-  Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== null)) as SaysBall['shot'];
+function said(facts: Record<string, unknown>, playedAt: string): SaysBall['shot'] {
+  const own: Record<string, unknown> = {};
+  for (const key in facts) if (facts[key] !== null && !OWN_IDS.has(key)) own[key] = facts[key];
+  own.playedAt = playedAt;
+  return own as SaysBall['shot'];
+}
+const OWN_IDS: ReadonlySet<string> = new Set(['shotId', 'playerId', 'sessionId', 'clubId']);
 
 /** The session a row belongs to, and what it says. Balls that name none are those of a player's day in one game. */
-function placed(row: KeptRow, dayOf: (moment: string) => string): { sessionId: string; says: Says } {
+function placed(row: KeptRow, dayOf: (moment: string) => string, sessionOf: ReturnType<typeof idsFrom>): { sessionId: string; says: Says } {
   const day = dayOf(row.playedAt);
   if (row.kind === 'scores') {
     const { game, score, unit = '', note = '', result_id: id } = row.result;
@@ -175,18 +191,17 @@ function placed(row: KeptRow, dayOf: (moment: string) => string): { sessionId: s
     return { sessionId, says: { playedAt, title: game, score, unit, note } };
   }
   const { shot, row: cells } = row.ball;
-  const { shotId: _shot, playerId: _player, sessionId: _session, clubId: _club, ...facts } = shot;
   const { session_id: id, session, game = '' } = cells;
   const sessionId =
     id !== undefined
       ? idOfName(id, 'session', game)
       : session !== undefined
-        ? idFrom('session', session, day, game)
-        : idFrom('day', day, game, row.player);
+        ? sessionOf('session', session, day, game)
+        : sessionOf('day', day, game, row.player);
   return {
     sessionId,
     says: {
-      shot: said({ ...facts, playedAt: new Date(row.playedAt).toISOString() }),
+      shot: said(shot, new Date(row.playedAt).toISOString()),
       id: cells.shot_id ?? null,
       title: game || session || '',
       version: cells.game_version ?? null,

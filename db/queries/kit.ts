@@ -4,7 +4,7 @@ import { swingChart } from '@/core/tools/swing-chart';
 import { and, asc, eq, getTableColumns, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { group } from 'd3-array';
-import type { Actor } from '../actor';
+import { seenBy, type Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, game, greenVersion, hour, hourGame, hourPlayer, player, posterior, session, sessionPlayer, shot } from '../schema';
 import { newestVersions } from './game-versions';
@@ -22,8 +22,10 @@ export type KitFor = {
 /**
  * All that it takes to start games: those that are in use, in their present version, who plays, with which clubs, and the best so far.
  */
-export async function kitOf(db: Db, actor: Actor, { playerIds, games: which }: KitFor = {}) {
+export async function kitOf(db: Db, actor: Actor, { playerIds: asked, games: which }: KitFor = {}) {
   const { academyId } = actor;
+  const here = seenBy(actor);
+  const playerIds = here === null ? asked : (asked ?? here).filter((id) => here.includes(id));
   const theirs = (column: PgColumn) => (playerIds === undefined ? undefined : inArray(column, [...playerIds]));
   const [coach] = await db.select().from(academy).where(eq(academy.academyId, academyId));
   const players = await db

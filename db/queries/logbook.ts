@@ -8,6 +8,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, player, session, sessionPlayer, shot } from '../schema';
 import { finishedLines, type FinishedLine } from './sessions';
+import { seen, seenSession } from './seen';
 import { shotsOfSessions } from './shots';
 
 /** A moment to the microsecond, as its text says it and reads it again. */
@@ -16,7 +17,8 @@ const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYY
 /** Words as they are looked for: what `like` takes for more than itself is escaped. */
 const likely = (text: string) => `%${text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
-function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undefined {
+function found(db: Db, actor: Actor, filter: LogbookFilter): SQL | undefined {
+  const { academyId } = actor;
   const { find, playerId, against, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag, ids } = filter;
   const entry = and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, session.sessionId));
   const entered = (where?: SQL) =>
@@ -39,6 +41,7 @@ function found(db: Db, { academyId }: Actor, filter: LogbookFilter): SQL | undef
   return and(
     eq(session.academyId, academyId),
     or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+    seenSession(db, actor, session.sessionId),
     words === null
       ? undefined
       : or(ilike(session.title, words), named(words), sql`exists (select 1 from unnest(${session.tags}) tag where tag ilike ${words})`),
@@ -155,6 +158,7 @@ export async function logbookScores(db: Db, actor: Actor, filter: LogbookFilter)
         found(db, actor, filter),
         isNotNull(session.gameId),
         isNotNull(sessionPlayer.score),
+        seen(actor, player.playerId),
         filter.playerId ? inArray(player.playerId, [filter.playerId, ...(filter.against ? [filter.against] : [])]) : undefined,
       ),
     )
@@ -188,10 +192,13 @@ export async function logbookCount(db: Db, actor: Actor, filter: LogbookFilter, 
 
 /** All that sessions were filed under, in the order of the alphabet. */
 export async function listTags(db: Db, actor: Actor): Promise<string[]> {
-  const { rows } = await db.execute<{ tag: string }>(
-    sql`select distinct tag from ${session}, unnest(${session.tags}) tag where ${session.academyId} = ${actor.academyId} order by tag`,
-  );
-  return rows.map(({ tag }) => tag);
+  const tag = sql<string>`unnest(${session.tags})`.as('tag');
+  const rows = await db
+    .selectDistinct({ tag })
+    .from(session)
+    .where(and(eq(session.academyId, actor.academyId), seenSession(db, actor, session.sessionId)))
+    .orderBy(sql`tag`);
+  return rows.map((row) => row.tag);
 }
 
 /** Files a session under some words, instead of those before. */

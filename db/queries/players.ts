@@ -4,6 +4,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, player, shot } from '../schema';
 import { same } from './same';
+import { seen } from './seen';
 
 export type PlayerRow = typeof player.$inferSelect;
 export type ClubRow = typeof club.$inferSelect;
@@ -27,6 +28,7 @@ export async function listPlayers(db: Db, actor: Actor, archived = false) {
       and(
         eq(player.academyId, actor.academyId),
         isNull(player.erasedAt),
+        seen(actor, player.playerId),
         archived ? isNotNull(player.archivedAt) : isNull(player.archivedAt),
       ),
     )

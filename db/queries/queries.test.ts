@@ -14,6 +14,7 @@ import { academies, own } from '../testing/academy';
 import { memberIn, memberOfSession, homeOf } from './academies';
 import { same } from './same';
 import { archiveGame, findGame, getGame, listGames, saveGame } from './games';
+import { saveGroup } from './groups';
 import { archiveGreen, gamesOnGreen, getGreen, listGreens, saveGreen } from './greens';
 import { bagOf, saveSwingMarks, getPlayer, listPlayers, savePlayer } from './players';
 import {
@@ -227,11 +228,18 @@ test('who belongs to an academy and does not work in it gets in nowhere; whoever
     null,
   ]);
   expect((await memberIn(db, at.actor.userId, slug))?.actor).toEqual(at.actor);
-  for (const role of ['coach', 'assistant'] as const) {
+  const as = async (role: 'coach' | 'assistant') => {
     await db.update(authMember).set({ role }).where(eq(authMember.userId, userId));
-    const actor = { kind: role, academyId: at.actor.academyId, userId };
-    expect([(await memberIn(db, userId, slug))?.actor, (await memberOfSession(db, userId, at.sessionId))?.actor]).toEqual([actor, actor]);
-  }
+    return [(await memberIn(db, userId, slug))?.actor, (await memberOfSession(db, userId, at.sessionId))?.actor];
+  };
+  const { academyId } = at.actor;
+  const coach = { kind: 'coach', academyId, userId };
+  expect(await as('coach')).toEqual([coach, coach]);
+  // An assistant is there for the players of their groups, and sees no session of others.
+  expect(await as('assistant')).toEqual([{ ...coach, kind: 'assistant', players: [] }, undefined]);
+  await saveGroup(db, at.actor, idOf(at.n * 100_000 + 70), { name: 'Juniors', playerIds: [at.playerId], userIds: [userId] });
+  const assistant = { ...coach, kind: 'assistant', players: [at.playerId] };
+  expect(await as('assistant')).toEqual([assistant, assistant]);
   expect(await homeOf(db, at.actor.userId)).toBe(slug);
 });
 
@@ -274,8 +282,11 @@ test('there is no query without an actor, but for those that find out who somebo
     'memberOf',
     'memberOfSession',
     'homeOf',
+    'workplacesOf',
     'holderOfLink',
     'holderOfToken',
+    'invitationByToken',
+    'takeInvitation',
     'reportByToken',
     'sessionOfReader',
   ];

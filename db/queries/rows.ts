@@ -29,8 +29,11 @@ export type EventRow = Pick<
 /** What of an event has a column of its own; all else is kept in `more`. */
 const OWN = ['version', 'eventId', 'shotId', 'sessionId', 'kind', 'payload', 'deviceId', 'deviceSeq', 'deviceAt'] as const;
 
-const ownOf = <T extends Record<(typeof OWN)[number], unknown>>(from: T) =>
-  Object.fromEntries(OWN.map((name) => [name, from[name]])) as Pick<T, (typeof OWN)[number]>;
+/** Written out: it is done for every ball that is read or stored. */
+function ownOf<T extends Record<(typeof OWN)[number], unknown>>(from: T): Pick<T, (typeof OWN)[number]> {
+  const { version, eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt } = from;
+  return { version, eventId, shotId, sessionId, kind, payload, deviceId, deviceSeq, deviceAt };
+}
 
 /** An event as it came in, whatever program said it. */
 export function asSaid(row: Omit<EventRow, 'serverSeq'>): Record<string, unknown> {

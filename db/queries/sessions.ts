@@ -20,6 +20,7 @@ import { addGuests } from './guests';
 import { notesIn } from './notes';
 import { changeSession, holdSession, settle, stationsOf } from './projection';
 import { asEntrant } from './rows';
+import { seen, seenSession } from './seen';
 import { shotsOfSessions } from './shots';
 
 export type SessionRow = typeof session.$inferSelect;
@@ -173,6 +174,7 @@ export async function visitsOnThisWeekday(db: Db, actor: Actor, weeks: number): 
       and(
         eq(session.academyId, actor.academyId),
         gt(session.balls, 0),
+        seen(actor, sessionPlayer.playerId),
         gte(session.startedAt, sql`now() - make_interval(days => ${7 * weeks + 1})`),
         sql`${today} - ${day} between 1 and ${7 * weeks} and (${today} - ${day}) % 7 = 0`,
       ),
@@ -312,6 +314,7 @@ export async function unfinishedSessions(
         isNull(session.completedAt),
         isNull(session.stoppedAt),
         withBalls ? gt(session.balls, 0) : undefined,
+        seenSession(db, actor, session.sessionId),
         theirs(db, actor, playerId),
       ),
     )
@@ -331,7 +334,14 @@ export async function finishedSessions(
   const rows = await db
     .select()
     .from(session)
-    .where(and(over, theirs(db, actor, playerId), gameId === undefined ? undefined : eq(session.gameId, gameId)))
+    .where(
+      and(
+        over,
+        seenSession(db, actor, session.sessionId),
+        theirs(db, actor, playerId),
+        gameId === undefined ? undefined : eq(session.gameId, gameId),
+      ),
+    )
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return finishedLines(db, actor, rows);
@@ -347,6 +357,7 @@ export async function lastOfGames(db: Db, actor: Actor): Promise<FinishedLine[]>
         eq(session.academyId, actor.academyId),
         isNotNull(session.gameId),
         or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+        seenSession(db, actor, session.sessionId),
       ),
     )
     .orderBy(session.gameId, desc(session.startedAt));

@@ -1,13 +1,13 @@
 import type { Shot, ShotEvent, TakenIn } from '@/core/shot/shot';
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
-import type { Actor } from '../actor';
+import { seenBy, type Actor } from '../actor';
 import type { Db } from '../client';
 import { authUser, player, playerLink, shot, shotEvent } from '../schema';
 import { asEvent, asSaid, shotsWhere } from './rows';
 
 /**
- * What was said about the balls of a session after so much, in the order in which it came in. Whoever holds a personal link reads the notes
- * on their own balls only.
+ * What was said about the balls of a session after so much, in the order in which it came in. Whoever does not see all players reads
+ * the notes on the balls of those whom they see.
  */
 export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, after = 0): Promise<TakenIn[]> {
   const rows = await db
@@ -16,7 +16,8 @@ export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, a
     .where(and(eq(shotEvent.academyId, actor.academyId), eq(shotEvent.sessionId, sessionId), gt(shotEvent.serverSeq, after)))
     .orderBy(asc(shotEvent.serverSeq));
   const known = rows.map((row) => ({ seq: row.serverSeq, shotId: row.shotId, event: asSaid(row) }));
-  if (actor.kind !== 'player') return known.map(({ seq, event }) => ({ seq, event }));
+  const players = seenBy(actor);
+  if (players === null) return known.map(({ seq, event }) => ({ seq, event }));
   const own = await db
     .selectDistinct({ shotId: shotEvent.shotId })
     .from(shotEvent)
@@ -25,7 +26,7 @@ export async function eventsOfSession(db: Db, actor: Actor, sessionId: string, a
         eq(shotEvent.academyId, actor.academyId),
         eq(shotEvent.sessionId, sessionId),
         eq(shotEvent.kind, 'record'),
-        sql`${shotEvent.payload} ->> 'playerId' = ${actor.playerId}`,
+        sql`${shotEvent.payload} ->> 'playerId' = any(${sql.param(players)}::text[])`,
       ),
     );
   const mine = new Set(own.map(({ shotId }) => shotId));

@@ -1,9 +1,10 @@
 import type { Weeks } from '@/core/weeks/weeks';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, notExists, sql, type SQL } from 'drizzle-orm';
-import type { Actor } from '../actor';
+import { seenBy, type Actor } from '../actor';
 import type { Db } from '../client';
 import { hour, hourPlayer, hourRun, player, weeks, weeksPlayer } from '../schema';
 import { same } from './same';
+import { seen } from './seen';
 
 /** Planned weeks, and for whom they are. */
 export type WeeksRow = { weeksId: string; weeks: Weeks; savedAt: Date; archived: boolean; players: { playerId: string; name: string }[] };
@@ -11,7 +12,7 @@ export type WeeksRow = { weeksId: string; weeks: Weeks; savedAt: Date; archived:
 /** So many are listed. */
 const MOST_LISTED = 100;
 
-/** Planned weeks in use (`archived`: those that were put away instead), the last saved first; by a personal link those of its player. */
+/** Planned weeks in use (`archived`: those that were put away instead), the last saved first; of those for whom the actor sees somebody. */
 export async function listWeeks(db: Db, actor: Actor, of: { archived?: boolean } = {}): Promise<WeeksRow[]> {
   return rowsOf(db, actor, of.archived ? isNotNull(weeks.archivedAt) : isNull(weeks.archivedAt));
 }
@@ -30,15 +31,15 @@ export async function weeksOfHour(db: Db, actor: Actor, hourId: string): Promise
 async function rowsOf(db: Db, actor: Actor, which: SQL): Promise<WeeksRow[]> {
   const { academyId } = actor;
   const own =
-    actor.kind === 'player'
-      ? inArray(
+    seenBy(actor) === null
+      ? undefined
+      : inArray(
           weeks.weeksId,
           db
             .select({ weeksId: weeksPlayer.weeksId })
             .from(weeksPlayer)
-            .where(and(eq(weeksPlayer.academyId, academyId), eq(weeksPlayer.playerId, actor.playerId))),
-        )
-      : undefined;
+            .where(and(eq(weeksPlayer.academyId, academyId), seen(actor, weeksPlayer.playerId))),
+        );
   const rows = await db
     .select({ weeksId: weeks.weeksId, weeks: weeks.weeks, savedAt: weeks.savedAt, archivedAt: weeks.archivedAt })
     .from(weeks)
@@ -58,7 +59,7 @@ async function rowsOf(db: Db, actor: Actor, which: SQL): Promise<WeeksRow[]> {
           rows.map(({ weeksId }) => weeksId),
         ),
         isNull(player.erasedAt),
-        actor.kind === 'player' ? eq(player.playerId, actor.playerId) : undefined,
+        seen(actor, player.playerId),
       ),
     )
     .orderBy(asc(weeksPlayer.position));

@@ -1,4 +1,4 @@
-import { boolean, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
 /**
  * The tables of the sign-in library, under names that cannot be mistaken for ours. An academy is its "organization".
@@ -14,7 +14,26 @@ export const authUser = pgTable('auth_user', {
   image: text(),
   createdAt: at().notNull().defaultNow(),
   updatedAt: at().notNull().defaultNow(),
+  /** Whether signing in takes a code beside the password. */
+  twoFactorEnabled: boolean().default(false),
 });
+
+/** What a second step at sign-in is checked with; the library encrypts the secret and the recovery codes. */
+export const authTwoFactor = pgTable(
+  'auth_two_factor',
+  {
+    id: text().primaryKey(),
+    secret: text().notNull(),
+    backupCodes: text().notNull(),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    verified: boolean().default(true),
+    failedVerificationCount: integer().default(0),
+    lockedUntil: at(),
+  },
+  (t) => [index('auth_two_factor_user').on(t.userId)],
+);
 
 export const authSession = pgTable('auth_session', {
   id: text().primaryKey(),

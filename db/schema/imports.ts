@@ -1,6 +1,6 @@
 import { TABLE_KINDS } from '@/core/imports/fields';
 import { storedMappings } from '@/core/imports/mapping';
-import { foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { foreignKey, integer, json, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, document } from './columns';
 import { session } from './games';
 
@@ -49,7 +49,7 @@ export const importRow = pgTable(
     line: integer().notNull(),
     playerId: uuid().notNull(),
     /** What it says, in the shape of db/queries/imports.ts; rows do not stay for long. */
-    says: jsonb().notNull(),
+    says: json().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.importId, t.sessionId, t.line] }),

@@ -3,6 +3,7 @@ import { STROKES_AS } from '@/core/units/strokes';
 import { HALF_LIFE_DAYS } from '@/core/skill/half-life';
 import { check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { bytea } from './bytea';
+import { authUser } from './auth';
 import { academyId, at, metres } from './columns';
 
 /** What holds for a whole academy: the coach's units and the time zone in which dates are said. */
@@ -82,20 +83,58 @@ export const club = pgTable(
   ],
 );
 
-export const squad = pgTable(
-  'squad',
-  { academyId: academyId(), squadId: uuid().notNull(), name: text().notNull(), createdAt: at().notNull().defaultNow() },
-  (t) => [primaryKey({ columns: [t.academyId, t.squadId] })],
+/** Some of the players, who are coached together, such as "Tuesday juniors". */
+export const playerGroup = pgTable(
+  'player_group',
+  { academyId: academyId(), groupId: uuid().notNull(), name: text().notNull(), createdAt: at().notNull().defaultNow() },
+  (t) => [primaryKey({ columns: [t.academyId, t.groupId] })],
 );
 
-export const squadMember = pgTable(
-  'squad_member',
-  { academyId: academyId(), squadId: uuid().notNull(), playerId: uuid().notNull() },
+export const groupPlayer = pgTable(
+  'group_player',
+  { academyId: academyId(), groupId: uuid().notNull(), playerId: uuid().notNull() },
   (t) => [
-    primaryKey({ columns: [t.academyId, t.squadId, t.playerId] }),
-    foreignKey({ columns: [t.academyId, t.squadId], foreignColumns: [squad.academyId, squad.squadId] }).onDelete('cascade'),
+    primaryKey({ columns: [t.academyId, t.groupId, t.playerId] }),
+    foreignKey({ columns: [t.academyId, t.groupId], foreignColumns: [playerGroup.academyId, playerGroup.groupId] }).onDelete('cascade'),
     foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
   ],
+);
+
+/** Who looks after a group: an assistant sees the players of their groups, and no others. */
+export const groupCoach = pgTable(
+  'group_coach',
+  {
+    academyId: academyId(),
+    groupId: uuid().notNull(),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+  },
+  (t) => [
+    primaryKey({ columns: [t.academyId, t.groupId, t.userId] }),
+    foreignKey({ columns: [t.academyId, t.groupId], foreignColumns: [playerGroup.academyId, playerGroup.groupId] }).onDelete('cascade'),
+  ],
+);
+
+/** Somebody who is asked by letter to work in the academy; only the hash of its token is kept. */
+export const invitation = pgTable(
+  'invitation',
+  {
+    academyId: academyId(),
+    invitationId: uuid().notNull(),
+    email: text().notNull(),
+    role: text({ enum: ['coach', 'assistant'] }).notNull(),
+    /** The groups that they will look after. */
+    groupIds: uuid().array().notNull().default([]),
+    /** Who asked them. */
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    tokenHash: bytea().notNull(),
+    createdAt: at().notNull().defaultNow(),
+    expiresAt: at().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.academyId, t.invitationId] }), index('invitation_token').on(t.academyId, t.tokenHash)],
 );
 
 /** A personal link: only the hash of its token is kept. */

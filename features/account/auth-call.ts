@@ -1,20 +1,31 @@
 import { refused, type Refused } from '../form/result';
 
+type AuthPath =
+  | 'sign-in/email'
+  | 'sign-up/email'
+  | 'sign-out'
+  | 'change-password'
+  | 'request-password-reset'
+  | 'reset-password'
+  | 'confirm-email'
+  | 'send-confirmation'
+  | `two-factor/${'enable' | 'disable' | 'generate-backup-codes' | 'verify'}`;
+
 /**
  * Calls the sign-in service: over its own address, so that it knows who sends.
  * @param fields beside which field of the form a refusal stands, by its code; without one it is about the form as a whole
  */
 export async function authCall(
-  path: 'sign-in/email' | 'sign-up/email' | 'sign-out' | 'change-password',
+  path: AuthPath,
   body: object,
   fields: Readonly<Record<string, string>> = {},
-): Promise<{ ok: true } | Refused> {
+): Promise<{ ok: true; answer: unknown } | Refused> {
   const response = await fetch(`/api/auth/${path}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   }).catch(() => null);
-  if (response?.ok) return { ok: true };
+  if (response?.ok) return { ok: true, answer: await response.json().catch(() => null) };
   if (!response) return refused('The server didn’t answer. Nothing is lost. Try again.');
   const { code = '', message } = (await response.json().catch(() => ({}))) as { code?: string; message?: string };
   return { ok: false, fields: { [fields[code] ?? '']: reason(response.status, code, message) } };

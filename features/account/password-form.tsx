@@ -30,10 +30,8 @@ export function PasswordForm() {
   );
   return (
     <section aria-labelledby="password-heading">
-      <h2 id="password-heading" className="mb-3">
-        Your password
-      </h2>
-      <Form noValidate onSubmit={submit} className="d-grid gap-3" style={{ maxWidth: '28rem' }} onChange={() => setDone(false)}>
+      <h2 id="password-heading">Your password</h2>
+      <Form noValidate onSubmit={submit} className="d-grid gap-3" onChange={() => setDone(false)}>
         <PasswordField label="Password now" register={register('current')} error={errors.current?.message} />
         <PasswordField label="New password" isNew register={register('next')} error={errors.next?.message} />
         <FormAlert message={errors.root?.message} />

@@ -1,8 +1,22 @@
-import { redirect } from 'next/navigation';
-import { homeAddress, signedIn } from '@/server/actor';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { sayDay, sayMoment } from '@/core/units/say-moment';
+import { homeAddress, signedIn, workplaces } from '@/server/actor';
+import { readOutbox } from '@/server/mail/outbox';
+import { listSignIns } from '@/server/sign-ins';
 import { AcademyForm } from './academy-form';
 import { AccountPage } from './account-page';
+import styles from './account-page.module.scss';
+import { ConfirmPanel } from './confirm-panel';
+import { EmailState } from './email-state';
+import { ForgotForm } from './forgot-form';
 import { ownAddress } from './own-address';
+import { PasswordForm } from './password-form';
+import { ResetForm } from './reset-form';
+import { sayDevice } from './say-device';
+import { SecondStep } from './second-step';
+import { SignIns } from './sign-ins';
+import { Workplaces } from './workplaces';
 import { SignInForm } from './sign-in-form';
 import { SignUpForm } from './sign-up-form';
 
@@ -24,11 +38,13 @@ export async function SignInRoom({ next }: { next: string | string[] | undefined
   );
 }
 
-export async function SignUpRoom() {
-  if (await signedIn()) redirect('/');
+/** @param next as for signing in; without one somebody new begins with an academy */
+export async function SignUpRoom({ next }: { next: string | string[] | undefined }) {
+  const address = next === undefined ? undefined : ownAddress(next);
+  if (await signedIn()) redirect(address ?? '/');
   return (
     <AccountPage title="Make an account">
-      <SignUpForm />
+      <SignUpForm {...(address ? { next: address } : {})} />
     </AccountPage>
   );
 }
@@ -41,5 +57,94 @@ export async function BeginRoom() {
     <AccountPage title="Who plays?">
       <AcademyForm />
     </AccountPage>
+  );
+}
+
+export function ForgotRoom() {
+  return (
+    <AccountPage title="Forgot your password?">
+      <ForgotForm />
+    </AccountPage>
+  );
+}
+
+export function ResetRoom() {
+  return (
+    <AccountPage title="Choose a new password">
+      <ResetForm />
+    </AccountPage>
+  );
+}
+
+export function ConfirmRoom() {
+  return (
+    <AccountPage title="Confirm your address">
+      <ConfirmPanel />
+    </AccountPage>
+  );
+}
+
+/** What belongs to somebody and not to an academy: how they get in. */
+export async function AccountRoom() {
+  const user = await signedIn();
+  if (!user) redirect('/sign-in?next=/account');
+  const [signIns, academies] = await Promise.all([listSignIns(), workplaces(user.id)]);
+  const now = new Date();
+  return (
+    <AccountPage title="Your account" wide>
+      <p>
+        {user.name} · <Link href="/">Back to work</Link>
+      </p>
+      <div className={styles.parts}>
+        <EmailState email={user.email} confirmed={user.emailVerified} />
+        <PasswordForm />
+        <Workplaces workplaces={academies} />
+        <SecondStep on={user.twoFactorEnabled === true} />
+        <SignIns
+          signIns={signIns.map(({ id, since, lastAt, userAgent, here }) => ({
+            ...{ id, here, device: sayDevice(userAgent) },
+            said: `signed in ${sayDay(since, 'UTC', now)}, last seen ${sayDay(lastAt, 'UTC', now)}`,
+          }))}
+        />
+      </div>
+    </AccountPage>
+  );
+}
+
+/** The letters that the demo would have sent. */
+export async function OutboxRoom() {
+  const letters = await readOutbox();
+  if (!letters) notFound();
+  return (
+    <AccountPage title="Outbox" wide>
+      <p>The demo sends no letters: whatever it would have sent is here, the newest first.</p>
+      {letters.length === 0 && <p className="empty">No letters yet.</p>}
+      {letters.map(({ name, at, to, subject, text }) => (
+        <article key={name} className={styles.letter} aria-label={subject}>
+          <h2>{subject}</h2>
+          <p className="small-print">
+            to {to}, {sayMoment(at, 'UTC')} (UTC)
+          </p>
+          <Linked text={text} />
+        </article>
+      ))}
+    </AccountPage>
+  );
+}
+
+/** Text in which addresses can be followed. */
+function Linked({ text }: { text: string }) {
+  return (
+    <div>
+      {text.split(/(https?:\/\/\S+)/).map((part, i) =>
+        i % 2 === 1 ? (
+          <a key={part} href={part}>
+            {part}
+          </a>
+        ) : (
+          part
+        ),
+      )}
+    </div>
   );
 }

@@ -2,6 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { signInSchema } from '@/core/people/account';
@@ -11,6 +12,7 @@ import { goTo } from '../form/go';
 import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { Submit } from '../form/submit';
+import { CodeForm } from './code-form';
 import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
@@ -18,11 +20,13 @@ export function SignInForm({ next }: { next: string }) {
   const form = useForm({ resolver: zodResolver(signInSchema), defaultValues: { email: '', password: '' } });
   const { register, formState } = form;
   const { errors, isSubmitting } = formState;
+  const [takesCode, setTakesCode] = useState(false);
   const submit = useSave(
     form,
     (account) => authCall('sign-in/email', account),
-    () => goTo(next),
+    ({ answer }) => ((answer as { twoFactorRedirect?: boolean } | null)?.twoFactorRedirect ? setTakesCode(true) : goTo(next)),
   );
+  if (takesCode) return <CodeForm onDone={() => goTo(next)} onBack={() => setTakesCode(false)} />;
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
       <Field id="email" label="E-mail" type="email" autoComplete="username" register={register('email')} error={errors.email?.message} />
@@ -32,7 +36,10 @@ export function SignInForm({ next }: { next: string }) {
         Sign in
       </Submit>
       <p className="m-0">
-        New here? <Link href="/sign-up">Make an account</Link>
+        <Link href="/forgot">Forgot your password?</Link>
+      </p>
+      <p className="m-0">
+        New here? <Link href={next === '/join' ? '/sign-up?next=/join' : '/sign-up'}>Make an account</Link>
       </p>
     </Form>
   );

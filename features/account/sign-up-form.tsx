@@ -13,14 +13,15 @@ import { authCall } from './auth-call';
 import { Submit } from '../form/submit';
 import { PasswordField } from './password-field';
 
-export function SignUpForm() {
+/** @param next where to go afterwards: an address of this program */
+export function SignUpForm({ next = '/begin' }: { next?: string }) {
   const form = useForm({ resolver: zodResolver(signUpSchema), defaultValues: { name: '', email: '', password: '' } });
   const { register, formState } = form;
   const { errors, isSubmitting } = formState;
   const submit = useSave(
     form,
     (account) => authCall('sign-up/email', account, { COMMON_PASSWORD: 'password' }),
-    () => goTo('/begin'),
+    () => goTo(next),
   );
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
@@ -32,7 +33,7 @@ export function SignUpForm() {
         Make the account
       </Submit>
       <p className="m-0">
-        Already have one? <Link href="/sign-in">Sign in</Link>
+        Already have one? <Link href={next === '/begin' ? '/sign-in' : `/sign-in?next=${encodeURIComponent(next)}`}>Sign in</Link>
       </p>
     </Form>
   );

@@ -12,25 +12,29 @@ import { LostBar, scaleOf, type LostScale } from './lost-bar';
 import { boardAddress, type PlayerRow } from './player-rows';
 import styles from './players.module.scss';
 
-type Wanted = { text: string; family: Family | ''; away: boolean };
-const ANY: Wanted = { text: '', family: '', away: false };
+type Wanted = { text: string; family: Family | ''; away: boolean; group: string };
+const ANY: Wanted = { text: '', family: '', away: false, group: '' };
+type Group = { groupId: string; name: string; playerIds: readonly string[] };
 /** Whoever was not here for so long is missed. */
 const AWAY_MS = 14 * 86_400_000;
 const WEAK_IN: Readonly<Record<Family, string>> = { putting: 'putting', chipping: 'chipping', pitching: 'pitching', bunker: 'sand' };
 
 /** Whether a player is one that is looked for. */
-export function isWanted(row: PlayerRow, { text, family, away }: Wanted, nowMs: number): boolean {
+export function isWanted(row: PlayerRow, { text, family, away, group }: Wanted, nowMs: number, groups: readonly Group[] = []): boolean {
   const find = text.trim().toLocaleLowerCase();
   return (
     row.name.toLocaleLowerCase().includes(find) &&
     (family === '' || row.weakest?.family === family) &&
-    (!away || row.last === null || nowMs - row.last.atMs > AWAY_MS)
+    (!away || row.last === null || nowMs - row.last.atMs > AWAY_MS) &&
+    (group === '' || groups.some(({ groupId, playerIds }) => groupId === group && playerIds.includes(row.id)))
   );
 }
 
 type Props = {
   slug: string;
   rows: PlayerRow[];
+  /** In which players are coached together. */
+  groups?: readonly Group[];
   strokes: StrokesAs;
   nowMs: number;
   /** Whether what is not known yet is being worked out. */
@@ -38,10 +42,10 @@ type Props = {
 };
 
 /** Players, to be looked through: where each is weakest and how sure that is, how they went, what comes next. */
-export function PlayersTable({ slug, rows, strokes, nowMs, pending }: Props) {
+export function PlayersTable({ slug, rows, groups = NONE, strokes, nowMs, pending }: Props) {
   const [wanted, setWanted] = useState<Wanted>(ANY);
   const set = (change: Partial<Wanted>) => setWanted((now) => ({ ...now, ...change }));
-  const shown = useMemo(() => rows.filter((row) => isWanted(row, wanted, nowMs)), [rows, wanted, nowMs]);
+  const shown = useMemo(() => rows.filter((row) => isWanted(row, wanted, nowMs, groups)), [rows, wanted, nowMs, groups]);
   const columns = useMemo(() => columnsOf(slug, strokes, scaleOf(rows), pending), [slug, strokes, rows, pending]);
   return (
     <>
@@ -53,6 +57,14 @@ export function PlayersTable({ slug, rows, strokes, nowMs, pending }: Props) {
             options={[['', 'weakest in anything'], ...FAMILIES.map((family) => [family, `weakest in ${WEAK_IN[family]}`] as const)]}
             onChoose={(family) => set({ family })}
           />
+          {groups.length > 0 && (
+            <FilterChoice
+              label="Group"
+              value={wanted.group}
+              options={[['', 'all groups'], ...groups.map(({ groupId, name }) => [groupId, name] as const)]}
+              onChoose={(group) => set({ group })}
+            />
+          )}
           <FilterToggle pressed={wanted.away} onPress={() => set({ away: !wanted.away })}>
             Not here for two weeks
           </FilterToggle>
@@ -67,6 +79,7 @@ export function PlayersTable({ slug, rows, strokes, nowMs, pending }: Props) {
   );
 }
 
+const NONE: readonly Group[] = [];
 const keyOf = ({ id }: PlayerRow) => id;
 
 function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: boolean): ListColumn<PlayerRow>[] {

@@ -22,7 +22,10 @@ import { SessionsPage } from './sessions-page';
 export async function PlayersRoom({ slug }: { slug: string }) {
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
-  const [now, players, away] = [new Date(), ...(await Promise.all([data.listPlayers(), data.listPlayers(true)]))];
+  const [now, players, away, groups] = [
+    new Date(),
+    ...(await Promise.all([data.listPlayers(), data.listPlayers(true), data.listGroups()])),
+  ];
   const briefs = await briefsOf(desk, players);
   const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
   return (
@@ -47,6 +50,11 @@ export async function PlayersRoom({ slug }: { slug: string }) {
               Link cards
             </Link>
           )}
+          {players.length > 1 && (
+            <Link href={`/a/${slug}/players/groups`} className="btn btn-outline-dark">
+              Groups
+            </Link>
+          )}
           <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
             Add a player
           </Link>
@@ -60,6 +68,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
         <PlayersTable
           slug={slug}
           rows={playerRows(players, briefs, said)}
+          groups={groups.map(({ groupId, name, playerIds }) => ({ groupId, name, playerIds }))}
           strokes={academy.strokesAs}
           nowMs={now.getTime()}
           pending={briefs.pending}

@@ -1,6 +1,6 @@
+import Link from 'next/link';
 import type { CSSProperties } from 'react';
 import { requireCoach, requireOwner } from '@/server/actor';
-import { PasswordForm } from '../account/password-form';
 import { sayDay } from '@/core/units/say-moment';
 import { ArchivePanel } from './archive-panel';
 import { DeleteAcademy } from './delete-academy';
@@ -29,7 +29,20 @@ export async function SettingsRoom({ slug }: { slug: string }) {
         {owner && <ArchivePanel slug={slug} name={name} />}
       </section>
       <aside>
-        <PasswordForm />
+        <section aria-labelledby="own-account">
+          <h2 id="own-account" className="mb-3">
+            Your account
+          </h2>
+          <p>
+            Your password, codes at sign-in, and where you’re signed in: <Link href="/account">your account</Link>
+          </p>
+        </section>
+        <section aria-labelledby="people" className="mt-4">
+          <h2 id="people">Who works here</h2>
+          <p className="mb-0">
+            Coaches and assistants, and what each may do: <Link href={`/a/${slug}/settings/people`}>who works here</Link>
+          </p>
+        </section>
         {owner && (
           <Keys
             slug={slug}

@@ -15,7 +15,10 @@ export async function prepareDatabase(databaseUrl, { demo, role }) {
     throw new Stop('The database could not be prepared, see above.');
 }
 
-function spawnApp(mode, { port, host, databaseUrl, publicUrl, secret, trustProxy, dataFolder, logLevel = 'info', stdio = 'inherit' }) {
+function spawnApp(
+  mode,
+  { port, host, databaseUrl, publicUrl, secret, trustProxy, dataFolder, demo = false, logLevel = 'info', stdio = 'inherit' },
+) {
   return spawn(process.execPath, [join(root, 'scripts/serve.mjs'), mode, String(port), host], {
     cwd: root,
     stdio,
@@ -27,6 +30,7 @@ function spawnApp(mode, { port, host, databaseUrl, publicUrl, secret, trustProxy
       AUTH_SECRET: secret,
       LOG_LEVEL: logLevel,
       TRUST_PROXY: trustProxy ?? process.env.TRUST_PROXY ?? '',
+      DEMO: demo ? 'yes' : '',
       ...(dataFolder ? { INCH_DATA: dataFolder } : {}),
     },
   });

@@ -3,7 +3,7 @@ import { promisify } from 'node:util';
 import type { Readable } from 'node:stream';
 import { open as openZip, type Entry, type ZipFile } from 'yauzl';
 import { fileOf, MANIFEST_FILE, NO_ARCHIVE, readManifest, type Manifest } from '@/core/archive/manifest';
-import { BrokenArchive, rowReader } from '@/core/archive/row';
+import { BrokenArchive, GONE, rowReader } from '@/core/archive/row';
 import { ARCHIVE_TABLES, type ArchiveTable } from '@/core/archive/tables';
 
 const openFile = promisify<string, { lazyEntries: boolean; autoClose: boolean }, ZipFile>(openZip);
@@ -51,7 +51,7 @@ export async function openArchive(path: string): Promise<OpenArchive> {
 
 /** All that is listed at the end of a file, by name. */
 async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
-  if (zip.entryCount > ARCHIVE_TABLES.length + 1) throw new BrokenArchive(NO_ARCHIVE);
+  if (zip.entryCount > ARCHIVE_TABLES.length + GONE.size + 1) throw new BrokenArchive(NO_ARCHIVE);
   const entries = new Map<string, Entry>();
   await new Promise<void>((resolve, reject) => {
     zip.on('entry', (entry: Entry) => {

@@ -13,10 +13,10 @@ const DAYS = 56;
 
 /**
  * The report of the player who holds a personal link, against their own level. What a link itself may not ask is asked for it as somebody who
- * helps would: nothing of it goes further than the report, and in that is nothing of anybody else.
+ * helps with this player would: of anybody else they see nothing.
  */
 export async function ownReport({ academyId, playerId, linkId }: PlayerByLink, now: Date): Promise<Report | null> {
-  const helper: Member = { kind: 'assistant', academyId, userId: `link:${linkId}` };
+  const helper = { kind: 'assistant', academyId, userId: `link:${linkId}`, players: [playerId] } as Member;
   const data = dataOf(helper);
   const [academy, found, today] = await Promise.all([
     academyOf(database(), { kind: 'program', academyId }),

@@ -15,6 +15,7 @@ import { readEvents } from '@/core/shot/read-event';
 import { shotBatchSchema } from '@/core/shot/shot';
 import { behindMs, possibleMoment } from '@/core/shot/when';
 import { sayIssue } from '@/core/stored';
+import { NotTheirs } from '@/server/about';
 import { memberAtGreen } from '@/server/actor';
 import { dataOf } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type DoorRefusal } from '@/server/door';
@@ -43,6 +44,7 @@ async function answer(what: string, give: () => Promise<Response>): Promise<Resp
   try {
     return await give();
   } catch (error) {
+    if (error instanceof NotTheirs) return refuse(...REFUSALS['no such session']);
     if (error instanceof TooMany) return refuse(503, 'Too busy right now. Nothing is lost. Try again.', { 'retry-after': '2' });
     log.error({ err: error }, `${what} failed`);
     return refuse(503, 'Something went wrong on our side. Nothing is lost. Try again.');
@@ -86,12 +88,12 @@ export function answerBundle(request: Request, sessionId: string): Promise<Respo
   });
 }
 
-/** A personal link gets of the others what the game needs to be played, and no more. */
-async function bundleOf({ data, academy, only }: Door, sessionId: string, after: number): Promise<Bundle | null> {
+/** Of players of whom somebody does not see more they get what the game needs to be played. */
+async function bundleOf({ data, academy, only, sees }: Door, sessionId: string, after: number): Promise<Bundle | null> {
   const found = await data.getSession(sessionId);
   if (!found) return null;
   const { session, players, entrants, notes, stations, coach } = found;
-  const own = (playerId: string) => only === null || only === playerId;
+  const own = (playerId: string) => sees === null || sees.includes(playerId);
   return {
     version: storedBundles.version,
     academy: { slug: academy.slug, name: academy.name },

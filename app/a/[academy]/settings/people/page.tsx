@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { PeopleRoom } from '@/features/people/rooms';
+
+export const metadata: Metadata = { title: 'Who works here' };
+
+export default async function Page({ params }: PageProps<'/a/[academy]/settings/people'>) {
+  return <PeopleRoom slug={(await params).academy} />;
+}

@@ -1,0 +1,3 @@
+export const dynamic = 'force-dynamic';
+
+export { answerInvitation as GET, answerJoin as POST } from '@/features/people/routes';

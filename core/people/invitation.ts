@@ -1,0 +1,24 @@
+import * as z from 'zod';
+import { emailSchema } from './account';
+
+/** What somebody can be asked to be in an academy. */
+export const INVITED_ROLES = ['coach', 'assistant'] as const;
+export type InvitedRole = (typeof INVITED_ROLES)[number];
+
+/** What each role may do, in a line. */
+export const ROLE_WORDS = {
+  owner: 'everything, the people and the academy itself too',
+  coach: 'everything with players, games and plans',
+  assistant: 'records at the green, for the players of their groups only',
+} as const;
+
+/** So many days an invitation holds. */
+export const INVITATION_DAYS = 7;
+
+/** Whom to ask, to be what; and which groups they will look after. */
+export const invitationSchema = z.strictObject({
+  email: emailSchema.transform((typed) => typed.toLowerCase()),
+  role: z.enum(INVITED_ROLES),
+  groupIds: z.array(z.uuid()).max(200),
+});
+export type InvitationForm = z.input<typeof invitationSchema>;

@@ -1,0 +1,64 @@
+import { INVITATION_DAYS, ROLE_WORDS, type InvitedRole } from './invitation';
+
+/** A letter by e-mail: plain text, each paragraph a line of its own. */
+export type Letter = { to: string; subject: string; text: string };
+
+const letter = (to: string, subject: string, paragraphs: readonly string[]): Letter => ({
+  to,
+  subject,
+  text: `${paragraphs.join('\n\n')}\n`,
+});
+
+type To = { email: string; name: string };
+
+/** How long the link of each letter holds, in hours. */
+export const LINK_HOURS = { confirm: 24, reset: 1 } as const;
+
+/** Asks somebody who made an account to say that the address is theirs. @param link holds once */
+export function confirmLetter({ email, name }: To, link: string): Letter {
+  return letter(email, 'Confirm your e-mail address', [
+    `Hello ${name},`,
+    'Open this link to confirm your e-mail address:',
+    link,
+    `It works once, for ${LINK_HOURS.confirm} hours. If you didn’t make an account with Inch Game, ignore this.`,
+  ]);
+}
+
+/** Lets somebody who forgot their password choose another. @param link holds once */
+export function resetLetter({ email, name }: To, link: string): Letter {
+  return letter(email, 'Choose a new password', [
+    `Hello ${name},`,
+    'Open this link to choose a new password:',
+    link,
+    'It works once, for an hour. If you didn’t ask for it, ignore this: your password stays as it is.',
+  ]);
+}
+
+/** Asks somebody to work in an academy. @param link holds once */
+export function invitationLetter(
+  email: string,
+  { academy, by, role }: { academy: string; by: string; role: InvitedRole },
+  link: string,
+): Letter {
+  return letter(email, `${by} invites you to ${academy}`, [
+    'Hello,',
+    `${by} asks you to join ${academy} as ${role === 'coach' ? 'a coach' : 'an assistant'}: ${ROLE_WORDS[role]}.`,
+    'Open this link to join:',
+    link,
+    `It works once, for ${INVITATION_DAYS} days. If you don’t know ${by}, ignore this.`,
+  ]);
+}
+
+/** Tells somebody that the way in to their account was changed, so that they hear of it if it was not them. */
+export function changedLetter({ email, name }: To, what: 'password' | 'codes on' | 'codes off', link: string): Letter {
+  const said = {
+    password: 'Your password was changed.',
+    'codes on': 'Signing in to your account now takes a code as well as your password.',
+    'codes off': 'Signing in to your account now takes your password only, without a code.',
+  }[what];
+  return letter(email, said.slice(0, -1), [
+    `Hello ${name},`,
+    said,
+    `If that wasn’t you, choose a new password now, and end the sign-ins you don’t know: ${link}`,
+  ]);
+}

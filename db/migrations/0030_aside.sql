@@ -1,0 +1,1 @@
+ALTER TABLE "import_row" ALTER COLUMN "says" SET DATA TYPE json USING "says"::json;

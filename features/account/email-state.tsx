@@ -1,0 +1,31 @@
+'use client';
+
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { authCall } from './auth-call';
+
+/** The address of the account, and whether somebody said that it is theirs. */
+export function EmailState({ email, confirmed }: { email: string; confirmed: boolean }) {
+  const [said, setSaid] = useState('');
+  const send = async () => {
+    setSaid('Sending …');
+    const answer = await authCall('send-confirmation', {});
+    setSaid(answer.ok ? 'Sent. Open the link in the letter.' : answer.fields['']!);
+  };
+  return (
+    <section aria-labelledby="email">
+      <h2 id="email">Your e-mail</h2>
+      <p>
+        <b>{email}</b>: {confirmed ? 'confirmed' : 'not confirmed yet. Until it is, you can’t invite anybody.'}
+      </p>
+      {!confirmed && (
+        <div className="d-flex flex-wrap gap-3 align-items-center">
+          <Button variant="outline-dark" onClick={() => void send()}>
+            Send the letter again
+          </Button>
+          <span role="status">{said}</span>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import Link from 'next/link';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import { resetSchema } from '@/core/people/account';
+import { FormAlert } from '../form/form-alert';
+import { Submit } from '../form/submit';
+import { useSave } from '../form/use-save';
+import { authCall } from './auth-call';
+import { PasswordField } from './password-field';
+import { useFragment } from './use-fragment';
+
+/** Takes a new password from whoever opened the link of a letter. */
+export function ResetForm() {
+  const token = useFragment();
+  const form = useForm({ resolver: zodResolver(resetSchema), defaultValues: { newPassword: '' } });
+  const { errors, isSubmitting } = form.formState;
+  const [done, setDone] = useState(false);
+  const submit = useSave(
+    form,
+    (typed) => authCall('reset-password', { ...typed, token }, { COMMON_PASSWORD: 'newPassword' }),
+    () => setDone(true),
+  );
+  if (done)
+    return (
+      <>
+        <p role="status">Your new password holds, and you’re signed out everywhere.</p>
+        <Link href="/sign-in" className="btn btn-primary btn-lg">
+          Sign in
+        </Link>
+      </>
+    );
+  if (token === '')
+    return (
+      <p role="alert">
+        This link isn’t complete. Open it from the letter again, or <Link href="/forgot">ask for a new one</Link>.
+      </p>
+    );
+  return (
+    <Form noValidate onSubmit={submit} className="d-grid gap-3" method="post">
+      <PasswordField isNew label="New password" register={form.register('newPassword')} error={errors.newPassword?.message} />
+      <FormAlert message={errors.root?.message} />
+      <Submit size="lg" busy={isSubmitting}>
+        Change it
+      </Submit>
+      {errors.root && (
+        <p className="m-0">
+          <Link href="/forgot">Ask for a new link</Link>
+        </p>
+      )}
+    </Form>
+  );
+}

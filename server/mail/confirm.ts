@@ -1,0 +1,31 @@
+import 'server-only';
+import { randomBytes } from 'node:crypto';
+import { addHours } from 'date-fns';
+import { confirmLetter, LINK_HOURS } from '@/core/people/letters';
+import { auth } from '../auth';
+import { env } from '../env';
+import { sendLetter } from './post';
+
+/** The name under which the sign-in library keeps a token: it keeps its hash only. */
+const nameOf = (token: string) => `confirm-email:${token}`;
+
+/** Sends somebody a link with which they say that an address is theirs. */
+export async function sendConfirmation(user: { id: string; email: string; name: string }): Promise<void> {
+  const token = randomBytes(24).toString('base64url');
+  const { internalAdapter } = await auth().$context;
+  const expiresAt = addHours(new Date(), LINK_HOURS.confirm);
+  await internalAdapter.createVerificationValue({ identifier: nameOf(token), value: `${user.id} ${user.email}`, expiresAt });
+  await sendLetter(confirmLetter(user, `${env().PUBLIC_URL}/confirm#${token}`));
+}
+
+/** Takes such a token; false where it holds no more, or the account has another address by now. */
+export async function takeConfirmation(token: string): Promise<boolean> {
+  const { internalAdapter } = await auth().$context;
+  const kept = await internalAdapter.consumeVerificationValue(nameOf(token));
+  if (!kept) return false;
+  const [id = '', email] = kept.value.split(' ');
+  const user = await internalAdapter.findUserById(id);
+  if (!user || user.email !== email) return false;
+  await internalAdapter.updateUser(id, { emailVerified: true });
+  return true;
+}
