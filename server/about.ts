@@ -72,7 +72,6 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   resumeSession: session,
   conditionsToday: 'nobody',
   visitsOnThisWeekday: 'seen',
-  saveConditionsToday: 'nobody',
   saveConditions: session,
   saveStationDistance: session,
   saveNote: session,

@@ -83,6 +83,7 @@ test('what is given to whom', () => {
     'saveWeeks',
     'followWeeks',
     'archiveWeeks',
+    'saveConditionsToday',
     'notesAbout',
     'addNote',
     'removeNote',

@@ -101,7 +101,7 @@ export const MAY = {
   resumeSession: PLAY,
   conditionsToday: DESK,
   visitsOnThisWeekday: DESK,
-  saveConditionsToday: DESK,
+  saveConditionsToday: COACHES,
   saveConditions: PLAY,
   saveStationDistance: PLAY,
   saveNote: PLAY,

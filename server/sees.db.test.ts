@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { plainEntrant } from '@/core/game/entrant';
 import { beginRun } from '@/core/hour/run';
 import { newPlayer } from '@/core/people/player';
 import { game, idOf, left, record } from '@/core/testing/make';
@@ -34,6 +35,7 @@ jest.mock('./live', () => ({
 const mockDb = () => db;
 afterAll(() => pool.end());
 
+jest.setTimeout(60_000);
 /** Stands in all that the other player has. */
 const MARK = 'Hidden';
 
@@ -73,7 +75,7 @@ async function twoGroups() {
     null,
   );
   await keepBrief(db, actor, hidden, { madeFrom: MARK, brief: { version: 1, title: MARK } as never });
-  const held = { evidenceRev: 2, halfLifeDays: 60, asOf: new Date(0), modelVersion: 1, draws: Buffer.from('x'), strays: null };
+  const held = { evidenceRev: 2, halfLifeDays: 60, asOf: new Date(0), modelVersion: 1, level: 10, draws: Buffer.from('x'), strays: null };
   await keepPosterior(db, actor, hidden, held as never);
   await saveGroup(db, actor, id(60), { name: 'Juniors', playerIds: [at.playerId], userIds: [actor.userId] });
   const assistant: Assistant = { kind: 'assistant', academyId: actor.academyId, userId: actor.userId, players: [at.playerId] };
@@ -114,8 +116,8 @@ const ASKED: { readonly [Name in LimitedQuery]: (at: At) => readonly unknown[] }
   getWeeks: ({ id }) => [id(55)],
   weeksOfHour: ({ id }) => [id(54)],
   startSession: ({ id, hidden, gameId }) => [id(71), gameId, [{ playerId: hidden, allowance: 0 }]],
-  takeStart: ({ id, hidden, gameId, row }) => [
-    { sessionId: id(72), gameId, gameVersion: 1, entrants: [{ ...row, playerId: hidden }], guests: [], startedAt: ASOF.toISOString() },
+  takeStart: ({ id, hidden, gameId }) => [
+    { sessionId: id(72), gameId, gameVersion: 1, entrants: [plainEntrant(hidden, 10)], guests: [], startedAt: ASOF.toISOString() },
     ASOF,
   ],
   kitOf: ({ hidden }) => [{ playerIds: [hidden] }],
@@ -124,7 +126,6 @@ const ASKED: { readonly [Name in LimitedQuery]: (at: At) => readonly unknown[] }
   resumeSession: ({ session }) => [session],
   conditionsToday: () => [],
   visitsOnThisWeekday: () => [4],
-  saveConditionsToday: () => [{}],
   saveConditions: ({ session }) => [session, { wet: true }],
   saveStationDistance: ({ session }) => [session, { key: game().stations[0]!.key, distanceM: 3, source: 'typed' }],
   saveNote: ({ session, hidden }) => [session, hidden, 'own', 'changed'],
@@ -216,15 +217,17 @@ test('an assistant sees nothing of the players of other groups, and changes noth
     // Where it counts, it counts nothing.
     if (name === 'logbookCount') expect(answer).toBe(0);
     if (name === 'isPlannedFor' || name === 'hasPlayed') expect(answer).toBe('NotTheirs');
-    expect(answer).not.toMatch?.(/Error$/);
+    // Nothing else goes wrong on the way.
+    if (typeof answer === 'string') expect([name, answer]).not.toEqual([name, expect.stringMatching(/Error$/)]);
   }
   expect(await ofTheirs(at)).toBe(before);
 });
 
 test('a coach who asks the same is shown it, and changes it', async () => {
+  const same = await twoGroups();
   for (const name of queriesOf('assistant') as LimitedQuery[]) {
     if (!SHOWN.includes(name) && !CHANGES.test(name)) continue;
-    const at = await twoGroups();
+    const at = CHANGES.test(name) ? await twoGroups() : same;
     const data = dataOf({ kind: 'coach', academyId: at.actor.academyId, userId: at.actor.userId }) as unknown as Record<
       string,
       (...asked: unknown[]) => Promise<unknown>
@@ -232,6 +235,6 @@ test('a coach who asks the same is shown it, and changes it', async () => {
     const before = CHANGES.test(name) ? await ofTheirs(at) : '';
     const said = plain(await data[name]!(...ASKED[name](at)));
     if (SHOWN.includes(name)) expect([name, said.includes(MARK) || said.includes(at.hidden)]).toEqual([name, true]);
-    else if (name !== 'saveConditionsToday') expect([name, (await ofTheirs(at)) !== before]).toEqual([name, true]);
+    else expect([name, (await ofTheirs(at)) !== before]).toEqual([name, true]);
   }
 });

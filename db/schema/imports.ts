@@ -1,6 +1,6 @@
 import { TABLE_KINDS } from '@/core/imports/fields';
 import { storedMappings } from '@/core/imports/mapping';
-import { foreignKey, integer, json, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { foreignKey, integer, json, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { academyId, at, document } from './columns';
 import { session } from './games';
 
