@@ -1,9 +1,9 @@
 import { createHmac, randomBytes } from 'node:crypto';
-import { linkTo, signIn } from './letters';
+import { linkTo, signIn } from './mails';
 import { makeOwnAcademy, signInTo } from './own-academy';
 import { expect, test } from './test';
 
-/** Everything about getting in that goes by letter, or takes more than a password. */
+/** Everything about getting in that goes by e-mail, or takes more than a password. */
 
 test.use({ storageState: { cookies: [], origins: [] } });
 
@@ -26,7 +26,7 @@ test('the code that this test makes is that of RFC 6238', () => {
   ]);
 });
 
-test('whoever signs up confirms the address by a letter, whose link holds once', async ({ page }) => {
+test('whoever signs up confirms the address by an e-mail, whose link holds once', async ({ page }) => {
   const email = `sorrel-${randomBytes(4).toString('hex')}@test.example`;
   await page.goto('/sign-up');
   await page.getByLabel('Your name').fill('Sorrel Vane');
@@ -37,7 +37,7 @@ test('whoever signs up confirms the address by a letter, whose link holds once',
   const first = await linkTo(page, email, 'Confirm your e-mail address');
   await page.goto('/account');
   await expect(page.getByText('not confirmed yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Send the letter again' }).click();
+  await page.getByRole('button', { name: 'Send the e-mail again' }).click();
   await expect(page.getByText('Sent. Open the link')).toBeVisible();
   await page.goto(first);
   await page.getByRole('button', { name: 'Confirm my address' }).click();
@@ -49,7 +49,7 @@ test('whoever signs up confirms the address by a letter, whose link holds once',
   await expect(page.getByRole('main').getByRole('alert')).toContainText('This link was used before, or has ended.');
 });
 
-test('a forgotten password is chosen anew by a letter: once, and everybody else is signed out', async ({ page, playwright }) => {
+test('a forgotten password is chosen anew by an e-mail: once, and everybody else is signed out', async ({ page, playwright }) => {
   const own = await makeOwnAcademy('Betony');
   const elsewhere = await playwright.request.newContext({ baseURL: process.env.E2E_URL! });
   await signInTo(elsewhere, own);
@@ -66,7 +66,7 @@ test('a forgotten password is chosen anew by a letter: once, and everybody else 
     await page.goto('/forgot');
     await page.getByLabel('E-mail').fill(email);
     await page.getByRole('button', { name: 'Send the link' }).click();
-    await expect(page.getByRole('status')).toContainText(`If ${email} has an account, a letter`);
+    await expect(page.getByRole('status')).toContainText(`If ${email} has an account, an e-mail`);
   }
   const link = await linkTo(page, own.email, 'Choose a new password');
   await expect(page.getByText('to stranger@test.example')).toHaveCount(0);

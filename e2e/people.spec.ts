@@ -1,11 +1,11 @@
 import { randomBytes } from 'node:crypto';
 import type { APIRequestContext } from '@playwright/test';
 import { ask } from './database';
-import { linkTo, signIn } from './letters';
+import { linkTo, signIn } from './mails';
 import { makeOwnAcademy, signInTo } from './own-academy';
 import { expect, test } from './test';
 
-/** Who works in an academy: asked by letter, with what they may do, and with an end. */
+/** Who works in an academy: asked by e-mail, with what they may do, and with an end. */
 
 test.use({ storageState: { cookies: [], origins: [] } });
 
@@ -15,7 +15,7 @@ async function kitOf(request: APIRequestContext, slug: string): Promise<string[]
   return home.kit.players.map(({ name }) => name);
 }
 
-test('an assistant is invited by letter, makes an account, and works there with their group', async ({ page, browser }) => {
+test('an assistant is invited by e-mail, makes an account, and works there with their group', async ({ page, browser }) => {
   const own = await makeOwnAcademy('Lovage');
   await signIn(page, own.email, own.password);
   await page.goto(`/a/${own.slug}/settings`);
@@ -51,7 +51,7 @@ test('an assistant is invited by letter, makes an account, and works there with 
   // An assistant's work is at the green.
   await expect(other).toHaveURL(`/play#academy~${own.slug}`);
   await expect(other.getByRole('link', { name: /Lovage Game/ })).toBeVisible();
-  // The letter reached them: that confirms the address.
+  // The e-mail reached them: that confirms the address.
   expect(await ask('select email_verified as ok from auth_user where email = $1', email)).toEqual([{ ok: true }]);
   await other.goto(link);
   await expect(other.getByRole('main').getByRole('alert')).toContainText('This invitation was taken back, used before, or has ended.');

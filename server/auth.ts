@@ -5,12 +5,12 @@ import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { organization, twoFactor } from 'better-auth/plugins';
 import { PASSWORD_LEAST, PASSWORD_MOST, signUpSchema } from '@/core/people/account';
-import { changedLetter, LINK_HOURS, resetLetter } from '@/core/people/letters';
+import { changedMail, LINK_HOURS, resetMail } from '@/core/people/mails';
 import * as tables from '@/db/schema/auth';
 import { database } from './db';
 import { env } from './env';
 import { ownOrigins } from './front/front.mjs';
-import { sendLetterLater } from './mail/post';
+import { sendMailLater } from './mail/post';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
@@ -40,10 +40,10 @@ function makeAuth() {
       maxPasswordLength: PASSWORD_MOST,
       resetPasswordTokenExpiresIn: LINK_HOURS.reset * 3600,
       revokeSessionsOnPasswordReset: true,
-      sendResetPassword: async ({ user, token }) => sendLetterLater(resetLetter(user, `${env().PUBLIC_URL}/reset#${token}`)),
-      onPasswordReset: async ({ user }) => sendLetterLater(changedLetter(user, 'password', `${env().PUBLIC_URL}/forgot`)),
+      sendResetPassword: async ({ user, token }) => sendMailLater(resetMail(user, `${env().PUBLIC_URL}/reset#${token}`)),
+      onPasswordReset: async ({ user }) => sendMailLater(changedMail(user, 'password', `${env().PUBLIC_URL}/forgot`)),
     },
-    // Of a token that is sent by letter only the hash is kept.
+    // Of a token that is sent by e-mail only the hash is kept.
     verification: { storeIdentifier: 'hashed' },
     // Who tries too often is held up by server/sign-in.ts, which knows who sends.
     rateLimit: { enabled: false },

@@ -1,13 +1,13 @@
 import 'server-only';
 import * as z from 'zod';
 import { codeSchema, forgotSchema, ownPasswordSchema, passwordSchema, resetSchema, signUpSchema } from '@/core/people/account';
-import { changedLetter } from '@/core/people/letters';
+import { changedMail } from '@/core/people/mails';
 import { auth } from './auth';
 import { makeDelays } from './delays';
 import { env } from './env';
 import { doorsEnded } from './live';
 import { sendConfirmation, takeConfirmation } from './mail/confirm';
-import { sendLetterLater } from './mail/post';
+import { sendMailLater } from './mail/post';
 import { isCommon } from './passwords';
 import { makeQuota } from './quota';
 import { log } from './log';
@@ -94,7 +94,7 @@ async function signUp(request: Request): Promise<Response> {
   if (answer.ok) {
     const { user } = (await answer.clone().json()) as { user: { id: string; email: string; name: string } };
     // Somebody can begin without it; the account page sends another.
-    void sendConfirmation(user).catch((error: unknown) => log.error({ err: error }, 'a letter could not be sent'));
+    void sendConfirmation(user).catch((error: unknown) => log.error({ err: error }, 'an e-mail could not be sent'));
   }
   // Whether an address has an account is nobody else's business: it is never said.
   return answer.ok || answer.status >= 500
@@ -128,8 +128,7 @@ type User = { id: string; email: string; name: string };
 
 const userOf = async (request: Request): Promise<User | null> => (await auth().api.getSession({ headers: request.headers }))?.user ?? null;
 const SIGNED_OUT = 'You’re signed out. Sign in again, then carry on here.';
-const tell = (user: User, what: Parameters<typeof changedLetter>[1]) =>
-  sendLetterLater(changedLetter(user, what, `${env().PUBLIC_URL}/account`));
+const tell = (user: User, what: Parameters<typeof changedMail>[1]) => sendMailLater(changedMail(user, what, `${env().PUBLIC_URL}/account`));
 
 /** Has the library do what takes the user's own password: wrong ones hold up. */
 async function knowing(request: Request, password: string, asked: object, then: (user: User) => void = () => {}): Promise<Response> {
@@ -197,18 +196,18 @@ async function secondStep(request: Request): Promise<Response> {
   );
 }
 
-/** Letters that one sender has sent, and that go to one address, in an hour. */
-const lettersBy = makeQuota('letters-by', { most: 30, windowMs: 60 * 60_000 });
-const lettersTo = makeQuota('letters-to', { most: 5, windowMs: 60 * 60_000 });
-const TOO_MANY_LETTERS = () =>
-  refuse(429, 'WAIT', 'Too many letters were asked for. Look in your mail, or wait an hour.', { 'retry-after': '3600' });
+/** E-mails that one sender has sent, and that go to one address, in an hour. */
+const mailsBy = makeQuota('mails-by', { most: 30, windowMs: 60 * 60_000 });
+const mailsTo = makeQuota('mails-to', { most: 5, windowMs: 60 * 60_000 });
+const TOO_MANY_MAILS = () =>
+  refuse(429, 'WAIT', 'Too many e-mails were asked for. Look in your inbox, or wait an hour.', { 'retry-after': '3600' });
 
 /** Sends a link for a new password, if there is such an account: which is not said. */
 async function forgot(request: Request): Promise<Response> {
   const read = forgotSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
   const email = read.data.email.toLowerCase();
-  if (!(await lettersBy(senderOf(request.headers), 1)) || !(await lettersTo(email, 1))) return TOO_MANY_LETTERS();
+  if (!(await mailsBy(senderOf(request.headers), 1)) || !(await mailsTo(email, 1))) return TOO_MANY_MAILS();
   const answer = await handle(request, '/api/auth/request-password-reset', { email });
   return answer.ok ? Response.json({ sent: true }) : answer;
 }
@@ -216,7 +215,7 @@ async function forgot(request: Request): Promise<Response> {
 const token = z.string().min(1).max(200);
 const ENDED = 'This link was used before, or has ended. Ask for a new one.';
 
-/** Takes a new password with the link of a letter; whoever was signed in is signed out everywhere. */
+/** Takes a new password with the link of an e-mail; whoever was signed in is signed out everywhere. */
 async function reset(request: Request): Promise<Response> {
   const read = resetSchema.extend({ token }).safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
@@ -226,20 +225,20 @@ async function reset(request: Request): Promise<Response> {
   return answer.ok || answer.status >= 500 ? answer : refuse(400, 'LINK_ENDED', ENDED);
 }
 
-/** Takes the link of the letter with which somebody says that an address is theirs. */
+/** Takes the link of the e-mail with which somebody says that an address is theirs. */
 async function confirm(request: Request): Promise<Response> {
   const read = z.object({ token }).safeParse(await bodyOf(request));
   return read.success && (await takeConfirmation(read.data.token)) ? Response.json({ confirmed: true }) : refuse(400, 'LINK_ENDED', ENDED);
 }
 
-/** Sends that letter again. */
+/** Sends that e-mail again. */
 async function confirmAgain(request: Request): Promise<Response> {
   const user = await userOf(request);
   if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
-  if (!(await lettersTo(user.email, 1))) return TOO_MANY_LETTERS();
+  if (!(await mailsTo(user.email, 1))) return TOO_MANY_MAILS();
   const sent = await sendConfirmation(user).then(
     () => true,
-    (error: unknown) => (log.error({ err: error }, 'a letter could not be sent'), false),
+    (error: unknown) => (log.error({ err: error }, 'an e-mail could not be sent'), false),
   );
-  return sent ? Response.json({ sent }) : refuse(502, 'NOT_SENT', 'The letter couldn’t be sent. Try again later.');
+  return sent ? Response.json({ sent }) : refuse(502, 'NOT_SENT', 'The e-mail couldn’t be sent. Try again later.');
 }

@@ -82,7 +82,7 @@ export const settingsSchema = z.strictObject({
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
-/** The part of an address that names an academy: "Lantern Hollow!" is "lantern-hollow"; letters without a Latin form are left out. */
+/** The part of an address that names an academy: "Lantern Hollow!" is "lantern-hollow"; e-mails without a Latin form are left out. */
 export function slugOf(name: string): string {
   const slug = name
     .normalize('NFKD')

@@ -7,7 +7,7 @@ import { useReady } from '../form/use-ready';
 import { authCall } from './auth-call';
 import { useFragment } from './use-fragment';
 
-/** Takes the link of the letter that confirms an address: by a press, since mail programs open links by themselves. */
+/** Takes the link of the e-mail that confirms an address: by a press, since mail programs open links by themselves. */
 export function ConfirmPanel() {
   const token = useFragment();
   const ready = useReady();
@@ -28,7 +28,7 @@ export function ConfirmPanel() {
     );
   return (
     <div className="d-grid gap-3">
-      <p className="m-0">This says that the letter reached you.</p>
+      <p className="m-0">This shows that our e-mail reached you.</p>
       {state !== null && state !== 'asking' && (
         <p role="alert" className="m-0 fw-semibold text-danger">
           {state.wrong} <Link href="/account">Your account</Link>

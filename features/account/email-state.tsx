@@ -10,7 +10,7 @@ export function EmailState({ email, confirmed }: { email: string; confirmed: boo
   const send = async () => {
     setSaid('Sending …');
     const answer = await authCall('send-confirmation', {});
-    setSaid(answer.ok ? 'Sent. Open the link in the letter.' : answer.fields['']!);
+    setSaid(answer.ok ? 'Sent. Open the link in it.' : answer.fields['']!);
   };
   return (
     <section aria-labelledby="email">
@@ -21,7 +21,7 @@ export function EmailState({ email, confirmed }: { email: string; confirmed: boo
       {!confirmed && (
         <div className="d-flex flex-wrap gap-3 align-items-center">
           <Button variant="outline-dark" onClick={() => void send()}>
-            Send the letter again
+            Send the e-mail again
           </Button>
           <span role="status">{said}</span>
         </div>

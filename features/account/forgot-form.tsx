@@ -26,7 +26,7 @@ export function ForgotForm() {
     return (
       <>
         <p role="status">
-          If <b>{sentTo}</b> has an account, a letter with a link is on its way. The link works for an hour.
+          If <b>{sentTo}</b> has an account, an e-mail with a link is on its way. The link works for an hour.
         </p>
         <p>Nothing there after a few minutes? Look among the spam, and check the address.</p>
         <Link href="/sign-in">Back to signing in</Link>

@@ -13,7 +13,7 @@ import { authCall } from './auth-call';
 import { PasswordField } from './password-field';
 import { useFragment } from './use-fragment';
 
-/** Takes a new password from whoever opened the link of a letter. */
+/** Takes a new password from whoever opened the link of an e-mail. */
 export function ResetForm() {
   const token = useFragment();
   const form = useForm({ resolver: zodResolver(resetSchema), defaultValues: { newPassword: '' } });
@@ -36,7 +36,7 @@ export function ResetForm() {
   if (token === '')
     return (
       <p role="alert">
-        This link isn’t complete. Open it from the letter again, or <Link href="/forgot">ask for a new one</Link>.
+        This link isn’t complete. Open it from the e-mail again, or <Link href="/forgot">ask for a new one</Link>.
       </p>
     );
   return (

@@ -92,7 +92,7 @@ export async function AccountRoom() {
   const now = new Date();
   return (
     <AccountPage title="Your account" wide>
-      <p>
+      <p className="mb-4">
         {user.name} · <Link href="/">Back to work</Link>
       </p>
       <div className={styles.parts}>
@@ -111,16 +111,16 @@ export async function AccountRoom() {
   );
 }
 
-/** The letters that the demo would have sent. */
+/** The e-mails that the demo would have sent. */
 export async function OutboxRoom() {
-  const letters = await readOutbox();
-  if (!letters) notFound();
+  const mails = await readOutbox();
+  if (!mails) notFound();
   return (
     <AccountPage title="Outbox" wide>
-      <p>The demo sends no letters: whatever it would have sent is here, the newest first.</p>
-      {letters.length === 0 && <p className="empty">No letters yet.</p>}
-      {letters.map(({ name, at, to, subject, text }) => (
-        <article key={name} className={styles.letter} aria-label={subject}>
+      <p>The demo sends no e-mail. What it would have sent is here, newest first.</p>
+      {mails.length === 0 && <p className="empty">Nothing yet.</p>}
+      {mails.map(({ name, at, to, subject, text }) => (
+        <article key={name} className={styles.mail} aria-label={subject}>
           <h2>{subject}</h2>
           <p className="small-print">
             to {to}, {sayMoment(at, 'UTC')} (UTC)

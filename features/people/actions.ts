@@ -5,11 +5,11 @@ import { addDays } from 'date-fns';
 import * as z from 'zod';
 import { INVITATION_DAYS, INVITED_ROLES, invitationSchema } from '@/core/people/invitation';
 import { groupSchema } from '@/core/people/group';
-import { invitationLetter } from '@/core/people/letters';
+import { invitationMail } from '@/core/people/mails';
 import { signedIn } from '@/server/actor';
 import { env } from '@/server/env';
 import { log } from '@/server/log';
-import { sendLetter } from '@/server/mail/post';
+import { sendMail } from '@/server/mail/post';
 import { makeQuota } from '@/server/quota';
 import { newToken } from '@/server/token';
 import { atDesk, atOwnersDesk, DONE, id } from '../form/at-desk';
@@ -19,7 +19,7 @@ import { refused } from '../form/result';
 const account = z.string().min(1).max(100);
 const asked = makeQuota('invitations', { most: 50, windowMs: 24 * 3_600_000 });
 
-/** Asks somebody by letter to work in the academy; asked again, only the last letter holds. */
+/** Asks somebody by e-mail to work in the academy; asked again, only the last e-mail holds. */
 export const inviteAction = atOwnersDesk([invitationSchema], async ({ data, academy }, invited) => {
   const user = await signedIn();
   if (!user?.emailVerified) return refused('Confirm your own e-mail address first: see your account.');
@@ -29,17 +29,17 @@ export const inviteAction = atOwnersDesk([invitationSchema], async ({ data, acad
   const expiresAt = addDays(new Date(), INVITATION_DAYS);
   if (!(await data.keepInvitation({ invitationId, ...invited, tokenHash: hash, expiresAt })))
     return { ok: false as const, fields: { email: 'Whoever has this address works here already.' } };
-  const letter = invitationLetter(
+  const mail = invitationMail(
     invited.email,
     { academy: academy.name, by: user.name, role: invited.role },
     `${env().PUBLIC_URL}/join#${token}`,
   );
   try {
-    await sendLetter(letter);
+    await sendMail(mail);
   } catch (error) {
-    log.error({ err: error }, 'a letter could not be sent');
+    log.error({ err: error }, 'an e-mail could not be sent');
     await data.revokeInvitation(invitationId);
-    return refused('The letter couldn’t be sent, so nobody is invited. Try again later.');
+    return refused('The e-mail couldn’t be sent, so nobody is invited. Try again later.');
   }
   return DONE;
 });

@@ -13,7 +13,7 @@ import { inviteAction } from './actions';
 
 type Props = { slug: string; groups: readonly { groupId: string; name: string }[] };
 
-/** Asks somebody by letter to work in the academy. */
+/** Asks somebody by e-mail to work in the academy. */
 export function InviteForm({ slug, groups }: Props) {
   const form = useForm<InvitationForm>({
     resolver: zodResolver(invitationSchema),

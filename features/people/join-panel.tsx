@@ -70,7 +70,7 @@ export function JoinPanel() {
       {signedInAs !== null && signedInAs !== email && (
         <>
           <p className="m-0">
-            The letter went to <b>{email}</b>, and you’re signed in as {signedInAs}.
+            The invitation went to <b>{email}</b>, and you’re signed in as {signedInAs}.
           </p>
           <Button variant="outline-dark" onClick={() => void out()}>
             Sign out, and go on as {email}

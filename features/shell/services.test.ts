@@ -13,7 +13,7 @@ jest.mock('@/server/limiter', () => {
 jest.mock('better-auth/next-js', () => ({ nextCookies: () => ({ id: 'next-cookies' }) }));
 
 jest.mock('@/server/mail/confirm', () => ({ sendConfirmation: async () => undefined, takeConfirmation: async () => false }));
-jest.mock('@/server/mail/post', () => ({ sendLetterLater: () => undefined }));
+jest.mock('@/server/mail/post', () => ({ sendMailLater: () => undefined }));
 
 /** What is open of the library, with what is sent there. */
 const account = { name: 'Ana', email: 'ana@club.example', password: 'seven-paces-out' };

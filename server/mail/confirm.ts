@@ -1,10 +1,10 @@
 import 'server-only';
 import { randomBytes } from 'node:crypto';
 import { addHours } from 'date-fns';
-import { confirmLetter, LINK_HOURS } from '@/core/people/letters';
+import { confirmMail, LINK_HOURS } from '@/core/people/mails';
 import { auth } from '../auth';
 import { env } from '../env';
-import { sendLetter } from './post';
+import { sendMail } from './post';
 
 /** The name under which the sign-in library keeps a token: it keeps its hash only. */
 const nameOf = (token: string) => `confirm-email:${token}`;
@@ -15,7 +15,7 @@ export async function sendConfirmation(user: { id: string; email: string; name: 
   const { internalAdapter } = await auth().$context;
   const expiresAt = addHours(new Date(), LINK_HOURS.confirm);
   await internalAdapter.createVerificationValue({ identifier: nameOf(token), value: `${user.id} ${user.email}`, expiresAt });
-  await sendLetter(confirmLetter(user, `${env().PUBLIC_URL}/confirm#${token}`));
+  await sendMail(confirmMail(user, `${env().PUBLIC_URL}/confirm#${token}`));
 }
 
 /** Takes such a token; false where it holds no more, or the account has another address by now. */

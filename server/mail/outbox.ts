@@ -5,12 +5,12 @@ import PostalMime from 'postal-mime';
 import { env } from '../env';
 import { outboxFolder } from './post';
 
-/** A letter of the outbox. */
+/** An e-mail of the outbox. */
 export type Sent = { name: string; at: Date; to: string; subject: string; text: string };
 
 const MOST = 50;
 
-/** The letters that the demo did not send, the newest first; null where this is no demo, whose letters are for nobody else to read. */
+/** The e-mails that the demo did not send, the newest first; null where this is no demo, whose e-mails are for nobody else to read. */
 export async function readOutbox(): Promise<Sent[] | null> {
   if (env().DEMO !== 'yes' || env().SMTP_URL) return null;
   const folder = outboxFolder();

@@ -7,7 +7,7 @@ import PostalMime from 'postal-mime';
 import { SMTPServer } from 'smtp-server';
 
 const folder = mkdtempSync(join(tmpdir(), 'inch-mail-'));
-const letter = { to: 'ana@club.example', subject: 'A new password – now', text: 'Hello Ana,\n\nhttps://golf.example/reset#ab=cd\n' };
+const mail = { to: 'ana@club.example', subject: 'A new password – now', text: 'Hello Ana,\n\nhttps://golf.example/reset#ab=cd\n' };
 
 beforeEach(() => {
   jest.resetModules();
@@ -18,9 +18,9 @@ beforeEach(() => {
 });
 afterAll(() => rmSync(folder, { recursive: true }));
 
-test('without a mail server a letter is a file that only its owner reads, and only the demo shows it', async () => {
-  const { sendLetter } = await import('./post');
-  await sendLetter(letter);
+test('without a mail server an e-mail is a file that only its owner reads, and only the demo shows it', async () => {
+  const { sendMail } = await import('./post');
+  await sendMail(mail);
   const [name] = readdirSync(join(folder, 'outbox'));
   expect(name).toMatch(/^\d{4}-\d\d-\d\dT[\d.-]+Z-[0-9a-f]{8}\.eml$/);
   const path = join(folder, 'outbox', name!);
@@ -30,7 +30,7 @@ test('without a mail server a letter is a file that only its owner reads, and on
   jest.resetModules();
   process.env.DEMO = 'yes';
   const shown = await (await import('./outbox')).readOutbox();
-  expect(shown).toEqual([{ name, at: expect.any(Date), to: letter.to, subject: letter.subject, text: letter.text }]);
+  expect(shown).toEqual([{ name, at: expect.any(Date), to: mail.to, subject: mail.subject, text: mail.text }]);
 });
 
 test('with a mail server it is sent there, and a line break in an address starts no other header', async () => {
@@ -46,17 +46,17 @@ test('with a mail server it is sent there, and a line break in an address starts
   });
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
   process.env.SMTP_URL = `smtp://127.0.0.1:${(server.server.address() as AddressInfo).port}`;
-  const { sendLetter } = await import('./post');
-  await sendLetter(letter);
-  await sendLetter({ ...letter, subject: 'Hello\r\nBcc: eve@evil.example' }).catch(() => undefined);
+  const { sendMail } = await import('./post');
+  await sendMail(mail);
+  await sendMail({ ...mail, subject: 'Hello\r\nBcc: eve@evil.example' }).catch(() => undefined);
   await new Promise<void>((closed) => server.close(closed));
   const { from, to, subject, text } = await PostalMime.parse(got[0]!);
-  expect([from?.address, to?.[0]?.address, subject, text]).toEqual(['golf@club.example', letter.to, letter.subject, letter.text]);
+  expect([from?.address, to?.[0]?.address, subject, text]).toEqual(['golf@club.example', mail.to, mail.subject, mail.text]);
   for (const one of got) expect(one).not.toMatch(/^Bcc:/im);
 });
 
 test('a mail server that is not there is an error', async () => {
   process.env.SMTP_URL = 'smtp://127.0.0.1:9';
-  const { sendLetter } = await import('./post');
-  await expect(sendLetter(letter)).rejects.toThrow();
+  const { sendMail } = await import('./post');
+  await expect(sendMail(mail)).rejects.toThrow();
 });

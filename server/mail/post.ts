@@ -3,11 +3,11 @@ import { randomBytes } from 'node:crypto';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createTransport } from 'nodemailer';
-import type { Letter } from '@/core/people/letters';
+import type { Mail } from '@/core/people/mails';
 import { env } from '../env';
 import { log } from '../log';
 
-/** Where letters are kept that no mail server sends. */
+/** Where e-mails are kept that no mail server sends. */
 export const outboxFolder = () => join(env().INCH_DATA, 'outbox');
 
 /** A mail server that does not answer is given up after so long. */
@@ -18,10 +18,10 @@ const bySmtp = (url: string) =>
   createTransport({ url, connectionTimeout: PATIENCE_MS, greetingTimeout: PATIENCE_MS, socketTimeout: PATIENCE_MS });
 
 /**
- * Sends a letter through the mail server of the settings; without one it is written to the data folder as an .eml file, which any mail program opens.
+ * Sends an e-mail through the mail server of the settings; without one it is written to the data folder as an .eml file, which any mail program opens.
  * @throws Error where it could not be sent
  */
-export async function sendLetter({ to, subject, text }: Letter): Promise<void> {
+export async function sendMail({ to, subject, text }: Mail): Promise<void> {
   const { SMTP_URL, MAIL_FROM } = env();
   const message = { from: MAIL_FROM, to: { name: '', address: to }, subject, text };
   if (SMTP_URL) {
@@ -36,6 +36,6 @@ export async function sendLetter({ to, subject, text }: Letter): Promise<void> {
 }
 
 /** The same without waiting, where how long it takes must not tell whether there is such an account; what fails is in the log. */
-export function sendLetterLater(letter: Letter): void {
-  void sendLetter(letter).catch((error: unknown) => log.error({ err: error }, 'a letter could not be sent'));
+export function sendMailLater(mail: Mail): void {
+  void sendMail(mail).catch((error: unknown) => log.error({ err: error }, 'an e-mail could not be sent'));
 }

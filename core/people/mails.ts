@@ -1,9 +1,9 @@
 import { INVITATION_DAYS, ROLE_WORDS, type InvitedRole } from './invitation';
 
-/** A letter by e-mail: plain text, each paragraph a line of its own. */
-export type Letter = { to: string; subject: string; text: string };
+/** An e-mail: plain text, each paragraph a line of its own. */
+export type Mail = { to: string; subject: string; text: string };
 
-const letter = (to: string, subject: string, paragraphs: readonly string[]): Letter => ({
+const mail = (to: string, subject: string, paragraphs: readonly string[]): Mail => ({
   to,
   subject,
   text: `${paragraphs.join('\n\n')}\n`,
@@ -11,12 +11,12 @@ const letter = (to: string, subject: string, paragraphs: readonly string[]): Let
 
 type To = { email: string; name: string };
 
-/** How long the link of each letter holds, in hours. */
+/** How long the link of each mail holds, in hours. */
 export const LINK_HOURS = { confirm: 24, reset: 1 } as const;
 
 /** Asks somebody who made an account to say that the address is theirs. @param link holds once */
-export function confirmLetter({ email, name }: To, link: string): Letter {
-  return letter(email, 'Confirm your e-mail address', [
+export function confirmMail({ email, name }: To, link: string): Mail {
+  return mail(email, 'Confirm your e-mail address', [
     `Hello ${name},`,
     'Open this link to confirm your e-mail address:',
     link,
@@ -25,8 +25,8 @@ export function confirmLetter({ email, name }: To, link: string): Letter {
 }
 
 /** Lets somebody who forgot their password choose another. @param link holds once */
-export function resetLetter({ email, name }: To, link: string): Letter {
-  return letter(email, 'Choose a new password', [
+export function resetMail({ email, name }: To, link: string): Mail {
+  return mail(email, 'Choose a new password', [
     `Hello ${name},`,
     'Open this link to choose a new password:',
     link,
@@ -35,12 +35,12 @@ export function resetLetter({ email, name }: To, link: string): Letter {
 }
 
 /** Asks somebody to work in an academy. @param link holds once */
-export function invitationLetter(
+export function invitationMail(
   email: string,
   { academy, by, role }: { academy: string; by: string; role: InvitedRole },
   link: string,
-): Letter {
-  return letter(email, `${by} invites you to ${academy}`, [
+): Mail {
+  return mail(email, `${by} invites you to ${academy}`, [
     'Hello,',
     `${by} asks you to join ${academy} as ${role === 'coach' ? 'a coach' : 'an assistant'}: ${ROLE_WORDS[role]}.`,
     'Open this link to join:',
@@ -50,13 +50,13 @@ export function invitationLetter(
 }
 
 /** Tells somebody that the way in to their account was changed, so that they hear of it if it was not them. */
-export function changedLetter({ email, name }: To, what: 'password' | 'codes on' | 'codes off', link: string): Letter {
+export function changedMail({ email, name }: To, what: 'password' | 'codes on' | 'codes off', link: string): Mail {
   const said = {
     password: 'Your password was changed.',
     'codes on': 'Signing in to your account now takes a code as well as your password.',
     'codes off': 'Signing in to your account now takes your password only, without a code.',
   }[what];
-  return letter(email, said.slice(0, -1), [
+  return mail(email, said.slice(0, -1), [
     `Hello ${name},`,
     said,
     `If that wasn’t you, choose a new password now, and end the sign-ins you don’t know: ${link}`,

@@ -1,17 +1,17 @@
 import type { Page } from '@playwright/test';
 import { expect } from './test';
 
-/** The link of the newest letter to an address with such a subject, as the demo shows it. */
+/** The link of the newest e-mail to an address with such a subject, as the demo shows it. */
 export async function linkTo(page: Page, address: string, subject: string): Promise<string> {
-  const letter = page
+  const mail = page
     .getByRole('article', { name: subject })
     .filter({ hasText: `to ${address}` })
     .first();
   await expect(async () => {
     await page.goto('/outbox');
-    await expect(letter).toBeVisible({ timeout: 1000 });
+    await expect(mail).toBeVisible({ timeout: 1000 });
   }).toPass();
-  return (await letter.getByRole('link').getAttribute('href'))!;
+  return (await mail.getByRole('link').getAttribute('href'))!;
 }
 
 /** Signs in with what is typed. */
