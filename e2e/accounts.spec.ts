@@ -1,4 +1,5 @@
 import { createHmac, randomBytes } from 'node:crypto';
+import { ask } from './database';
 import { linkTo, signIn } from './mails';
 import { makeOwnAcademy, signInTo } from './own-academy';
 import { expect, test } from './test';
@@ -66,24 +67,28 @@ test('a forgotten password is chosen anew by an e-mail: once, and everybody else
     await page.goto('/forgot');
     await page.getByLabel('E-mail').fill(email);
     await page.getByRole('button', { name: 'Send the link' }).click();
-    await expect(page.getByRole('status')).toContainText(`If ${email} has an account, an e-mail`);
+    await expect(page.getByRole('status')).toContainText(`If ${email} has an account, we’ve sent an e-mail`);
   }
   const link = await linkTo(page, own.email, 'Choose a new password');
   await expect(page.getByText('to stranger@test.example')).toHaveCount(0);
+  // What the link opens with is kept nowhere.
+  const token = new URL(link).hash.slice(1);
+  expect(token).toMatch(/^\w{24,}$/);
+  expect(await ask("select 1 from auth_verification where identifier || value like '%' || $1 || '%'", token)).toEqual([]);
   await page.goto(link);
   await page.getByLabel('New password').fill('password123');
-  await page.getByRole('button', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByText(/Too many people use this password/)).toBeVisible();
   await page.getByLabel('New password').fill('a-quite-other-word');
-  await page.getByRole('button', { name: 'Change it' }).click();
-  await expect(page.getByText('Your new password holds')).toBeVisible();
+  await page.getByRole('button', { name: 'Change password' }).click();
+  await expect(page.getByText('Password changed.')).toBeVisible();
   expect(await home()).toBe(401);
   await linkTo(page, own.email, 'Your password was changed');
 
   await page.goto(link);
   await page.reload();
   await page.getByLabel('New password').fill('yet-another-long-word');
-  await page.getByRole('button', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByRole('main').getByRole('alert')).toContainText('This link was used before, or has ended.');
   await signIn(page, own.email, 'a-quite-other-word');
   await expect(page).toHaveURL(`/a/${own.slug}`);
@@ -95,31 +100,31 @@ test('signing in with a code, a recovery code once, and without again', async ({
   await signIn(page, own.email, own.password);
   await expect(page).toHaveURL(`/a/${own.slug}`);
   await page.goto(`/a/${own.slug}/settings`);
-  await page.getByRole('link', { name: 'your account' }).click();
-  const step = page.getByRole('region', { name: 'A code when you sign in' });
+  await page.getByRole('link', { name: /^Password, two-step/ }).click();
+  const step = page.getByRole('region', { name: 'Two-step sign-in' });
   const ask = async (button: string, password: string, then: string) => {
     await step.getByRole('button', { name: button }).click();
     await step.getByLabel('Your password').fill(password);
     await step.getByRole('button', { name: then }).click();
   };
-  await ask('Turn on codes', 'wrong', 'Go on');
+  await ask('Turn on two-step sign-in', 'wrong', 'Continue');
   await expect(step.getByText('That’s not your password.')).toBeVisible();
   await step.getByLabel('Your password').fill(own.password);
-  await step.getByRole('button', { name: 'Go on' }).click();
+  await step.getByRole('button', { name: 'Continue' }).click();
   await expect(step.getByRole('img', { name: 'The key for your app' })).toBeVisible();
   const secret = (await step.locator('code').innerText()).replaceAll(/\s/g, '');
   await step.getByLabel('Code').fill('12345');
-  await step.getByRole('button', { name: 'Turn on codes' }).click();
-  await expect(step.getByText(/Enter the six figures/)).toBeVisible();
+  await step.getByRole('button', { name: 'Turn on', exact: true }).click();
+  await expect(step.getByText(/Enter the six digits/)).toBeVisible();
   await step.getByLabel('Code').fill(codeOf(secret, Date.now() - 3_600_000));
-  await step.getByRole('button', { name: 'Turn on codes' }).click();
+  await step.getByRole('button', { name: 'Turn on', exact: true }).click();
   await expect(step.getByText('That code isn’t right, or has run out.')).toBeVisible();
   await step.getByLabel('Code').fill(codeOf(secret));
-  await step.getByRole('button', { name: 'Turn on codes' }).click();
-  await expect(step.getByText('Keep these recovery codes.')).toBeVisible();
+  await step.getByRole('button', { name: 'Turn on', exact: true }).click();
+  await expect(step.getByText('Save these recovery codes.')).toBeVisible();
   const recovery = await step.getByRole('listitem').allInnerTexts();
   expect(recovery).toHaveLength(10);
-  await step.getByRole('button', { name: 'I’ve kept them' }).click();
+  await step.getByRole('button', { name: 'I’ve saved them' }).click();
   await expect(step.getByText(/^On:/)).toBeVisible();
 
   const out = () => page.context().clearCookies();
@@ -157,12 +162,43 @@ test('signing in with a code, a recovery code once, and without again', async ({
   await expect(page).toHaveURL(`/a/${own.slug}`);
 
   await page.goto('/account');
-  await ask('Turn off codes', own.password, 'Turn off codes');
-  await expect(step.getByRole('button', { name: 'Turn on codes' })).toBeVisible();
+  await ask('Turn off', own.password, 'Turn off');
+  await expect(step.getByRole('button', { name: 'Turn on two-step sign-in' })).toBeVisible();
   await out();
   await signIn(page, own.email, own.password);
   await expect(page).toHaveURL(`/a/${own.slug}`);
-  await linkTo(page, own.email, 'Signing in to your account now takes your password only, without a code');
+  await linkTo(page, own.email, 'Two-step sign-in was turned off for your account');
+});
+
+test('whoever guesses codes has to wait, with a new sign-in too; the address they come from is not kept', async ({ page }) => {
+  const own = await makeOwnAcademy('Tansy');
+  const post = (path: string, data: object) =>
+    page.request.post(`/api/auth/${path}`, { headers: { origin: process.env.E2E_URL!, 'x-forwarded-for': '198.51.100.44' }, data });
+  const start = () => post('sign-in/email', { email: own.email, password: own.password });
+  await start();
+  const { totpURI } = (await (await post('two-factor/enable', { password: own.password })).json()) as { totpURI: string };
+  const secret = new URL(totpURI).searchParams.get('secret')!;
+  expect((await post('two-factor/verify', { code: codeOf(secret), trustDevice: false })).status()).toBe(200);
+  expect(
+    await ask(
+      'select 1 from auth_session where user_id in (select id from auth_user where email = $1) and ip_address is not null',
+      own.email,
+    ),
+  ).toEqual([]);
+  const wrong = codeOf(secret, Date.now() - 7_200_000);
+  const answers: string[] = [];
+  for (let tries = 0; tries < 14; tries++) {
+    if (tries % 4 === 0) {
+      await page.context().clearCookies();
+      await start();
+    }
+    answers.push(((await (await post('two-factor/verify', { code: wrong, trustDevice: false })).json()) as { code: string }).code);
+  }
+  expect(answers).toEqual([...Array<string>(10).fill('WRONG_CODE'), ...Array<string>(4).fill('WAIT')]);
+  // The right code waits as well.
+  await page.context().clearCookies();
+  await start();
+  expect((await post('two-factor/verify', { code: codeOf(secret), trustDevice: false })).status()).toBe(429);
 });
 
 test('where one is signed in is listed, and each can be ended', async ({ page, playwright }) => {

@@ -13,9 +13,8 @@ import { green } from '../core/testing/make-green';
 import { hourOf } from '../core/testing/make-hour';
 import { PLAIN_REPORT } from '../core/testing/make-report';
 import { weeksOf } from '../core/testing/make-weeks';
-import { hashPassword } from 'better-auth/crypto';
 import { openDb } from '../db/client';
-import { authAccount, authMember, authUser } from '../db/schema';
+import { authMember } from '../db/schema';
 import { saveGame } from '../db/queries/games';
 import { saveGroup } from '../db/queries/groups';
 import { keepInvitation } from '../db/queries/invitations';
@@ -30,7 +29,7 @@ import { keepToken } from '../db/queries/tokens';
 import { startSession } from '../db/queries/sessions';
 import { takeIn } from '../db/queries/take-in';
 import { saveWeeks } from '../db/queries/weeks';
-import { addAcademy } from '../scripts/demo-data';
+import { addAcademy, addAccount } from '../scripts/demo-data';
 import { ask } from './database';
 
 /** Fills an academy up to so many players, and gives it the demo's practice green. @returns the id of the green */
@@ -129,12 +128,9 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
     };
     const expiresAt = new Date(Date.now() + 86_400_000);
     const [link, reader, report, key, invited] = [secret(), secret(), secret(), secret(), secret()];
-    const helperId = `${academyId}-helper`;
-    await db.insert(authUser).values({ id: helperId, name: `${name} Helper`, email: `helper-${email}`, emailVerified: true });
+    const helperEmail = `helper-${email}`;
+    const helperId = await addAccount(db, { name: `${name} Helper`, email: helperEmail, password: PASSWORD });
     await db.insert(authMember).values({ id: helperId, organizationId: academyId, userId: helperId, role: 'assistant' });
-    await db
-      .insert(authAccount)
-      .values({ id: helperId, accountId: helperId, providerId: 'credential', userId: helperId, password: await hashPassword(PASSWORD) });
     await saveGroup(db, actor, groupId!, { name: `${name} Group`, playerIds: [playerId!], userIds: [helperId] });
     await keepInvitation(db, actor, {
       ...{ invitationId: invitationId!, email: `invited-${email}`, role: 'assistant', groupIds: [groupId!] },
@@ -184,7 +180,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       key: key.token,
       invitationToken: invited.token,
       helperId,
-      helperEmail: `helper-${email}`,
+      helperEmail,
     };
   } finally {
     await pool.end();

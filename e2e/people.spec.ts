@@ -19,7 +19,7 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   const own = await makeOwnAcademy('Lovage');
   await signIn(page, own.email, own.password);
   await page.goto(`/a/${own.slug}/settings`);
-  await page.getByRole('link', { name: 'who works here' }).click();
+  await page.getByRole('link', { name: /^Invite somebody/ }).click();
   await expect(page.getByText('Lovage Helper')).toBeVisible();
   const email = `lovage-${randomBytes(4).toString('hex')}@test.example`;
   const invite = page.getByRole('region', { name: 'Invite somebody' });
@@ -28,7 +28,7 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   // Whoever works here is not asked again.
   await invite.getByLabel('E-mail').fill(own.email);
   await invite.getByRole('button', { name: 'Send the invitation' }).click();
-  await expect(invite.getByText('Whoever has this address works here already.')).toBeVisible();
+  await expect(invite.getByText('Somebody with this address is here already.')).toBeVisible();
   await invite.getByLabel('E-mail').fill(email.toUpperCase());
   await invite.getByLabel(/^assistant/).check();
   await invite.getByLabel('Lovage Group').check();
@@ -54,7 +54,7 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   // The e-mail reached them: that confirms the address.
   expect(await ask('select email_verified as ok from auth_user where email = $1', email)).toEqual([{ ok: true }]);
   await other.goto(link);
-  await expect(other.getByRole('main').getByRole('alert')).toContainText('This invitation was taken back, used before, or has ended.');
+  await expect(other.getByRole('main').getByRole('alert')).toContainText('This invitation was cancelled, used before, or has ended.');
   // At the green they are with their group, and with nobody else.
   expect(await kitOf(other.request, own.slug)).toEqual(['Lovage Player']);
   await other.close();
@@ -64,7 +64,7 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   await expect(list).toContainText('looks after Lovage Group');
 });
 
-test('an invitation is for whoever has that address, and can be taken back', async ({ page }) => {
+test('an invitation is for whoever has that address, and can be cancelled', async ({ page }) => {
   const [own, other] = [await makeOwnAcademy('Hyssop'), await makeOwnAcademy('Savory')];
   const link = `/join#${own.invitationToken}`;
   await signIn(page, other.email, other.password);
@@ -75,14 +75,14 @@ test('an invitation is for whoever has that address, and can be taken back', asy
     headers: { authorization: `Bearer ${own.invitationToken}`, origin: process.env.E2E_URL! },
   });
   expect(answer.status()).toBe(401);
-  await page.getByRole('button', { name: /^Sign out, and go on/ }).click();
+  await page.getByRole('button', { name: /^Sign out and continue/ }).click();
   await expect(page.getByRole('link', { name: 'Make an account' })).toBeVisible();
   await signIn(page, own.email, own.password);
   await page.goto(`/a/${own.slug}/settings/people`);
-  await page.getByRole('button', { name: /^Take back the invitation/ }).click();
-  await expect(page.getByText('Invited, not here yet')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Cancel the invitation/ }).click();
+  await expect(page.getByText('Invitations sent')).toHaveCount(0);
   await page.goto(link);
-  await expect(page.getByRole('main').getByRole('alert')).toContainText('taken back');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('cancelled');
 });
 
 test('a role is changed, somebody removed, the academy handed over and left; each at once', async ({ page, playwright }) => {
@@ -115,7 +115,7 @@ test('a role is changed, somebody removed, the academy handed over and left; eac
   await page.getByRole('button', { name: 'Leave Academy Angelica …' }).click();
   await page.getByLabel(/^Type Academy Angelica to leave/).fill('Academy Angelica');
   await page.getByRole('button', { name: 'Leave', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Where you work' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Your academies' })).toHaveCount(0);
   expect((await page.request.get(`/api/v1/home?academy=${own.slug}`)).status()).toBe(404);
   expect(await desk()).toBe(200);
   await helper.dispose();
@@ -147,12 +147,12 @@ test('groups are made, changed and removed, and players are found by them', asyn
   await page.getByRole('link', { name: 'Groups', exact: true }).click();
   const groups = page.getByRole('main').getByRole('listitem');
   await expect(groups.filter({ hasText: 'Chervil Group' })).toContainText('looked after by Chervil Helper');
-  await page.getByRole('button', { name: 'Make a group' }).click();
-  await page.getByRole('button', { name: 'Save the group' }).click();
+  await page.getByRole('button', { name: 'Add a group' }).click();
+  await page.getByRole('button', { name: 'Save group' }).click();
   await expect(page.getByText('Give the group a name.')).toBeVisible();
   await page.getByLabel('Name of the group').fill('Adults');
   await page.getByLabel('Chervil Mate').check();
-  await page.getByRole('button', { name: 'Save the group' }).click();
+  await page.getByRole('button', { name: 'Save group' }).click();
   await expect(groups.filter({ hasText: 'Adults' })).toContainText('Chervil Mate');
   await page.goto(`/a/${own.slug}/players`);
   await page.getByLabel('Group').selectOption('Adults');
@@ -161,7 +161,7 @@ test('groups are made, changed and removed, and players are found by them', asyn
   await page.goto(`/a/${own.slug}/players/groups`);
   await page.getByRole('button', { name: 'Change Adults' }).click();
   await page.getByLabel('Name of the group').fill('Grown-ups');
-  await page.getByRole('button', { name: 'Save the group' }).click();
+  await page.getByRole('button', { name: 'Save group' }).click();
   await page.getByRole('button', { name: 'Remove Grown-ups …' }).click();
   await page.getByRole('button', { name: 'Remove Grown-ups', exact: true }).click();
   await expect(page.getByText('Grown-ups')).toHaveCount(0);

@@ -3,7 +3,7 @@ import { hashPassword } from 'better-auth/crypto';
 import { plainEntrant } from '@/core/game/entrant';
 import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
-import { DEMO_ACADEMY, DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
+import { DEMO_ACADEMY, DEMO_ASSISTANT, DEMO_COACH, DEMO_GROUPS, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoHours } from '@/core/demo/hours';
 import { DEMO_WEEKS_FOR, demoWeeks } from '@/core/demo/weeks';
 import { blockTestOf } from '@/core/plan/block-test';
@@ -18,6 +18,7 @@ import type { Member } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
 import { saveGame } from '@/db/queries/games';
+import { saveGroup } from '@/db/queries/groups';
 import { saveGreen } from '@/db/queries/greens';
 import { saveHour, takeRun } from '@/db/queries/hours';
 import { tallyBalls } from '@/db/queries/evidence';
@@ -81,6 +82,7 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
       await saveHour(tx, actor, hourId, hour, [who], null);
       if (run) await takeRun(tx, actor, run({ runId: randomUUID(), hourId }));
     }
+    await addGroups(tx, actor, now, playerIds);
     await addWeeks(tx, actor, now, playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === DEMO_WEEKS_FOR)]!);
   });
 }
@@ -106,9 +108,34 @@ async function addWeeks(tx: Db, actor: Member, now: Date, playerId: string): Pro
   }
 }
 
+/** Who is coached together, and an assistant. */
+async function addGroups(tx: Db, actor: Member, now: Date, playerIds: readonly string[]): Promise<void> {
+  const { academyId } = actor;
+  const userId = await addAccount(tx, DEMO_ASSISTANT);
+  await tx.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId, role: 'assistant', createdAt: now });
+  for (const { name, players, assisted } of DEMO_GROUPS) {
+    const ids = players.map((player) => playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === player)]!);
+    await saveGroup(tx, actor, randomUUID(), { name, playerIds: ids, userIds: [assisted ? userId : actor.userId] });
+  }
+}
+
 /** The demo coach and the academy. */
 function addCoach(tx: Db, now: Date): Promise<Member> {
   return addAcademy(tx, now, { ...DEMO_ACADEMY, email: DEMO_COACH.email, coach: DEMO_COACH.name, password: DEMO_COACH.password });
+}
+
+/** An account whose address is confirmed; without a password nobody can sign in with it. @returns its id */
+export async function addAccount(
+  tx: Db,
+  { name, email, password }: { name: string; email: string; password?: string | undefined },
+): Promise<string> {
+  const id = randomUUID() as string;
+  await tx.insert(authUser).values({ id, name, email, emailVerified: true });
+  if (password)
+    await tx
+      .insert(authAccount)
+      .values({ id: randomUUID(), accountId: id, providerId: 'credential', userId: id, password: await hashPassword(password) });
+  return id;
 }
 
 type Founding = { name: string; slug: string; email: string; timeZone?: string; coach?: string; password?: string };
@@ -116,16 +143,8 @@ type Founding = { name: string; slug: string; email: string; timeZone?: string; 
 /** An academy with its coach, as signing up would make them; without a password nobody can sign in as the coach. */
 export async function addAcademy(tx: Db, now: Date, founding: Founding): Promise<Member> {
   const { name, slug, email, timeZone = 'UTC', coach = 'Coach', password } = founding;
-  const [userId, academyId] = [randomUUID() as string, randomUUID() as string];
-  await tx.insert(authUser).values({ id: userId, name: coach, email, emailVerified: true });
-  if (password)
-    await tx.insert(authAccount).values({
-      id: randomUUID(),
-      accountId: userId,
-      providerId: 'credential',
-      userId,
-      password: await hashPassword(password),
-    });
+  const userId = await addAccount(tx, { name: coach, email, password });
+  const academyId = randomUUID() as string;
   await tx.insert(authOrganization).values({ id: academyId, name, slug, createdAt: now });
   await tx.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId, role: 'owner', createdAt: now });
   const actor: Member = { kind: 'owner', academyId, userId };

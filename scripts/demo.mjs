@@ -37,6 +37,7 @@ await main(async () => {
     undo.push(app.stop);
     say(`\nInch Game is at ${publicUrl}`);
     say('Demo coach: ines@lantern-hollow.example, password: seven-paces-out');
+    say('Demo assistant, who scores for one group: perrin@lantern-hollow.example, the same password');
     if (!process.env.SMTP_URL) say(`What it would send by e-mail is at ${publicUrl}/outbox`);
     say('Ctrl-C ends it.');
     await app.over;

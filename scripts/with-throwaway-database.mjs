@@ -1,5 +1,5 @@
-import { basename, join } from 'node:path';
 import { prepareDatabase } from './lib/app.mjs';
+import { buildFile } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres, root } from './lib/install.mjs';
 import { startThrowawayCluster } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
@@ -19,27 +19,11 @@ await main(async () => {
     const databaseUrl = cluster.addDatabase('throwaway');
     await prepareDatabase(databaseUrl, { demo: false });
     const [script, ...args] = process.argv.slice(2);
-    process.exitCode = await run(process.execPath, [await bundled(script), ...args], { cwd: root, env: { DATABASE_URL: databaseUrl } });
+    process.exitCode = await run(process.execPath, [await buildFile(script, { packages: 'external' }), ...args], {
+      cwd: root,
+      env: { DATABASE_URL: databaseUrl },
+    });
   } finally {
     tidy();
   }
 });
-
-/** Makes one file of a script and all of ours that it needs. @returns where it is */
-async function bundled(script) {
-  const esbuild = await import('esbuild');
-  const outfile = join(root, '.build', `${basename(script, '.ts')}.mjs`);
-  await esbuild.build({
-    entryPoints: [join(root, script)],
-    outfile,
-    bundle: true,
-    packages: 'external',
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    tsconfig: join(root, 'tsconfig.json'),
-    absWorkingDir: root,
-    logLevel: 'error',
-  });
-  return outfile;
-}

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import type { MemberRole } from '@/db/actor';
-import { startAddress } from '@/features/session/address';
+import { startAddress } from '@/core/exchange/play-address';
 import { requireCoach, requireOwner } from './actor';
 
 const gone = new Error('not found');

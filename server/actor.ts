@@ -2,6 +2,7 @@ import 'server-only';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
+import { startAddress } from '@/core/exchange/play-address';
 import type { SkillModel } from '@/core/skill/model';
 import { seenBy, type MemberRole } from '@/db/actor';
 import { homeOf, memberIn, memberOfSession, workplacesOf, type Academy, type At } from '@/db/queries/academies';
@@ -14,12 +15,11 @@ import { deskModel } from './known/model';
 /** A coach at work in one academy. */
 export type Desk = { role: MemberRole; data: Data; academy: Academy; userName: string; model: SkillModel };
 
+/** Who is signed in by the headers of a request; null: nobody is. */
+export const signedInBy = async (from: Headers) => (await auth().api.getSession({ headers: from }))?.user ?? null;
+
 /** The signed-in user; null without a session. */
-export const signedIn = cache(async () => {
-  const from = await headers();
-  const session = await auth().api.getSession({ headers: from });
-  return session?.user ?? null;
-});
+export const signedIn = cache(async () => signedInBy(await headers()));
 
 /** The signed-in user in the academy of this address. Without a session it goes to the sign-in page; for somebody else's academy it answers as if there were none. */
 const requireMember = cache(async (slug: string) => {
@@ -40,7 +40,7 @@ export const deskOfKey = (at: At): Desk | null => deskAt(at, '');
 
 /** The desk of the signed-in user in the academy of this address; null for whoever has none there. */
 export async function deskOfUser(from: Headers, slug: string): Promise<Desk | 'signed out' | null> {
-  const user = (await auth().api.getSession({ headers: from }))?.user;
+  const user = await signedInBy(from);
   if (!user) return 'signed out';
   const found = await memberIn(database(), user.id, slug);
   return found && deskAt(found, user.name);
@@ -49,11 +49,8 @@ export async function deskOfUser(from: Headers, slug: string): Promise<Desk | 's
 /** The coach in the academy of this address. Every page and every action at the desk starts here; an assistant is sent to the green, where their work is. */
 export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   const { userName, ...found } = await requireMember(slug);
-  return deskAt(found, userName) ?? redirect(greenAddress(slug));
+  return deskAt(found, userName) ?? redirect(startAddress(slug));
 });
-
-/** The start page of play in an academy, as `features/session/address.ts` reads it. */
-const greenAddress = (slug: string) => `/play#academy~${encodeURIComponent(slug)}`;
 
 /** The owner of the academy of this address, for what nobody else decides. */
 export async function requireOwner(slug: string): Promise<Desk & { data: DataFor<'owner'> }> {
@@ -71,7 +68,7 @@ export async function memberForSession(
   from: Headers,
   sessionId: string,
 ): Promise<{ data: DataFor<MemberRole>; academy: Academy; sees: readonly string[] | null } | 'signed out' | null> {
-  const user = (await auth().api.getSession({ headers: from }))?.user;
+  const user = await signedInBy(from);
   if (!user) return 'signed out';
   const found = await memberOfSession(database(), user.id, sessionId);
   return found && { data: dataOf(found.actor), academy: found.academy, sees: seenBy(found.actor) };
@@ -86,7 +83,7 @@ export async function memberAtGreen(
   from: Headers,
   slug: string | null,
 ): Promise<{ data: DataFor<MemberRole>; academy: Academy } | 'signed out' | null> {
-  const user = (await auth().api.getSession({ headers: from }))?.user;
+  const user = await signedInBy(from);
   if (!user) return 'signed out';
   const where = slug ?? (await homeOf(database(), user.id));
   const found = where === null ? null : await memberIn(database(), user.id, where);

@@ -11,6 +11,7 @@ import { database } from './db';
 import { env } from './env';
 import { ownOrigins } from './front/front.mjs';
 import { sendMailLater } from './mail/post';
+import { publicUrl } from './public-url';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
@@ -40,8 +41,8 @@ function makeAuth() {
       maxPasswordLength: PASSWORD_MOST,
       resetPasswordTokenExpiresIn: LINK_HOURS.reset * 3600,
       revokeSessionsOnPasswordReset: true,
-      sendResetPassword: async ({ user, token }) => sendMailLater(resetMail(user, `${env().PUBLIC_URL}/reset#${token}`)),
-      onPasswordReset: async ({ user }) => sendMailLater(changedMail(user, 'password', `${env().PUBLIC_URL}/forgot`)),
+      sendResetPassword: async ({ user, token }) => sendMailLater(resetMail(user, `${publicUrl()}/reset#${token}`)),
+      onPasswordReset: async ({ user }) => sendMailLater(changedMail(user, 'password', `${publicUrl()}/forgot`)),
     },
     // Of a token that is sent by e-mail only the hash is kept.
     verification: { storeIdentifier: 'hashed' },

@@ -1,5 +1,6 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
+import { invitationByToken, takeInvitation } from '@/db/queries/invitations';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
 import { holderOfToken } from '@/db/queries/tokens';
 import { reportByToken } from '@/db/queries/reports';
@@ -60,14 +61,24 @@ export async function linkedReport(headers: Headers) {
   return withToken(headers, (academyId, hash) => reportByToken(database(), academyId, hash, new Date()));
 }
 
+/** The invitation to work in an academy that a request carries. */
+export async function invitationOf(headers: Headers) {
+  return withToken(headers, (academyId, hash) => invitationByToken(database(), academyId, hash, new Date()));
+}
+
+/** Takes it for an account: whose address it went to. @returns the address of the academy */
+export async function takeInvitationOf(headers: Headers, user: { id: string; email: string }) {
+  return withToken(headers, async (academyId, hash) => {
+    const slug = await takeInvitation(database(), academyId, hash, user, new Date());
+    return slug === null ? null : { slug };
+  });
+}
+
 /**
  * Looks a token up. Who made too many wrong guesses has to wait; a token that was right before is looked up all the
  * same, so that nobody has to wait for somebody else's guesses on the same network.
  */
-export async function withToken<T>(
-  headers: Headers,
-  find: (academyId: string, hash: Buffer) => Promise<T | null>,
-): Promise<T | DoorRefusal> {
+async function withToken<T>(headers: Headers, find: (academyId: string, hash: Buffer) => Promise<T | null>): Promise<T | DoorRefusal> {
   const [sender, token] = [senderOf(headers), bearerOf(headers) ?? ''];
   const read = readToken(token);
   const name = read?.hash.toString('base64') ?? token;

@@ -4,7 +4,7 @@ import { codeSchema, forgotSchema, ownPasswordSchema, passwordSchema, resetSchem
 import { changedMail } from '@/core/people/mails';
 import { auth } from './auth';
 import { makeDelays } from './delays';
-import { env } from './env';
+import { publicUrl } from './public-url';
 import { doorsEnded } from './live';
 import { sendConfirmation, takeConfirmation } from './mail/confirm';
 import { sendMailLater } from './mail/post';
@@ -128,7 +128,7 @@ type User = { id: string; email: string; name: string };
 
 const userOf = async (request: Request): Promise<User | null> => (await auth().api.getSession({ headers: request.headers }))?.user ?? null;
 const SIGNED_OUT = 'You’re signed out. Sign in again, then carry on here.';
-const tell = (user: User, what: Parameters<typeof changedMail>[1]) => sendMailLater(changedMail(user, what, `${env().PUBLIC_URL}/account`));
+const tell = (user: User, what: Parameters<typeof changedMail>[1]) => sendMailLater(changedMail(user, what, `${publicUrl()}/account`));
 
 /** Has the library do what takes the user's own password: wrong ones hold up. */
 async function knowing(request: Request, password: string, asked: object, then: (user: User) => void = () => {}): Promise<Response> {

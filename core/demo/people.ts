@@ -9,6 +9,14 @@ import { METRES_PER } from '../units/length';
 export const DEMO_ACADEMY = { name: 'Lantern Hollow', slug: 'lantern-hollow', timeZone: 'Europe/Dublin' } as const;
 export const DEMO_COACH = { name: 'Coach Ines', email: 'ines@lantern-hollow.example', password: 'seven-paces-out' } as const;
 
+/** Helps at the green in the evening, with the players of that group. */
+export const DEMO_ASSISTANT = { name: 'Perrin', email: 'perrin@lantern-hollow.example', password: 'seven-paces-out' } as const;
+/** Who is coached together; the assistant looks after the second. */
+export const DEMO_GROUPS = [
+  { name: 'Early birds', players: ['Maren', 'Ottilie', 'Zélie'], assisted: false },
+  { name: 'After work', players: ['Bashir', 'Ruaridh', 'Teodor'], assisted: true },
+] as const;
+
 export type DemoPlayer = {
   form: Omit<PlayerForm, 'clubs'> & { clubs: readonly (readonly [label: string, loftDeg: number])[] };
   /** Worse than the level in these cells; the first is the planted weakness. Log distance; + is worse. */

@@ -37,13 +37,13 @@ export const resetSchema = z.strictObject({ newPassword });
 /** What is asked before something dear is changed: the password that holds. */
 export const ownPasswordSchema = z.strictObject({ password: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST) });
 
-/** The second step at sign-in: six figures of an app, or one of the recovery codes. */
+/** The second step at sign-in: six digits of an app, or one of the recovery codes. */
 export const codeSchema = z.strictObject({
   code: z
     .string()
     .max(40)
     .transform((typed) => typed.replaceAll(/\s/g, ''))
-    .pipe(z.string().regex(/^(\d{6}|\w{5}-\w{5})$/, 'Enter the six figures your app shows, or a recovery code such as a1b2C-d3e4F.')),
+    .pipe(z.string().regex(/^(\d{6}|\w{5}-\w{5})$/, 'Enter the six digits your app shows, or a recovery code such as a1b2C-d3e4F.')),
   /** Whether this device is asked no more for a month. */
   trustDevice: z.boolean(),
 });

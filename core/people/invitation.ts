@@ -7,9 +7,9 @@ export type InvitedRole = (typeof INVITED_ROLES)[number];
 
 /** What each role may do, in a line. */
 export const ROLE_WORDS = {
-  owner: 'everything, the people and the academy itself too',
-  coach: 'everything with players, games and plans',
-  assistant: 'records at the green, for the players of their groups only',
+  owner: 'everything, including people and the academy itself',
+  coach: 'players, games, plans and reports',
+  assistant: 'scores at the green, for players in their groups only',
 } as const;
 
 /** So many days an invitation holds. */

@@ -53,8 +53,8 @@ export function invitationMail(
 export function changedMail({ email, name }: To, what: 'password' | 'codes on' | 'codes off', link: string): Mail {
   const said = {
     password: 'Your password was changed.',
-    'codes on': 'Signing in to your account now takes a code as well as your password.',
-    'codes off': 'Signing in to your account now takes your password only, without a code.',
+    'codes on': 'Two-step sign-in was turned on for your account.',
+    'codes off': 'Two-step sign-in was turned off for your account.',
   }[what];
   return mail(email, said.slice(0, -1), [
     `Hello ${name},`,

@@ -10,7 +10,7 @@ import { fromBuffer, type Entry } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { fileOf, MANIFEST_FILE, type Manifest } from '@/core/archive/manifest';
 import { withNewIds } from '@/core/archive/new-ids';
-import { BrokenArchive } from '@/core/archive/row';
+import { BrokenArchive, GONE } from '@/core/archive/row';
 import { ARCHIVE_TABLES } from '@/core/archive/tables';
 import { seededRandom, type Random } from '@/core/math/random';
 import { left, record, game } from '@/core/testing/make';
@@ -166,6 +166,28 @@ test('it goes into an academy that has something already, and into one on top of
   expect((await listPlayers(db, other.actor)).map(({ player }) => player.name)).toEqual(['Otto', 'Otto']);
   const notes = (await rowsOf(await archived(other.actor))).note as { text: string }[];
   expect(notes.filter(({ text }) => text === '=2+2 is no formula; “quoted”, \\ back, tab\tand\nline')).toHaveLength(2);
+});
+
+test('an archive of version 1, which had other tables for groups, goes in; one of version 2 with those does not', async () => {
+  const { actor } = await small();
+  const files = await unzipped(await archived(actor));
+  const older = (version: number): Files => {
+    const kept = new Map([...files].filter(([name]) => !/group/.test(name)));
+    for (const name of GONE) kept.set(fileOf(name), Buffer.alloc(0));
+    const said = JSON.parse(files.get(MANIFEST_FILE)!.toString()) as Manifest;
+    const tables = [
+      ...said.tables.filter(({ name }) => kept.has(fileOf(name))),
+      ...[...GONE].map((name) => ({ ...said.tables[0]!, name })),
+    ];
+    kept.set(MANIFEST_FILE, Buffer.from(JSON.stringify({ ...said, version, tables })));
+    return honest(kept);
+  };
+  const path = join(folder, 'version-1.zip');
+  writeFileSync(path, await zipped(older(1)));
+  const there = await empty();
+  expect((await keep(there, path)).find(({ table }) => table === 'shot_event')).toEqual({ table: 'shot_event', added: 3, known: 0 });
+  writeFileSync(path, await zipped(older(2)));
+  await expect(keep(await empty(), path)).rejects.toThrow('This isn’t an archive of this program.');
 });
 
 test('it goes back into the academy from which it is only where that is empty', async () => {

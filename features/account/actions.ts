@@ -39,9 +39,9 @@ export async function leaveAction(...sent: [slug: string, typed: string]): Promi
   const [slug, typed] = read.data;
   const member = await memberAtGreen(await headers(), slug);
   if (member === 'signed out') return refused(SIGNED_OUT);
-  if (!member) return refused('You don’t work there any more.');
+  if (!member) return refused('You’re no longer part of that academy.');
   if (typed.trim().normalize('NFC') !== member.academy.name.normalize('NFC')) return refused('That’s not the name.');
-  if (!(await member.data.leaveAcademy())) return refused('You own this academy: hand it over first, or delete it.');
+  if (!(await member.data.leaveAcademy())) return refused('You own this academy. Hand it over or delete it first.');
   revalidatePath('/account');
   return { ok: true };
 }

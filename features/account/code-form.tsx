@@ -17,11 +17,7 @@ export function CodeForm({ onDone, onBack }: { onDone: () => void; onBack: () =>
   const submit = useSave(form, (typed) => authCall('two-factor/verify', typed, { WRONG_CODE: 'code' }), onDone);
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3">
-      <CodeField
-        register={form.register('code')}
-        error={errors.code?.message}
-        hint="Six figures from your app, or one of your recovery codes."
-      />
+      <CodeField register={form.register('code')} error={errors.code?.message} hint="Six digits from your app, or a recovery code." />
       <Form.Check type="checkbox" id="trust" label="Don’t ask on this device for 30 days" {...form.register('trustDevice')} />
       <FormAlert message={errors.root?.message} />
       <Submit size="lg" busy={isSubmitting}>

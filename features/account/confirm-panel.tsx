@@ -22,7 +22,7 @@ export function ConfirmPanel() {
       <>
         <p role="status">Thank you. Your address is confirmed.</p>
         <Link href="/" className="btn btn-primary btn-lg">
-          Go on
+          Continue
         </Link>
       </>
     );

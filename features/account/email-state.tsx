@@ -16,7 +16,7 @@ export function EmailState({ email, confirmed }: { email: string; confirmed: boo
     <section aria-labelledby="email">
       <h2 id="email">Your e-mail</h2>
       <p>
-        <b>{email}</b>: {confirmed ? 'confirmed' : 'not confirmed yet. Until it is, you can’t invite anybody.'}
+        <b>{email}</b>: {confirmed ? 'confirmed' : 'not confirmed yet. You can’t invite anybody until it is.'}
       </p>
       {!confirmed && (
         <div className="d-flex flex-wrap gap-3 align-items-center">

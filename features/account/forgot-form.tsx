@@ -26,9 +26,9 @@ export function ForgotForm() {
     return (
       <>
         <p role="status">
-          If <b>{sentTo}</b> has an account, an e-mail with a link is on its way. The link works for an hour.
+          If <b>{sentTo}</b> has an account, we’ve sent an e-mail with a link. It works for an hour.
         </p>
-        <p>Nothing there after a few minutes? Look among the spam, and check the address.</p>
+        <p>Nothing after a few minutes? Check your spam folder and the address.</p>
         <Link href="/sign-in">Back to signing in</Link>
       </>
     );

@@ -27,7 +27,7 @@ export function ResetForm() {
   if (done)
     return (
       <>
-        <p role="status">Your new password holds, and you’re signed out everywhere.</p>
+        <p role="status">Password changed. You’re signed out everywhere: sign in with the new one.</p>
         <Link href="/sign-in" className="btn btn-primary btn-lg">
           Sign in
         </Link>
@@ -36,7 +36,7 @@ export function ResetForm() {
   if (token === '')
     return (
       <p role="alert">
-        This link isn’t complete. Open it from the e-mail again, or <Link href="/forgot">ask for a new one</Link>.
+        Part of this link is missing. Open it from the e-mail again, or <Link href="/forgot">ask for a new one</Link>.
       </p>
     );
   return (
@@ -44,7 +44,7 @@ export function ResetForm() {
       <PasswordField isNew label="New password" register={form.register('newPassword')} error={errors.newPassword?.message} />
       <FormAlert message={errors.root?.message} />
       <Submit size="lg" busy={isSubmitting}>
-        Change it
+        Change password
       </Submit>
       {errors.root && (
         <p className="m-0">

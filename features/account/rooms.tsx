@@ -93,7 +93,7 @@ export async function AccountRoom() {
   return (
     <AccountPage title="Your account" wide>
       <p className="mb-4">
-        {user.name} · <Link href="/">Back to work</Link>
+        {user.name} · <Link href="/">Back to your academy</Link>
       </p>
       <div className={styles.parts}>
         <EmailState email={user.email} confirmed={user.emailVerified} />
@@ -117,7 +117,7 @@ export async function OutboxRoom() {
   if (!mails) notFound();
   return (
     <AccountPage title="Outbox" wide>
-      <p>The demo sends no e-mail. What it would have sent is here, newest first.</p>
+      <p>The demo sends no e-mail. Anything it would have sent appears here, newest first.</p>
       {mails.length === 0 && <p className="empty">Nothing yet.</p>}
       {mails.map(({ name, at, to, subject, text }) => (
         <article key={name} className={styles.mail} aria-label={subject}>

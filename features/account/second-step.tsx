@@ -7,9 +7,8 @@ import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { codeSchema, ownPasswordSchema } from '@/core/people/account';
 import { QrCode } from '@/ui/qr-code';
-import { FormAlert } from '../form/form-alert';
+import { FormEnd } from '../form/form-end';
 import { saveFile } from '../form/save-file';
-import { Submit } from '../form/submit';
 import { useSave } from '../form/use-save';
 import styles from './account-page.module.scss';
 import { authCall } from './auth-call';
@@ -22,9 +21,9 @@ type New = { address: string; codes: readonly string[] };
 type At = { asks: Asks } | { app: New } | { codes: readonly string[] } | null;
 
 const ASKED: Readonly<Record<Asks, string>> = {
-  enable: 'Go on',
-  disable: 'Turn off codes',
-  'generate-backup-codes': 'Make new codes',
+  enable: 'Continue',
+  disable: 'Turn off',
+  'generate-backup-codes': 'Get new codes',
 };
 
 /** A code from an app beside the password, for whoever wants it at sign-in. */
@@ -43,15 +42,15 @@ export function SecondStep({ on }: { on: boolean }) {
   };
   return (
     <section aria-labelledby="second-step">
-      <h2 id="second-step">A code when you sign in</h2>
+      <h2 id="second-step">Two-step sign-in</h2>
       <p>
         {on
-          ? 'On: signing in takes your password and a code from your app.'
-          : 'With an authenticator app on your phone, nobody gets in with your password alone.'}
+          ? 'On: you sign in with your password and a code from your app.'
+          : 'Off. With an authenticator app on your phone, nobody gets in with your password alone.'}
       </p>
       {at === null && !on && (
         <Button variant="outline-dark" onClick={() => setAt({ asks: 'enable' })}>
-          Turn on codes
+          Turn on two-step sign-in
         </Button>
       )}
       {at === null && on && (
@@ -60,7 +59,7 @@ export function SecondStep({ on }: { on: boolean }) {
             New recovery codes
           </Button>
           <Button variant="outline-dark" onClick={() => setAt({ asks: 'disable' })}>
-            Turn off codes
+            Turn off
           </Button>
         </div>
       )}
@@ -69,7 +68,7 @@ export function SecondStep({ on }: { on: boolean }) {
       {at && 'codes' in at && (
         <>
           <RecoveryCodes codes={at.codes} />
-          <Button onClick={over}>I’ve kept them</Button>
+          <Button onClick={over}>I’ve saved them</Button>
         </>
       )}
     </section>
@@ -88,13 +87,9 @@ function AskPassword({ asks, onDone, onBack }: { asks: Asks; onDone: (answer: un
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3">
       <PasswordField label="Your password" register={form.register('password')} error={errors.password?.message} />
-      <FormAlert message={errors.root?.message} />
-      <div className="d-flex gap-3">
-        <Submit busy={isSubmitting}>{ASKED[asks]}</Submit>
-        <Button variant="link" onClick={onBack}>
-          Cancel
-        </Button>
-      </div>
+      <FormEnd message={errors.root?.message} busy={isSubmitting} onBack={onBack}>
+        {ASKED[asks]}
+      </FormEnd>
     </Form>
   );
 }
@@ -105,7 +100,7 @@ function FirstCode({ address, onDone, onBack }: New & { onDone: () => void; onBa
   const submit = useSave(form, (typed) => authCall('two-factor/verify', typed, { WRONG_CODE: 'code' }), onDone);
   return (
     <Form noValidate onSubmit={submit} className="d-grid gap-3">
-      <p className="m-0">Scan this with your app, or type the key into it. Then enter the code that it shows.</p>
+      <p className="m-0">Scan this with your app, or type in the key. Then enter the code it shows.</p>
       <div className={styles.key}>
         <QrCode address={address} label="The key for your app" />
       </div>
@@ -116,13 +111,9 @@ function FirstCode({ address, onDone, onBack }: New & { onDone: () => void; onBa
           ?.join(' ')}
       </code>
       <CodeField register={form.register('code')} error={errors.code?.message} />
-      <FormAlert message={errors.root?.message} />
-      <div className="d-flex gap-3">
-        <Submit busy={isSubmitting}>Turn on codes</Submit>
-        <Button variant="link" onClick={onBack}>
-          Cancel
-        </Button>
-      </div>
+      <FormEnd message={errors.root?.message} busy={isSubmitting} onBack={onBack}>
+        Turn on
+      </FormEnd>
     </Form>
   );
 }
@@ -131,7 +122,7 @@ function RecoveryCodes({ codes }: { codes: readonly string[] }) {
   return (
     <div className={styles.codes}>
       <p className="m-0">
-        <b>Keep these recovery codes.</b> Each gets you in once if you lose your phone. They’re shown only now.
+        <b>Save these recovery codes.</b> Each one signs you in once if you lose your phone. They’re shown only now.
       </p>
       <ul>
         {codes.map((code) => (

@@ -13,6 +13,7 @@ import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { Submit } from '../form/submit';
 import { CodeForm } from './code-form';
+import { withInvitation } from './own-address';
 import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
@@ -39,7 +40,7 @@ export function SignInForm({ next }: { next: string }) {
         <Link href="/forgot">Forgot your password?</Link>
       </p>
       <p className="m-0">
-        New here? <Link href={next === '/join' ? '/sign-up?next=/join' : '/sign-up'}>Make an account</Link>
+        New here? <Link href={withInvitation('/sign-up', next)}>Make an account</Link>
       </p>
     </Form>
   );

@@ -11,6 +11,7 @@ import { goTo } from '../form/go';
 import { useSave } from '../form/use-save';
 import { authCall } from './auth-call';
 import { Submit } from '../form/submit';
+import { withInvitation } from './own-address';
 import { PasswordField } from './password-field';
 
 /** @param next where to go afterwards: an address of this program */
@@ -33,7 +34,7 @@ export function SignUpForm({ next = '/begin' }: { next?: string }) {
         Make the account
       </Submit>
       <p className="m-0">
-        Already have one? <Link href={next === '/begin' ? '/sign-in' : `/sign-in?next=${encodeURIComponent(next)}`}>Sign in</Link>
+        Already have one? <Link href={withInvitation('/sign-in', next)}>Sign in</Link>
       </p>
     </Form>
   );

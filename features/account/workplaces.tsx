@@ -14,7 +14,7 @@ export function Workplaces({ workplaces }: { workplaces: readonly WorkplaceWords
   if (workplaces.length === 0) return null;
   return (
     <section aria-labelledby="workplaces">
-      <h2 id="workplaces">Where you work</h2>
+      <h2 id="workplaces">Your academies</h2>
       <ul className="rows">
         {workplaces.map(({ slug, name, role }) => (
           <li key={slug} className="flex-wrap">
@@ -41,14 +41,14 @@ export function Workplaces({ workplaces }: { workplaces: readonly WorkplaceWords
                 onDone={() => goTo('/account')}
                 onBack={() => setLeaving(null)}
               >
-                <p>You see nothing of it any more, until its owner invites you again. What you recorded stays.</p>
+                <p>You lose access until the owner invites you again. What you recorded stays.</p>
               </TypedName>
             )}
           </li>
         ))}
       </ul>
       {workplaces.some(({ role }) => role === 'owner') && (
-        <p className="small-print">To leave an academy that you own, hand it over first, in its settings under “Who works here”.</p>
+        <p className="small-print">To leave an academy you own, hand it over first: Settings, Coaches and assistants.</p>
       )}
     </section>
   );

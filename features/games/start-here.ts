@@ -1,6 +1,6 @@
 import { goTo } from '../form/go';
 import { NOT_SENT } from '../form/use-save';
-import { playAddress } from '../session/address';
+import { playAddress } from '@/core/exchange/play-address';
 import { kitAction, type StartSource } from './actions';
 
 /** Who plays, in their order; guests among them are known only by their names. */

@@ -5,7 +5,7 @@ import { phasesOf } from '@/core/game/phases';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { GameRow } from '@/server/data';
-import { playAddress } from '../session/address';
+import { playAddress } from '@/core/exchange/play-address';
 import styles from './games.module.scss';
 import type { OwnLengths } from '@/core/game/sizes';
 import type { Candidate } from '../forecast/use-beliefs';

@@ -7,7 +7,7 @@ import { INVITATION_DAYS, INVITED_ROLES, invitationSchema } from '@/core/people/
 import { groupSchema } from '@/core/people/group';
 import { invitationMail } from '@/core/people/mails';
 import { signedIn } from '@/server/actor';
-import { env } from '@/server/env';
+import { publicUrl } from '@/server/public-url';
 import { log } from '@/server/log';
 import { sendMail } from '@/server/mail/post';
 import { makeQuota } from '@/server/quota';
@@ -23,23 +23,19 @@ const asked = makeQuota('invitations', { most: 50, windowMs: 24 * 3_600_000 });
 export const inviteAction = atOwnersDesk([invitationSchema], async ({ data, academy }, invited) => {
   const user = await signedIn();
   if (!user?.emailVerified) return refused('Confirm your own e-mail address first: see your account.');
-  if (!(await asked(academy.academyId, 1))) return refused('That’s a lot of invitations for one day. Send more tomorrow.');
+  if (!(await asked(academy.academyId, 1))) return refused('That’s enough invitations for one day. Send more tomorrow.');
   const { token, hash } = newToken(academy.academyId);
   const invitationId = randomUUID();
   const expiresAt = addDays(new Date(), INVITATION_DAYS);
   if (!(await data.keepInvitation({ invitationId, ...invited, tokenHash: hash, expiresAt })))
-    return { ok: false as const, fields: { email: 'Whoever has this address works here already.' } };
-  const mail = invitationMail(
-    invited.email,
-    { academy: academy.name, by: user.name, role: invited.role },
-    `${env().PUBLIC_URL}/join#${token}`,
-  );
+    return { ok: false as const, fields: { email: 'Somebody with this address is here already.' } };
+  const mail = invitationMail(invited.email, { academy: academy.name, by: user.name, role: invited.role }, `${publicUrl()}/join#${token}`);
   try {
     await sendMail(mail);
   } catch (error) {
     log.error({ err: error }, 'an e-mail could not be sent');
     await data.revokeInvitation(invitationId);
-    return refused('The e-mail couldn’t be sent, so nobody is invited. Try again later.');
+    return refused('The e-mail couldn’t be sent, so the invitation was cancelled. Try again later.');
   }
   return DONE;
 });
@@ -63,7 +59,7 @@ export const removeMemberAction = atOwnersDesk([account], async ({ data }, userI
 /** Makes a coach the owner, where the academy's name was typed to say so. */
 export const handOverAction = atOwnersDesk([account, z.string().max(200)], async ({ data, academy }, userId, typed) => {
   if (typed.trim().normalize('NFC') !== academy.name.normalize('NFC')) return refused('That’s not the name.');
-  return (await data.handOver(userId)) ? DONE : refused('They aren’t a coach here any more.');
+  return (await data.handOver(userId)) ? DONE : refused('They’re no longer a coach here.');
 });
 
 export const saveGroupAction = atDesk([id, groupSchema], async ({ data }, groupId, group) => {

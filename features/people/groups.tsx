@@ -8,8 +8,7 @@ import { useForm } from 'react-hook-form';
 import { groupSchema, type GroupForm } from '@/core/people/group';
 import { listed } from '@/core/units/format';
 import { Field } from '../form/field';
-import { FormAlert } from '../form/form-alert';
-import { Submit } from '../form/submit';
+import { FormEnd } from '../form/form-end';
 import { newId } from '../form/ids';
 import { useSave } from '../form/use-save';
 import { removeGroupAction, saveGroupAction } from './actions';
@@ -83,7 +82,7 @@ export function Groups({ slug, groups, players, coaches }: Props) {
       )}
       {!open && (
         <div>
-          <Button onClick={() => setOpen({ groupId: newId(), name: '', playerIds: [], userIds: [] })}>Make a group</Button>
+          <Button onClick={() => setOpen({ groupId: newId(), name: '', playerIds: [], userIds: [] })}>Add a group</Button>
         </div>
       )}
     </div>
@@ -113,13 +112,9 @@ function GroupEditor({ slug, group: { groupId, ...initial }, players, coaches, o
         <legend className="fs-6 fw-semibold mb-1">Who looks after it</legend>
         <div className={styles.columns}>{choice(coaches, 'userIds')}</div>
       </fieldset>
-      <FormAlert message={errors.root?.message} />
-      <div className="d-flex gap-2">
-        <Submit busy={isSubmitting}>Save the group</Submit>
-        <Button variant="outline-dark" onClick={onBack}>
-          Cancel
-        </Button>
-      </div>
+      <FormEnd message={errors.root?.message} busy={isSubmitting} onBack={onBack}>
+        Save group
+      </FormEnd>
     </Form>
   );
 }

@@ -6,6 +6,7 @@ import { Button } from 'react-bootstrap';
 import { goTo } from '../form/go';
 import { NOT_SENT } from '../form/use-save';
 import { authCall } from '../account/auth-call';
+import { INVITATION, withInvitation } from '../account/own-address';
 
 /** While somebody signs in or makes an account, the invitation waits in this tab: it stands in no address that is sent. */
 const KEPT = 'inch-invitation';
@@ -73,19 +74,19 @@ export function JoinPanel() {
             The invitation went to <b>{email}</b>, and you’re signed in as {signedInAs}.
           </p>
           <Button variant="outline-dark" onClick={() => void out()}>
-            Sign out, and go on as {email}
+            Sign out and continue as {email}
           </Button>
         </>
       )}
       {signedInAs === null && (
         <>
           <p className="m-0">
-            Go on with the account of <b>{email}</b>.
+            Sign in or sign up with <b>{email}</b>.
           </p>
-          <Link className="btn btn-primary btn-lg" href="/sign-in?next=/join">
+          <Link className="btn btn-primary btn-lg" href={withInvitation('/sign-in', INVITATION)}>
             Sign in
           </Link>
-          <Link className="btn btn-outline-dark btn-lg" href="/sign-up?next=/join">
+          <Link className="btn btn-outline-dark btn-lg" href={withInvitation('/sign-up', INVITATION)}>
             Make an account
           </Link>
         </>

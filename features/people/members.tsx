@@ -74,7 +74,7 @@ export function Members({ slug, academy, members, owner }: Props) {
             {asks?.of.userId === one.userId && asks.what === 'remove' && (
               <div className={styles.asks}>
                 <p>
-                  {one.name} is signed out of {academy} at once, and their keys end. What they recorded stays.
+                  {one.name} loses access to {academy} at once, and their keys stop working. What they recorded stays.
                 </p>
                 <div className="d-flex gap-2">
                   <Button variant="dark" onClick={() => run(removeMemberAction(slug, one.userId))}>
@@ -97,7 +97,7 @@ export function Members({ slug, academy, members, owner }: Props) {
                 onDone={() => goTo(`/a/${slug}/settings/people`)}
                 onBack={() => setAsks(null)}
               >
-                <p>You stay as a coach. Only the new owner can give it back.</p>
+                <p>You stay on as a coach. Only the new owner can hand it back.</p>
               </TypedName>
             )}
           </li>
@@ -113,7 +113,7 @@ export function Invitations({ slug, invitations }: { slug: string; invitations: 
   if (invitations.length === 0) return null;
   return (
     <section aria-labelledby="invited" className="mt-4">
-      <h2 id="invited">Invited, not here yet</h2>
+      <h2 id="invited">Invitations sent</h2>
       <ul className="rows">
         {invitations.map(({ invitationId, email, said }) => (
           <li key={invitationId}>
@@ -124,10 +124,10 @@ export function Invitations({ slug, invitations }: { slug: string; invitations: 
             </span>
             <Button
               variant="outline-dark"
-              aria-label={`Take back the invitation to ${email}`}
+              aria-label={`Cancel the invitation to ${email}`}
               onClick={() => void revokeInvitationAction(slug, invitationId).then(() => router.refresh())}
             >
-              Take back
+              Cancel
             </Button>
           </li>
         ))}

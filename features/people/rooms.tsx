@@ -26,7 +26,7 @@ export async function PeopleRoom({ slug }: { slug: string }) {
   return (
     <div className="desk" style={{ '--side': '28rem' } as CSSProperties}>
       <section>
-        <h1 className="mb-3">Who works here</h1>
+        <h1 className="mb-3">Coaches and assistants</h1>
         <Members
           slug={slug}
           academy={academy.name}
@@ -59,7 +59,7 @@ export async function PeopleRoom({ slug }: { slug: string }) {
       <aside>
         {owner && <InviteForm slug={slug} groups={groups.map(({ groupId, name }) => ({ groupId, name }))} />}
         <section aria-labelledby="roles" className="mt-4">
-          <h2 id="roles">What each may do</h2>
+          <h2 id="roles">What each can do</h2>
           <ul className="rows">
             {Object.entries(ROLE_WORDS).map(([name, words]) => (
               <li key={name}>
@@ -70,7 +70,7 @@ export async function PeopleRoom({ slug }: { slug: string }) {
             ))}
           </ul>
           <p className="mt-3 mb-0">
-            <Link href={`/a/${slug}/players/groups`}>Groups</Link> say which players an assistant sees.
+            An assistant sees the players in their <Link href={`/a/${slug}/players/groups`}>groups</Link>.
           </p>
         </section>
       </aside>
@@ -85,7 +85,7 @@ export async function GroupsRoom({ slug }: { slug: string }) {
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
       <h1 className="mb-3">Groups</h1>
-      <p>Players who are coached together. An assistant sees the players of the groups they look after, and nobody else.</p>
+      <p>Players who are coached together. An assistant sees only the players in the groups they look after.</p>
       <Groups
         slug={slug}
         groups={groups}

@@ -1,9 +1,15 @@
 import 'server-only';
-import { invitationOf, takeInvitationOf } from '@/server/invitations';
+import { signedInBy } from '@/server/actor';
+import { invitationOf, takeInvitationOf, type DoorRefusal } from '@/server/door';
 import { log } from '@/server/log';
+import { noteConfirmed } from '@/server/mail/confirm';
 
 const answer = (status: number, body: object) => Response.json(body, { status, headers: { 'cache-control': 'no-store' } });
-const ENDED = 'This invitation was taken back, used before, or has ended. Ask for a new one.';
+
+const refuse = (why: DoorRefusal) =>
+  why === 'too many tries'
+    ? answer(429, { error: 'Too many tries. Wait 15 minutes.' })
+    : answer(401, { error: 'This invitation was cancelled, used before, or has ended. Ask for a new one.' });
 
 /** Answers a failure in words and nothing more. */
 async function told(give: () => Promise<Response>): Promise<Response> {
@@ -19,13 +25,17 @@ async function told(give: () => Promise<Response>): Promise<Response> {
 export const answerInvitation = ({ headers }: Request) =>
   told(async () => {
     const found = await invitationOf(headers);
-    if (found === 'too many tries') return answer(429, { error: 'Too many tries. Wait 15 minutes.' });
-    return typeof found === 'string' ? answer(401, { error: ENDED }) : answer(200, found);
+    if (typeof found === 'string') return refuse(found);
+    return answer(200, { ...found, signedInAs: (await signedInBy(headers))?.email ?? null });
   });
 
-/** Takes it for whoever is signed in. */
+/** Takes it for whoever is signed in: that it reached them confirms their address. */
 export const answerJoin = ({ headers }: Request) =>
   told(async () => {
-    const slug = await takeInvitationOf(headers);
-    return slug === null ? answer(401, { error: ENDED }) : answer(200, { address: `/a/${slug}` });
+    const user = await signedInBy(headers);
+    if (!user) return refuse('signed out');
+    const taken = await takeInvitationOf(headers, user);
+    if (typeof taken === 'string') return refuse(taken);
+    if (!user.emailVerified) await noteConfirmed(user.id);
+    return answer(200, { address: `/a/${taken.slug}` });
   });

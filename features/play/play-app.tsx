@@ -11,7 +11,7 @@ import { toBeat } from '@/core/play/round';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { academyOf, FORGOTTEN, hourOf, playAddress, readPlayHash } from '../session/address';
+import { academyOf, FORGOTTEN, hourOf, playAddress, readPlayHash } from '@/core/exchange/play-address';
 import { BallScreen } from './ball-screen';
 import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';

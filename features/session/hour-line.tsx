@@ -3,7 +3,7 @@ import { clockOf, isGoing } from '@/core/hour/run';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { counted, listed } from '@/core/units/format';
 import type { HourRow } from '@/server/data';
-import { hourAddress } from './address';
+import { hourAddress } from '@/core/exchange/play-address';
 import styles from './hour-line.module.scss';
 import { SAY_KIND } from './say-part';
 

@@ -34,13 +34,15 @@ export async function SettingsRoom({ slug }: { slug: string }) {
             Your account
           </h2>
           <p>
-            Your password, codes at sign-in, and where you’re signed in: <Link href="/account">your account</Link>
+            <Link href="/account">Password, two-step sign-in, and where you’re signed in</Link>
           </p>
         </section>
         <section aria-labelledby="people" className="mt-4">
-          <h2 id="people">Who works here</h2>
+          <h2 id="people">Coaches and assistants</h2>
           <p className="mb-0">
-            Coaches and assistants, and what each may do: <Link href={`/a/${slug}/settings/people`}>who works here</Link>
+            <Link href={`/a/${slug}/settings/people`}>
+              {owner ? 'Invite somebody, or change what they can do' : 'Who they are, and what each can do'}
+            </Link>
           </p>
         </section>
         {owner && (

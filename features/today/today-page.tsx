@@ -9,7 +9,7 @@ import type { Conditions } from '@/core/shot/conditions';
 import { sayMoment } from '@/core/units/say-moment';
 import { HourLine } from '../session/hour-line';
 import { SessionLines } from '../session/session-lines';
-import { startAddress } from '../session/address';
+import { startAddress } from '@/core/exchange/play-address';
 import type { Candidate } from '../forecast/use-beliefs';
 import { RefreshWhile } from '../form/refresh-while';
 import { changesIn, sharedWeaknesses, type PlayerRow } from '../players/player-rows';

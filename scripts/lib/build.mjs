@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { root } from './install.mjs';
 import { buildPlay } from './play.mjs';
 import { run } from './run.mjs';
@@ -50,11 +50,19 @@ export function forgetBuild() {
 }
 
 /** Builds what runs on threads of its own, for server/sums.ts. */
-export async function buildWorkers() {
+export const buildWorkers = () => buildFile('workers/sums.ts');
+
+/**
+ * Makes one file of a source and of all of ours that it needs, for Node.
+ * @param more of esbuild's options
+ * @returns where it is
+ */
+export async function buildFile(source, more = {}) {
   const esbuild = await import('esbuild');
+  const outfile = join(root, '.build', `${basename(source, '.ts')}.mjs`);
   await esbuild.build({
-    entryPoints: [join(root, 'workers/sums.ts')],
-    outfile: join(root, '.build', 'sums.mjs'),
+    entryPoints: [join(root, source)],
+    outfile,
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -62,7 +70,9 @@ export async function buildWorkers() {
     tsconfig: join(root, 'tsconfig.json'),
     absWorkingDir: root,
     logLevel: 'error',
+    ...more,
   });
+  return outfile;
 }
 
 /** Builds the application, if its sources are not those of the build that is there. */

@@ -20,7 +20,7 @@ import { useLeaveWarning } from '../../form/use-leave-warning';
 import { landingQueryOf } from '@/core/tools/landing-address';
 import { NOT_SENT } from '../../form/use-save';
 import { useReady } from '../../form/use-ready';
-import { hourAddress } from '../../session/address';
+import { hourAddress } from '@/core/exchange/play-address';
 import { archiveHourAction, fillAction, saveHourAction } from './actions';
 import { HourBar } from './hour-bar';
 import { PlanHead } from '../plan-head';

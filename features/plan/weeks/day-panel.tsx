@@ -6,7 +6,7 @@ import { LONGEST, SHORTEST } from '@/core/hour/hour';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { SAY_AIM } from '@/core/weeks/say-aim';
 import { AIMS, type Aim, type PlannedDay } from '@/core/weeks/weeks';
-import { hourAddress } from '../../session/address';
+import { hourAddress } from '@/core/exchange/play-address';
 import type { DayDone } from './calendar';
 import { ABOUT_AIM } from './say';
 import styles from './weeks.module.scss';

@@ -3,7 +3,7 @@ import type { Bundle } from '@/core/exchange/bundle';
 import { onTheDay } from '@/core/game/on-the-day';
 import { withSession } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
-import { hourAddress, startAddress } from '../../session/address';
+import { hourAddress, startAddress } from '@/core/exchange/play-address';
 import { followSession } from './live';
 import { getBundle } from './server';
 import { countUnread, countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';

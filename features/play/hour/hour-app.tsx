@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import { homeForHour } from '@/core/exchange/home-for-hour';
-import { hourAddress } from '../../session/address';
+import { hourAddress } from '@/core/exchange/play-address';
 import { getHome } from '../device/server';
 import { DESK, homesHere, hoursHere, keepHour, readHome } from '../device/store';
 import { sendWaiting } from '../device/sync';

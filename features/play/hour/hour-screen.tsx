@@ -11,7 +11,7 @@ import type { Run } from '@/core/hour/run-schema';
 import { sayPlainDay } from '@/core/units/plain-day';
 import { counted } from '@/core/units/format';
 import { newId, now } from '../../form/ids';
-import { playAddress, startAddress } from '../../session/address';
+import { playAddress, startAddress } from '@/core/exchange/play-address';
 import { SAY_KIND, sayWhat } from '../../session/say-part';
 import { shake, useAwake } from '../device/device-extras';
 import type { StoredHour } from '../device/store';

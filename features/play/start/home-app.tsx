@@ -6,7 +6,7 @@ import { isGoing } from '@/core/hour/run';
 import { mondayOf, plusDays, sayPlainDay } from '@/core/units/plain-day';
 import { counted } from '@/core/units/format';
 import { now } from '../../form/ids';
-import { hourAddress, playAddress } from '../../session/address';
+import { hourAddress, playAddress } from '@/core/exchange/play-address';
 import { DESK, homesHere } from '../device/store';
 import { useHome, useSessionsHere, type HomeView } from '../device/use-home';
 import { useStored } from '../device/use-stored';

@@ -5,7 +5,7 @@ import type { Home } from '@/core/exchange/home';
 import { counted } from '@/core/units/format';
 import { forgetSent } from '../device/store';
 import type { HomeView } from '../device/use-home';
-import { FORGOTTEN } from '../../session/address';
+import { FORGOTTEN } from '@/core/exchange/play-address';
 import { useWaiting } from '../device/use-session';
 import styles from './start.module.scss';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { playAddress, readPlayHash } from './address';
+import { playAddress, readPlayHash } from './play-address';
 
 const id = '01890000-0000-7000-8000-000000000001';
 
