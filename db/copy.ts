@@ -9,8 +9,11 @@ import type { Db } from './client';
 import { columnName } from './queries/rows';
 import * as schema from './schema';
 
-/** Many rows into a table by COPY, in the transaction of whoever asks. @param rows all with the same keys, as drizzle has them */
-export type Copy = <T extends PgTable>(table: T, rows: readonly Partial<T['$inferInsert']>[]) => Promise<void>;
+/**
+ * Many rows into a table by COPY, in the transaction of whoever asks.
+ * @param rows all with the same keys, as drizzle has them; they may be made one by one while the database takes in those before
+ */
+export type Copy = <T extends PgTable>(table: T, rows: Iterable<Partial<T['$inferInsert']>>) => Promise<void>;
 
 /** A transaction that can also copy. What is thrown in it takes it back. */
 export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy, client: PoolClient) => Promise<T>): Promise<T> {
@@ -27,8 +30,10 @@ const ROWS_AT_ONCE = 100;
 const copyBy =
   (client: PoolClient): Copy =>
   async (table, rows) => {
-    if (rows.length === 0) return;
-    const keys = Object.keys(rows[0]!);
+    const each = rows[Symbol.iterator]();
+    const first = each.next();
+    if (first.done) return;
+    const keys = Object.keys(first.value);
     const columns = getTableColumns(table);
     const names = keys.map((key) => `"${columnName(table, key)}"`).join(', ');
     const cells = keys.map((key) => {
@@ -43,15 +48,17 @@ const copyBy =
       return (value: unknown) => (value === null || value === undefined ? '\\N' : write(value));
     });
     const lineOf = (row: object) => cells.map((cell, i) => cell((row as Record<string, unknown>)[keys[i]!])).join('\t');
-    // The database takes in some while the next are being written.
     function* pieces() {
-      for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
-        yield `${rows
-          .slice(i, i + ROWS_AT_ONCE)
-          .map(lineOf)
-          .join('\n')}\n`;
+      let lines = [lineOf(first.value as object)];
+      for (let next = each.next(); !next.done; next = each.next()) {
+        lines.push(lineOf(next.value));
+        if (lines.length < ROWS_AT_ONCE) continue;
+        yield `${lines.join('\n')}\n`;
+        lines = [];
+      }
+      if (lines.length > 0) yield `${lines.join('\n')}\n`;
     }
-    await pipeline(Readable.from(pieces()), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
+    await pipeline(Readable.from(pieces(), { highWaterMark: 1 }), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
   };
 
 /** Moments as text; many rows are of the same one. */

@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { group } from 'd3-array';
 import { allStations } from '@/core/game/station';
 import { withoutGame } from '@/core/imports/kept';
+import type { SessionFacts } from '@/core/shot/conditions';
 import { withUnsaid } from '@/core/shot/shot';
 import { timeOrderedId } from '@/core/shot/id';
 import { EVENT_VERSION } from '@/core/shot/read-event';
@@ -156,10 +157,7 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
   const bags = await bagsOf(tx, actor, rows);
   const opened: (typeof session.$inferInsert)[] = [];
   const seats: (typeof sessionPlayer.$inferInsert)[] = [];
-  const events: NewEvent[] = [];
-  const balls: ReturnType<typeof projection> = [];
-  const again: string[] = [];
-  const touched: string[] = [];
+  const parts: Part[] = [];
   const receivedAt = new Date();
   for (const [sessionId, said] of group(fresh, ([, row]) => row.sessionId)) {
     const was = known.get(sessionId);
@@ -169,7 +167,6 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
       continue;
     }
     sums.kept += said.length;
-    touched.push(sessionId);
     const times = said.map(([, { says }]) => Date.parse(says.shot.playedAt));
     const {
       spec,
@@ -209,38 +206,56 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
     who.forEach((playerId, i) =>
       seats.push({ academyId, sessionId, playerId, position: places.seats.length + i, level: levels.get(playerId) ?? 0 }),
     );
-    const random = randomBytes(RANDOM_BYTES * said.length);
-    const own = said.map(([shotId, row], i) =>
-      eventOf(shotId, row, { sessionId, file, actor, places, receivedAt, bags, seq: i, random: random.subarray(RANDOM_BYTES * i) }),
-    );
-    events.push(...own);
-    if (gameId !== null || was) again.push(sessionId);
-    balls.push(...projection(academyId, held, was ? await stationsOf(tx, actor, sessionId) : [], own));
+    const stations = was ? await stationsOf(tx, actor, sessionId) : [];
+    parts.push({ held, said, places, stations, scored: gameId !== null || was !== undefined, events: [] });
   }
   await copy(session, opened);
   await copy(sessionPlayer, seats);
   await copy(
     importSession,
-    touched.map((sessionId) => ({ academyId, importId: file.importId, sessionId })),
+    parts.map(({ held: { sessionId } }) => ({ academyId, importId: file.importId, sessionId })),
   );
   const { rows: numbers } = await tx.execute<{ all: string[] | null }>(
     sql`select array_agg(nextval(of)) as all from (select pg_get_serial_sequence('shot_event', 'server_seq')::regclass as of offset 0) one,
-      generate_series(1, ${events.length})`,
+      generate_series(1, ${sums.kept})`,
   );
-  const seqOf = new Map(events.map(({ shotId }, i) => [shotId, Number(numbers[0]!.all![i])]));
-  await copy(
-    shotEvent,
-    events.map((event) => ({ ...event, serverSeq: seqOf.get(event.shotId)! }) as typeof shotEvent.$inferInsert),
-  );
-  await copy(
-    shot,
-    balls.map((ball) => ({ ...ball, serverSeq: seqOf.get(ball.shotId)! })),
-  );
-  for (const sessionId of again) await settleAgain(tx, actor, sessionId);
-  const whose = [...new Set(balls.map(({ playerId }) => playerId))];
+  const seqOf = new Map<string, number>();
+  // Rows are made while the database takes in those before them.
+  function* eventRows() {
+    for (const part of parts) {
+      const random = randomBytes(RANDOM_BYTES * part.said.length);
+      part.events = part.said.map(([shotId, row], i) =>
+        eventOf(shotId, row, part, { file, actor, receivedAt, bags, seq: i, random: random.subarray(RANDOM_BYTES * i) }),
+      );
+      for (const event of part.events) {
+        const serverSeq = Number(numbers[0]!.all![seqOf.size]);
+        seqOf.set(event.shotId, serverSeq);
+        yield { ...event, serverSeq } as typeof shotEvent.$inferInsert;
+      }
+    }
+  }
+  function* ballRows() {
+    for (const { held, stations, events } of parts)
+      for (const ball of projection(academyId, held, stations, events)) yield { ...ball, serverSeq: seqOf.get(ball.shotId)! };
+  }
+  await copy(shotEvent, eventRows());
+  await copy(shot, ballRows());
+  for (const { held, scored } of parts) if (scored) await settleAgain(tx, actor, held.sessionId);
+  const whose = [...new Set(parts.flatMap(({ said }) => said.map(([, { playerId }]) => playerId)))];
   if (whose.length > 0) await tx.execute(playersCount(academyId, whose));
   return sums;
 }
+
+/** The balls of a file that one session gets. */
+type Part = {
+  held: Held;
+  said: readonly (readonly [shotId: string, BallRow])[];
+  places: Places;
+  stations: SessionFacts['stations'];
+  /** Whether it has a score that has to be worked out. */
+  scored: boolean;
+  events: NewEvent[];
+};
 
 /** A game that was played to its end was not stopped. */
 async function settleAgain(tx: Db, actor: Actor, sessionId: string): Promise<void> {
@@ -313,10 +328,8 @@ async function bagsOf(tx: Db, { academyId }: Actor, rows: readonly BallRow[]): P
 }
 
 type For = {
-  sessionId: string;
   file: ImportRow;
   actor: Actor;
-  places: Places;
   receivedAt: Date;
   bags: ReadonlyMap<string, string>;
   seq: number;
@@ -330,7 +343,8 @@ const RANDOM_BYTES = 10;
 function eventOf(
   shotId: string,
   { playerId, says }: BallRow,
-  { sessionId, file, actor, places, receivedAt, bags, seq, random }: For,
+  { held: { sessionId }, places }: Part,
+  { file, actor, receivedAt, bags, seq, random }: For,
 ): NewEvent {
   const { shot: facts, turn, ball } = says;
   const at = `${playerId} ${facts.stationKey}`;

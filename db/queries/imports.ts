@@ -112,35 +112,43 @@ export async function stageRows(db: Db, actor: Actor, importId: string, { column
     const [coach] = await tx.select({ timeZone: academy.timeZone }).from(academy).where(eq(academy.academyId, academyId));
     const read = batchReader(file.kind, columns);
     const problems: TableProblem[] = [];
-    const kept: KeptRow[] = [];
-    for (const { cells, line } of rows) {
-      const found = read(cells, line);
-      if ('kept' in found) kept.push(found.kept);
-      else problems.push(...found.problems);
-    }
-    const ids = [...new Set(kept.map((row) => row.player))].filter((id) => isId(id));
-    const here = await tx
-      .select({ id: player.playerId })
-      .from(player)
-      .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids), isNull(player.erasedAt)));
-    const known = new Set(here.map(({ id }) => id));
-    const theirs = kept.filter(({ line, player: who }) => {
-      if (!known.has(who)) problems.push({ line, column: 'player', message: 'This player isn’t in the academy.' });
-      return known.has(who);
-    });
-    const dayOf = daysIn(coach!.timeZone);
-    const sessionOf = idsFrom();
-    const aside = theirs.map((row) => ({ academyId, importId, line: row.line, playerId: row.player, ...placed(row, dayOf, sessionOf) }));
-    if (aside.length === 0) return problems;
+    const known = await playersIn(tx, actor, columns, rows);
     const [first, last] = [rows[0]!.line, rows.at(-1)!.line];
     const again = first > file.lastLine ? 0 : await takenAgain(tx, actor, importId, first, last);
-    await copy(importRow, aside);
-    await tx
-      .update(importFile)
-      .set({ rows: file.rows + theirs.length - again, lastLine: Math.max(file.lastLine, last) })
-      .where(one(actor, importId));
+    const dayOf = daysIn(coach!.timeZone);
+    const sessionOf = idsFrom();
+    let kept = 0;
+    // Rows are read while the database takes in those before them.
+    function* aside() {
+      for (const { cells, line } of rows) {
+        const found = read(cells, line);
+        if ('problems' in found) problems.push(...found.problems);
+        else if (!known.has(found.kept.player)) problems.push({ line, column: 'player', message: 'This player isn’t in the academy.' });
+        else {
+          kept++;
+          yield { academyId, importId, line, playerId: found.kept.player, ...placed(found.kept, dayOf, sessionOf) };
+        }
+      }
+    }
+    await copy(importRow, aside());
+    if (kept > 0 || again > 0)
+      await tx
+        .update(importFile)
+        .set({ rows: file.rows + kept - again, lastLine: Math.max(file.lastLine, last) })
+        .where(one(actor, importId));
     return problems;
   });
+}
+
+/** The ids of the players of these rows whom the academy has. */
+async function playersIn(tx: Db, { academyId }: Actor, columns: readonly string[], rows: Batch['rows']): Promise<Set<string>> {
+  const at = columns.findIndex((name) => name.trim().toLowerCase() === 'player');
+  const ids = [...new Set(rows.map(({ cells }) => cells[at]?.trim() ?? ''))].filter((id) => isId(id));
+  const here = await tx
+    .select({ id: player.playerId })
+    .from(player)
+    .where(and(eq(player.academyId, academyId), inArray(player.playerId, ids), isNull(player.erasedAt)));
+  return new Set(here.map(({ id }) => id));
 }
 
 /** Forgets rows that come once more. @returns how many there were */

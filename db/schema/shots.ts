@@ -30,7 +30,6 @@ import {
 } from 'drizzle-orm/pg-core';
 import { at, metres } from './columns';
 import { session } from './games';
-import { player } from './people';
 
 /** Everything that was ever said about a ball, in the order in which it arrived. Only ever added to. */
 export const shotEvent = pgTable(
@@ -127,7 +126,7 @@ export const shot = pgTable(
     primaryKey({ columns: [t.academyId, t.shotId] }),
     index('shot_by_session').on(t.academyId, t.sessionId, t.turnNo, t.serverSeq),
     index('shot_by_player').on(t.academyId, t.playerId, t.shotType, t.surface),
+    // Its player has a place in the session: to ask for that too would cost each ball as much again.
     foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
-    foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
   ],
 );
