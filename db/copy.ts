@@ -58,7 +58,10 @@ const copyBy =
       }
       if (lines.length > 0) yield `${lines.join('\n')}\n`;
     }
-    await pipeline(Readable.from(pieces(), { highWaterMark: 1 }), client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)));
+    await pipeline(
+      Readable.from(pieces(), { highWaterMark: 1 }),
+      client.query(from(`copy "${getTableName(table)}" (${names}) from stdin`)),
+    );
   };
 
 /** Moments as text; many rows are of the same one. */
