@@ -60,6 +60,7 @@ const ROOMS = async () => {
     '/players',
     '/players/new',
     '/players/links',
+    '/players/groups',
     `/players/${player_id}`,
     `/players/${player_id}?per=round&all=1&cell=pitch%7Clight_rough%7C20`,
     `/players/${player_id}/putting`,
@@ -75,6 +76,9 @@ const ROOMS = async () => {
     '/logbook/import',
     '/logbook/result',
     '/settings',
+    '/settings/people',
+    // The account, which is outside the academy.
+    '/../../account',
     '/tools',
     '/tools/landing',
     `/tools/landing?for=${player_id}&green=${green_id}`,
@@ -189,7 +193,7 @@ test.describe('before signing in', () => {
   test.use({ storageState: { cookies: [], origins: [] } });
   test('the doors', async ({ page }) => {
     const complained = complaints(page);
-    for (const door of ['/sign-in', '/sign-up', '/play', '/j', '/nowhere']) {
+    for (const door of ['/sign-in', '/sign-up', '/forgot', '/reset', '/confirm', '/join', '/play', '/j', '/nowhere']) {
       await page.setViewportSize({ width: 360, height: 740 });
       await page.goto(door);
       await examine(page, door);

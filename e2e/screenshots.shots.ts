@@ -45,6 +45,13 @@ test('the desk', async ({ page }) => {
   await shoot(page, 'squad');
 });
 
+test('the logbook', async ({ page }) => {
+  await page.goto(`${base}/logbook`);
+  await page.getByLabel('Game', { exact: true }).selectOption('Hollow Ramble');
+  await expect(page.getByText('Bests and averages')).toBeVisible();
+  await shoot(page, 'logbook');
+});
+
 test('tools, and a file that comes in', async ({ page }) => {
   await page.goto(`${base}/greens`);
   await page.getByRole('link', { name: /Low green/ }).click();
@@ -134,7 +141,6 @@ test('plans', async ({ page }) => {
   await page.getByLabel('For whom').selectOption('Ottilie');
   await expect(page.getByRole('heading', { level: 1, name: 'A game for Ottilie' })).toBeVisible();
   await expect(page.getByRole('article')).toHaveCount(3);
-  await shoot(page, 'order');
   const ottilie = new URL(page.url()).searchParams.get('for')!;
   await page.goto(`${base}/plan/hour/new?for=${ottilie}`);
   await expect(page.getByRole('article')).toHaveCount(5);

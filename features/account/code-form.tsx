@@ -23,7 +23,7 @@ export function CodeForm({ onDone, onBack }: { onDone: () => void; onBack: () =>
       <Submit size="lg" busy={isSubmitting}>
         Sign in
       </Submit>
-      <Button variant="link" className="p-0 text-start" onClick={onBack}>
+      <Button variant="link" className="p-0 me-auto" onClick={onBack}>
         Back
       </Button>
     </Form>

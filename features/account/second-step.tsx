@@ -44,7 +44,7 @@ export function SecondStep({ on }: { on: boolean }) {
     <section aria-labelledby="second-step">
       <h2 id="second-step">Two-step sign-in</h2>
       <p>
-        {on
+        {on || (at !== null && 'codes' in at)
           ? 'On: you sign in with your password and a code from your app.'
           : 'Off. With an authenticator app on your phone, nobody gets in with your password alone.'}
       </p>

@@ -17,6 +17,7 @@ export async function GameFigures({ data, filter, system }: At) {
   const unit = schemeOf(scoring).unit(scoring);
   const rows = figuresOf(found.scores, schemeOf(scoring).better(scoring));
   const versions = new Set(rows.map(({ version }) => version)).size > 1;
+  const byLast = rows.some(({ lastFive }) => lastFive !== null);
   const byGround = rows.some(({ grounds }) => grounds.length > 0);
   const say = (score: number) => scoreFigure(score, unit, system);
   return (
@@ -27,7 +28,7 @@ export async function GameFigures({ data, filter, system }: At) {
           <th scope="col">Player</th>
           <th scope="col">Best</th>
           <th scope="col">Average</th>
-          <th scope="col">Last five</th>
+          {byLast && <th scope="col">Last five</th>}
           {byGround && <th scope="col">By ground</th>}
         </tr>
       </thead>
@@ -43,7 +44,7 @@ export async function GameFigures({ data, filter, system }: At) {
             <td>
               {say(all.mean)} <small>of {all.of}</small>
             </td>
-            <td>{lastFive ? say(lastFive.mean) : ''}</td>
+            {byLast && <td>{lastFive ? say(lastFive.mean) : ''}</td>}
             {byGround && (
               <td className={styles.grounds}>
                 {grounds.map(({ ground, mean, of }) => (
