@@ -43,6 +43,7 @@ const CORE = {
 const FEATURES = {
   form: [],
   account: ['form'],
+  activity: ['form'],
   api: ['report'],
   archive: ['api'],
   people: ['account', 'form'],

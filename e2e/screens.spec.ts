@@ -77,6 +77,7 @@ const ROOMS = async () => {
     '/logbook/result',
     '/settings',
     '/settings/people',
+    '/settings/activity',
     // The account, which is outside the academy.
     '/../../account',
     '/tools',

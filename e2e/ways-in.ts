@@ -65,6 +65,8 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/logbook/page.tsx': ({ slug }) => `/a/${slug}/logbook`,
   'a/[academy]/sessions/[session]/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}`,
   'a/[academy]/sessions/[session]/board/page.tsx': ({ slug, sessionId }) => `/a/${slug}/sessions/${sessionId}/board`,
+  'a/[academy]/settings/activity/page.tsx': ({ slug, playerId }) => `/a/${slug}/settings/activity?player=${playerId}`,
+  'a/[academy]/settings/activity/file/route.ts': ({ slug }) => `/a/${slug}/settings/activity/file`,
   'a/[academy]/settings/people/page.tsx': ({ slug }) => `/a/${slug}/settings/people`,
   'a/[academy]/settings/page.tsx': ({ slug }) => `/a/${slug}/settings`,
   'a/[academy]/tools/page.tsx': ({ slug }) => `/a/${slug}/tools`,

@@ -2,6 +2,7 @@ import 'server-only';
 import type { Actor, Assistant, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
 import { seesSessions } from '@/db/queries/seen';
+import { leaving } from './activity';
 import { ABOUT, NotTheirs, type LimitedQuery } from './about';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
@@ -87,7 +88,8 @@ function limited(actor: Assistant, name: LimitedQuery, ask: Query): Query {
 type Whom = (...asked: unknown[]) => readonly (string | null)[];
 
 function bind(actor: Actor, name: QueryName, query: Query): Query {
-  const plain: Query = (...asked) => query(database(), actor, ...asked);
+  const kept = leaving(name, query);
+  const plain: Query = (...asked) => kept(database(), actor, ...asked);
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
   const announces = ANNOUNCES[name] as ((asked: unknown[], answer: unknown) => ReturnType<Announces<QueryName>>) | undefined;
   const inTime = way ? way(actor, plain) : plain;

@@ -2,6 +2,7 @@ import 'server-only';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { countEvents, keepTables, readTables } from '@/db/queries/archive';
+import { listActivity, noteDownload } from '@/db/queries/activity';
 import { saveAcademy } from '@/db/queries/academies';
 import { bestOfGames } from '@/db/queries/bests';
 import { carriedShots, puttRuns } from '@/db/queries/carried';
@@ -57,6 +58,7 @@ export const QUERIES = {
   keepToken,
   kitOf,
   leaveAcademy,
+  listActivity,
   listGroups,
   listImports,
   listInvitations,
@@ -68,6 +70,7 @@ export const QUERIES = {
   logbookScores,
   logbookShots,
   mappingFor,
+  noteDownload,
   notesAbout,
   notesOfSessions,
   puttRuns,

@@ -10,6 +10,8 @@ jest.mock('./balls-in', () => ({
   takeInTogether: (actor: Actor) => mockAsked('takeIn', actor),
   inTurn: (_actor: Actor, _id: string, ask: () => unknown) => ask(),
 }));
+/** What each leaves in the record of activity is tried there too (`leaves.db.test.ts`). */
+jest.mock('./activity', () => ({ leaving: (_name: string, query: unknown) => query }));
 /** Of whom each query of an assistant speaks is tried with a database (`sees.db.test.ts`). */
 jest.mock('./about', () => ({ ABOUT: new Proxy({}, { get: () => 'seen' }) }));
 const mockAsked = jest.fn((name: string, _actor: Actor) => Promise.resolve(name === 'takeIn' ? { stored: 0 } : []));
@@ -54,6 +56,7 @@ test('what is given to whom', () => {
     'keepInvitation',
     'listInvitations',
     'revokeInvitation',
+    'listActivity',
   ]);
   expect(less('coach', 'assistant')).toEqual([
     'saveAcademy',
@@ -61,6 +64,7 @@ test('what is given to whom', () => {
     'listMembers',
     'saveGroup',
     'removeGroup',
+    'noteDownload',
     'savePlayer',
     'archivePlayer',
     'saveRoundMix',

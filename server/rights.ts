@@ -34,6 +34,8 @@ export const MAY = {
   listGroups: DESK,
   saveGroup: COACHES,
   removeGroup: COACHES,
+  listActivity: OWNER,
+  noteDownload: COACHES,
 
   // Players.
   listPlayers: DESK,

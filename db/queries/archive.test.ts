@@ -23,6 +23,7 @@ import { academies, own } from '../testing/academy';
 import { keepTables, readTables } from './archive';
 import { tallyBalls } from './evidence';
 import { addNote, saveNote } from './notes';
+import { listActivity } from './activity';
 import { listPlayers } from './players';
 import { takeIn } from './take-in';
 
@@ -136,7 +137,19 @@ async function small() {
 
 /** What is made again, opens something, or stands aside: the tables, and the columns of others, that no archive has. */
 const LEFT_OUT = [
-  ...['api_token', 'brief', 'group_coach', 'import_row', 'invitation', 'player_link', 'posterior', 'reader_key', 'reading', 'report'],
+  ...[
+    'activity',
+    'api_token',
+    'brief',
+    'group_coach',
+    'import_row',
+    'invitation',
+    'player_link',
+    'posterior',
+    'reader_key',
+    'reading',
+    'report',
+  ],
   'shot',
 ];
 const MADE_AGAIN: Readonly<Record<string, string[]>> = {
@@ -161,6 +174,9 @@ test('it goes into an academy that has something already, and into one on top of
   const [one, other] = [await small(), await small()];
   const sums = await keep(other.actor, await archived(one.actor));
   expect(sums.find(({ table }) => table === 'player')).toEqual({ table: 'player', added: 1, known: 0 });
+  await keep(other.actor, await archived(one.actor));
+  const done = await listActivity(db, other.actor, {}, 9);
+  expect(done.map(({ who, what, about }) => [who, what, about])).toEqual([['Coach', 'keepTables', null]]);
   // What holds for a whole academy stays as it was.
   expect(sums.find(({ table }) => table === 'academy')).toEqual({ table: 'academy', added: 0, known: 1 });
   expect((await listPlayers(db, other.actor)).map(({ player }) => player.name)).toEqual(['Otto', 'Otto']);

@@ -12,6 +12,7 @@ import { withCopy } from '../copy';
 import { idFrom } from '../ids';
 import { lookAfter } from '../statistics';
 import { game, player, session, shotEvent } from '../schema';
+import { noteActivity } from './activity';
 import { erasePlayer } from './erase';
 import { holdSession, projectAgain } from './projection';
 
@@ -113,6 +114,7 @@ export async function keepTables(
       await projectAgain(tx, actor, (await holdSession(tx, actor, id))!);
       if (i % 50 === 49) told({ counted: i + 1, of: fresh.length });
     }
+    if (kept.some(({ added }) => added > 0)) await noteActivity(tx, actor, 'keepTables', { about: null });
     return kept;
   });
   await lookAfter(

@@ -1,9 +1,10 @@
-import { subDays } from 'date-fns';
+import { subDays, subYears } from 'date-fns';
 import { and, eq, gt, inArray, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { Actor, Program } from '../actor';
 import type { Db } from '../client';
 import {
   academy,
+  activity,
   authOrganization,
   importFile,
   importRow,
@@ -134,8 +135,8 @@ export async function deleteAcademyAt(db: Db, actor: Actor, deleteAt: Date | nul
 }
 
 /**
- * Does what is due: deletes academies whose time has come, reports whose links have ended and rows of files that were left lying, and goes on with
- * erasures that were interrupted.
+ * Does what is due: deletes academies whose time has come, activity that is a year old, reports whose links have ended and rows of files that were
+ * left lying, and goes on with erasures that were interrupted.
  * @returns how many of each
  */
 export async function tidyUp(db: Db, now: Date): Promise<{ academies: number; players: number }> {
@@ -147,6 +148,7 @@ export async function tidyUp(db: Db, now: Date): Promise<{ academies: number; pl
       .where(and(eq(academy.academyId, id), lte(academy.deleteAt, now)));
     await db.delete(authOrganization).where(inArray(authOrganization.id, still));
   }
+  await db.delete(activity).where(lte(activity.happenedAt, subYears(now, 1)));
   // A link that has ended shows nothing; a file that nobody went on with for a week is not gone on with.
   await db.delete(report).where(lte(report.expiresAt, now));
   const left = db

@@ -2,6 +2,7 @@ import { and, desc, eq, gt, inArray } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { authMember, authOrganization, authUser, groupCoach, invitation, playerGroup } from '../schema';
+import { noteActivity } from './activity';
 import { workHere } from './members';
 
 export type Invited = { email: string; role: 'coach' | 'assistant'; groupIds: string[] };
@@ -102,6 +103,7 @@ export async function takeInvitation(
         .insert(groupCoach)
         .values(groups.map(({ groupId }) => ({ academyId, groupId, userId: user.id })))
         .onConflictDoNothing();
+    await noteActivity(tx, { kind: 'coach', academyId, userId: user.id }, 'joined', { about: null, more: taken.role });
     const [of] = await tx.select({ slug: authOrganization.slug }).from(authOrganization).where(eq(authOrganization.id, academyId));
     return of!.slug;
   });

@@ -6,7 +6,8 @@ import { group } from 'd3-array';
 import { and, asc, desc, eq, exists, gte, ilike, inArray, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, player, session, sessionPlayer, shot } from '../schema';
+import { player, session, sessionPlayer, shot } from '../schema';
+import { beginsOn } from './days';
 import { finishedLines, type FinishedLine } from './sessions';
 import { seen, seenSession } from './seen';
 import { shotsOfSessions } from './shots';
@@ -36,7 +37,6 @@ function found(db: Db, actor: Actor, filter: LogbookFilter): SQL | undefined {
         .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
         .where(and(entry, ilike(player.name, text))),
     );
-  const zone = sql`(select ${academy.timeZone} from ${academy} where ${academy.academyId} = ${academyId})`;
   const words = find?.trim() ? likely(find.trim()) : null;
   return and(
     eq(session.academyId, academyId),
@@ -66,8 +66,8 @@ function found(db: Db, actor: Actor, filter: LogbookFilter): SQL | undefined {
         )
       : undefined,
     ground === 'wet' ? sql`(${session.conditions} ->> 'wet')::boolean` : ground && sql`${session.conditions} ->> 'firmness' = ${ground}`,
-    from ? gte(session.startedAt, sql`${from}::date::timestamp at time zone ${zone}`) : undefined,
-    to ? lt(session.startedAt, sql`(${to}::date + 1)::timestamp at time zone ${zone}`) : undefined,
+    from ? gte(session.startedAt, beginsOn(actor, from)) : undefined,
+    to ? lt(session.startedAt, beginsOn(actor, to, 1)) : undefined,
     several ? sql`(select count(*) from ${sessionPlayer} where ${entry}) > 1` : undefined,
     ids ? inArray(session.sessionId, ids.split(',')) : undefined,
     tag ? sql`${session.tags} @> array[${tag}]::text[]` : undefined,

@@ -10,3 +10,4 @@ export * from './reports';
 export * from './tokens';
 export * from './skill';
 export * from './limits';
+export * from './activity';

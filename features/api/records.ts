@@ -65,6 +65,7 @@ export const RECORDS = [
     query: asked,
     answer: z.object({ sessions: z.array(session), next }),
     give: async ({ desk: { data }, query }) => {
+      if (!query.after) await data.noteDownload('gotSessions', query.playerId ?? null);
       const page = await data.logbookPage(...pageOf(query));
       return {
         sessions: page.lines.map(({ session: { sessionId, startedAt, spec, gameId, gameVersion, tags, conditions, given }, ...line }) => {
@@ -90,6 +91,7 @@ export const RECORDS = [
     query: asked,
     answer: z.object({ shots: z.array(shot), next }),
     give: async ({ desk: { data }, query }) => {
+      if (!query.after) await data.noteDownload('gotBalls', query.playerId ?? null);
       const page = await data.logbookShots(...pageOf(query));
       return {
         shots: page.balls.map(({ shot: { shotId, ...facts }, player, game, gameVersion }) => ({

@@ -3,6 +3,7 @@ import { writeShotTable } from '@/core/formats/shot-table-out';
 import { readLogbookAsked, type LogbookAsked, type LogbookPlace } from '@/core/logbook/asked';
 import { requireCoach } from '@/server/actor';
 import type { Answer, Data, FinishedLine } from '@/server/data';
+import { csvInPieces } from '../form/csv-in-pieces';
 
 /** So many sessions are read, written and forgotten at once. */
 const AT_ONCE = 200;
@@ -11,31 +12,21 @@ type Piece = { text: string; next: LogbookPlace | null };
 type Pieces = (data: Data, asked: Pick<LogbookAsked, 'filter' | 'sort'>, after: LogbookPlace | null, first: boolean) => Promise<Piece>;
 
 /** What the logbook finds as a table: read and sent piece by piece, however much it is. */
-async function answerFile(slug: string, params: Record<string, unknown>, name: string, piece: Pieces): Promise<Response> {
+async function answerFile(
+  slug: string,
+  params: Record<string, unknown>,
+  { name, what }: { name: string; what: 'gotSessions' | 'gotBalls' },
+  piece: Pieces,
+): Promise<Response> {
   const { data } = await requireCoach(slug);
   const asked = readLogbookAsked(params);
-  const encoder = new TextEncoder();
-  let [after, first]: [LogbookPlace | null, boolean] = [null, true];
-  const body = new ReadableStream<Uint8Array>({
-    async pull(controller) {
-      const { text, next } = await piece(data, asked, after, first);
-      controller.enqueue(encoder.encode(text));
-      [after, first] = [next, false];
-      if (!after) controller.close();
-    },
-  });
-  return new Response(body, {
-    headers: {
-      'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': `attachment; filename="${name}"`,
-      'cache-control': 'no-store',
-    },
-  });
+  await data.noteDownload(what, asked.filter.playerId ?? null);
+  return csvInPieces<LogbookPlace>(name, (after, first) => piece(data, asked, after, first));
 }
 
 /** The sessions that the logbook finds, as a table. */
 export function answerSessionsFile(slug: string, params: Record<string, unknown>): Promise<Response> {
-  return answerFile(slug, params, 'sessions.csv', async (data, { filter, sort }, after, first) => {
+  return answerFile(slug, params, { name: 'sessions.csv', what: 'gotSessions' }, async (data, { filter, sort }, after, first) => {
     const { lines, next } = await data.logbookPage(filter, { sort, after, limit: AT_ONCE });
     const notes = await data.notesOfSessions(lines.map(({ session }) => session.sessionId));
     return {
@@ -50,7 +41,7 @@ export function answerSessionsFile(slug: string, params: Record<string, unknown>
 
 /** The balls of these sessions, as a shot table: it can be brought in again. */
 export function answerShotsFile(slug: string, params: Record<string, unknown>): Promise<Response> {
-  return answerFile(slug, params, 'shots.csv', async (data, { filter, sort }, after, first) => {
+  return answerFile(slug, params, { name: 'shots.csv', what: 'gotBalls' }, async (data, { filter, sort }, after, first) => {
     const { balls, next } = await data.logbookShots(filter, { sort, after, limit: AT_ONCE });
     return { text: writeShotTable(balls, first), next };
   });

@@ -104,7 +104,8 @@ export async function ReportRoom({ slug, playerId, params }: Of) {
 
 /** The same as PDF. */
 export async function answerReportPdf(slug: string, playerId: string, params: Record<string, unknown>): Promise<Response> {
-  const { report } = await reportAt({ slug, playerId, params });
+  const { desk, report } = await reportAt({ slug, playerId, params });
+  await desk.data.noteDownload('gotReport', playerId);
   return pdfResponse(await reportPdf(report));
 }
 
@@ -143,7 +144,8 @@ export async function SquadReportRoom({ slug, params }: OfSquad) {
 
 /** The same as PDF. */
 export async function answerSquadReportPdf(slug: string, params: Record<string, unknown>): Promise<Response> {
-  const { report } = await squadReportAt({ slug, params });
+  const { desk, report } = await squadReportAt({ slug, params });
+  await desk.data.noteDownload('gotReport', null);
   return pdfResponse(await reportPdf(report));
 }
 

@@ -46,6 +46,14 @@ export async function SettingsRoom({ slug }: { slug: string }) {
           </p>
         </section>
         {owner && (
+          <section aria-labelledby="activity" className="mt-4">
+            <h2 id="activity">Activity</h2>
+            <p className="mb-0">
+              <Link href={`/a/${slug}/settings/activity`}>Who changed or looked at what</Link>
+            </p>
+          </section>
+        )}
+        {owner && (
           <Keys
             slug={slug}
             keys={keys.map(({ tokenId, name: what, scopes, by, createdAt, expiresAt, lastUsedAt }) => ({
