@@ -10,7 +10,7 @@ test('the owner sees who did what, looks for it, and downloads it; a coach does 
   const own = await makeOwnAcademy('Teasel');
   await signInTo(page.request, own);
   await page.goto(`/a/${own.slug}/players/${own.playerId}/edit`);
-  await page.getByLabel('Name', { exact: true }).fill('Teasel Renamed');
+  await page.getByLabel('Name or nickname').fill('Teasel Renamed');
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page).not.toHaveURL(/edit/);
   await page.goto(`/a/${own.slug}/logbook`);
