@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { keepApp, prepareDatabase } from './lib/app.mjs';
+import { backUp, backupSettings, backupTime, eachDay } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
@@ -21,12 +22,15 @@ await main(async () => {
     throw new Stop('Set PUBLIC_URL to the address under which browsers reach the program, such as https://golf.example.');
   const publicUrl = chosenUrl();
   const folder = writableFolder(dataFolder());
+  const minute = backupTime();
+  const backups = minute === null ? null : backupSettings(folder);
   const { undo, tidy } = undoing();
   undo.push(takeLock(folder));
   try {
     await ensurePackages();
     await ensureBuild();
-    const databaseUrl = await database(folder, undo);
+    const { databaseUrl, ownUrl } = await database(folder, undo);
+    if (minute !== null) undo.push(eachDay(minute, async () => say(`Backup: ${(await backUp(ownUrl, backups, new Date())).path}`)));
     const secret = keptSecret(folder, 'auth-secret');
     const output = await logFile(folder);
     const options = { port, host, databaseUrl, publicUrl, secret, dataFolder: folder, stdio: ['ignore', 'pipe', 'pipe'] };
@@ -42,18 +46,18 @@ await main(async () => {
   }
 });
 
-/** A database that is up to date, as the program reaches it. */
+/** A database that is up to date, as the program reaches it, and as whoever may read all of it does. */
 async function database(folder, undo) {
   const given = process.env.DATABASE_URL;
   if (given) {
     await prepareDatabase(process.env.MIGRATE_URL ?? given, process.env.MIGRATE_URL ? { role: new URL(given).username } : {});
-    return given;
+    return { databaseUrl: given, ownUrl: process.env.MIGRATE_URL ?? given };
   }
   const cluster = await startCluster(await ensurePostgres(), folder);
   undo.push(cluster.stop);
-  const appUrl = cluster.addRole(ROLE, keptSecret(folder, 'pg-app-password'));
+  const databaseUrl = cluster.addRole(ROLE, keptSecret(folder, 'pg-app-password'));
   await prepareDatabase(cluster.url, { role: ROLE });
-  return appUrl;
+  return { databaseUrl, ownUrl: cluster.url };
 }
 
 /** Where the log goes: files of ten megabytes, the newest seven. */

@@ -53,6 +53,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   listGroups: 'reads',
   saveGroup: first,
   removeGroup: first,
+  lastBackups: 'reads',
   listActivity: 'reads',
   noteDownload: 'records',
 

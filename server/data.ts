@@ -6,6 +6,7 @@ import { leaving } from './activity';
 import { ABOUT, NotTheirs, type LimitedQuery } from './about';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
+import { keepErasure } from './erasures';
 import { doorsEnded, announce } from './live';
 import { QUERIES, type Bound, type QueryName } from './queries';
 import { queriesOf, type DataFor } from './rights';
@@ -68,6 +69,10 @@ const WAYS: { [Name in QueryName]?: (actor: Actor, ask: Bound[Name]) => Bound[Na
   takeIn: (actor) => (sessionId, events, clockBehindMs) => takeInTogether(actor, sessionId, events, clockBehindMs),
   saveConditions: (actor, ask) => (sessionId, conditions) => inTurn(actor, sessionId, () => ask(sessionId, conditions)),
   saveStationDistance: (actor, ask) => (sessionId, said) => inTurn(actor, sessionId, () => ask(sessionId, said)),
+  erasePlayer: (actor, ask) => async (playerId) => {
+    await keepErasure({ academyId: actor.academyId, playerId });
+    return ask(playerId);
+  },
   tallyStretches: (_, ask) => inLine('tallyStretches', ask),
   scoresOf: (_, ask) => inLine('scoresOf', ask),
 };

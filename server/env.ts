@@ -21,6 +21,8 @@ const envSchema = z.object({
   MAIL_FROM: unsaid(z.string().default('Inch Game <inch-game@localhost>')),
   /** Where the program keeps files of its own. */
   INCH_DATA: unsaid(z.string().default('.data')),
+  /** Where backups go, and what was erased is kept beside them; `backups` in the data folder without it. */
+  BACKUP_DIR: unsaid(z.string().optional()),
   /** Whether this is the demo, which shows the e-mails it would have sent. */
   DEMO: unsaid(z.literal('yes').optional()),
 });

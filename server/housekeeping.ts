@@ -1,6 +1,7 @@
 import 'server-only';
 import { tidyUp } from '@/db/queries/erase';
 import { database } from './db';
+import { keepErasure } from './erasures';
 import { doorsEnded } from './live';
 import { log } from './log';
 
@@ -17,7 +18,7 @@ export function keepHouse(): void {
 
 async function tidy() {
   try {
-    const done = await tidyUp(database(), new Date());
+    const done = await tidyUp(database(), new Date(), (academyId) => keepErasure({ academyId, playerId: null }));
     if (done.academies + done.players === 0) return;
     doorsEnded();
     log.info(done, 'deleted what was due');

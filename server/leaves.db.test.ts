@@ -15,6 +15,7 @@ import { ASKED, twoGroups as makeTwoGroups, type At } from './testing/ask-everyt
  */
 const { db, pool, academy } = academies('leaves', 36_000);
 jest.mock('./db', () => ({ database: () => mockDb(), WRITERS: 2 }));
+jest.mock('./erasures', () => ({ keepErasure: () => Promise.resolve() }));
 jest.mock('./live', () => ({
   announce: () => undefined,
   doorsEnded: () => undefined,

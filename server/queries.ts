@@ -4,6 +4,7 @@ import type { Db } from '@/db/client';
 import { countEvents, keepTables, readTables } from '@/db/queries/archive';
 import { listActivity, noteDownload } from '@/db/queries/activity';
 import { saveAcademy } from '@/db/queries/academies';
+import { lastBackups } from '@/db/queries/backups';
 import { bestOfGames } from '@/db/queries/bests';
 import { carriedShots, puttRuns } from '@/db/queries/carried';
 import * as erase from '@/db/queries/erase';
@@ -57,6 +58,7 @@ export const QUERIES = {
   keepTables,
   keepToken,
   kitOf,
+  lastBackups,
   leaveAcademy,
   listActivity,
   listGroups,

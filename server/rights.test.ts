@@ -5,6 +5,7 @@ import { QUERIES, type QueryName } from './queries';
 import { MAY } from './rights';
 
 jest.mock('./db', () => ({ database: () => 'the database' }));
+jest.mock('./erasures', () => ({ keepErasure: () => Promise.resolve() }));
 jest.mock('./live', () => ({ announce: () => undefined, doorsEnded: () => undefined }));
 jest.mock('./balls-in', () => ({
   takeInTogether: (actor: Actor) => mockAsked('takeIn', actor),
@@ -56,6 +57,7 @@ test('what is given to whom', () => {
     'keepInvitation',
     'listInvitations',
     'revokeInvitation',
+    'lastBackups',
     'listActivity',
   ]);
   expect(less('coach', 'assistant')).toEqual([

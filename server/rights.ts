@@ -34,6 +34,7 @@ export const MAY = {
   listGroups: DESK,
   saveGroup: COACHES,
   removeGroup: COACHES,
+  lastBackups: OWNER,
   listActivity: OWNER,
   noteDownload: COACHES,
 

@@ -12,6 +12,7 @@ import { ASKED, MARK, twoGroups as makeTwoGroups, type At } from './testing/ask-
  */
 const { db, pool, academy } = academies('sees', 35_000);
 jest.mock('./db', () => ({ database: () => mockDb(), WRITERS: 2 }));
+jest.mock('./erasures', () => ({ keepErasure: () => Promise.resolve() }));
 jest.mock('./live', () => ({
   announce: () => undefined,
   doorsEnded: () => undefined,

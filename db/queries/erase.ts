@@ -137,11 +137,17 @@ export async function deleteAcademyAt(db: Db, actor: Actor, deleteAt: Date | nul
 /**
  * Does what is due: deletes academies whose time has come, activity that is a year old, reports whose links have ended and rows of files that were
  * left lying, and goes on with erasures that were interrupted.
+ * @param told hears of each academy before it goes
  * @returns how many of each
  */
-export async function tidyUp(db: Db, now: Date): Promise<{ academies: number; players: number }> {
+export async function tidyUp(
+  db: Db,
+  now: Date,
+  told: (academyId: string) => Promise<void> = () => Promise.resolve(),
+): Promise<{ academies: number; players: number }> {
   const due = await db.select({ id: academy.academyId }).from(academy).where(lte(academy.deleteAt, now));
   for (const { id } of due) {
+    await told(id);
     const still = db
       .select({ id: academy.academyId })
       .from(academy)

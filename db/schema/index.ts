@@ -11,3 +11,4 @@ export * from './tokens';
 export * from './skill';
 export * from './limits';
 export * from './activity';
+export * from './backups';

@@ -6,6 +6,7 @@ import { ArchivePanel } from './archive-panel';
 import { DeleteAcademy } from './delete-academy';
 import { Keys } from './keys';
 import { OwnTable } from './own-table';
+import { sayBackups } from './say-backups';
 import { SettingsForm } from './settings-form';
 
 export async function SettingsRoom({ slug }: { slug: string }) {
@@ -13,6 +14,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
   const owner = role === 'owner' ? await requireOwner(slug) : null;
   const now = new Date();
   const keys = owner ? await owner.data.listTokens(now) : [];
+  const backups = owner ? await owner.data.lastBackups() : null;
   const own = await data.ownReference();
   const { name, units, timeZone, paceM, clubM, putterM, flagstickM, shoeM, halfLifeDays, strokesAs } = academy;
   const timeZones = [...new Set(['UTC', timeZone, ...Intl.supportedValuesOf('timeZone')])].sort();
@@ -51,6 +53,12 @@ export async function SettingsRoom({ slug }: { slug: string }) {
             <p className="mb-0">
               <Link href={`/a/${slug}/settings/activity`}>Who changed or looked at what</Link>
             </p>
+          </section>
+        )}
+        {backups && (
+          <section aria-labelledby="backups" className="mt-4">
+            <h2 id="backups">Backups</h2>
+            <p className="mb-0">{sayBackups(backups, timeZone, now)}</p>
           </section>
         )}
         {owner && (

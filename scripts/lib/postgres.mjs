@@ -172,6 +172,20 @@ function makeCluster(bin, data, password) {
   }
 }
 
+/** The address of the private server of a folder while it runs; null where it does not. */
+export function runningCluster(folder) {
+  const file = join(folder, 'pg', 'postmaster.pid');
+  if (!existsSync(file)) return null;
+  const [pid, , , port] = readFileSync(file, 'utf8').split('\n');
+  try {
+    process.kill(Number(pid), 0);
+  } catch (error) {
+    // It is there, though it is somebody else's.
+    if (error.code !== 'EPERM') return null;
+  }
+  return `postgres://inch:${keptSecret(folder, 'pg-password')}@127.0.0.1:${Number(port)}/postgres`;
+}
+
 /** A server for one run of the tests, in a folder of its own that goes with it. */
 export async function startThrowawayCluster(bin) {
   const folder = mkdtempSync(join(tmpdir(), 'inch-test-'));

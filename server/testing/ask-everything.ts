@@ -188,6 +188,7 @@ export const ASKED: { readonly [Name in QueryName]: (at: At) => readonly unknown
   revokeInvitation: ({ id }) => [id(81)],
   saveGroup: ({ id }) => [id(60), { name: 'Juniors', playerIds: [], userIds: [] }],
   removeGroup: ({ id }) => [id(60)],
+  lastBackups: () => [],
   listActivity: () => [{}, 10],
   noteDownload: () => ['gotBalls', null],
   savePlayer: ({ hidden }) => [hidden, newPlayer('Changed', 'imperial')],
