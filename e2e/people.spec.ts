@@ -57,6 +57,11 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   await expect(other.getByRole('main').getByRole('alert')).toContainText('This invitation was cancelled, used before, or has ended.');
   // At the green they are with their group, and with nobody else.
   expect(await kitOf(other.request, own.slug)).toEqual(['Lovage Player']);
+  // The way out of the green leads to their account, and out.
+  await other.goto(`/play#academy~${own.slug}`);
+  await other.getByRole('link', { name: 'Your account' }).click();
+  await other.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(other).toHaveURL(/\/sign-in/);
   await other.close();
 
   await page.reload();

@@ -82,12 +82,12 @@ export async function memberForSession(
 export async function memberAtGreen(
   from: Headers,
   slug: string | null,
-): Promise<{ data: DataFor<MemberRole>; academy: Academy } | 'signed out' | null> {
+): Promise<{ data: DataFor<MemberRole>; academy: Academy; sees: readonly string[] | null } | 'signed out' | null> {
   const user = await signedInBy(from);
   if (!user) return 'signed out';
   const where = slug ?? (await homeOf(database(), user.id));
   const found = where === null ? null : await memberIn(database(), user.id, where);
-  return found && { data: dataOf(found.actor), academy: found.academy };
+  return found && { data: dataOf(found.actor), academy: found.academy, sees: seenBy(found.actor) };
 }
 
 /** Where the user's work is: the address of their academy, or null before there is one. */

@@ -24,7 +24,7 @@ jest.mock('./live', () => ({
 const mockDb = () => db;
 afterAll(() => pool.end());
 
-jest.setTimeout(120_000);
+jest.setTimeout(240_000);
 const twoGroups = () => makeTwoGroups({ db, academy });
 const NAMES = Object.keys(LEAVES) as QueryName[];
 const reads = (name: QueryName) => LEAVES[name] === 'reads' || (typeof LEAVES[name] === 'object' && 'looks' in LEAVES[name]);

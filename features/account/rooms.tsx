@@ -84,8 +84,8 @@ export function ConfirmRoom() {
   );
 }
 
-/** What belongs to somebody and not to an academy: how they get in. */
-export async function AccountRoom() {
+/** What belongs to somebody and not to an academy: how they get in. @param signOut the way out */
+export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
   const user = await signedIn();
   if (!user) redirect('/sign-in?next=/account');
   const [signIns, academies] = await Promise.all([listSignIns(), workplaces(user.id)]);
@@ -93,7 +93,7 @@ export async function AccountRoom() {
   return (
     <AccountPage title="Your account" wide>
       <p className="mb-4">
-        {user.name} · <Link href="/">Back to your academy</Link>
+        {user.name} · <Link href="/">Back to your academy</Link> · {signOut}
       </p>
       <div className={styles.parts}>
         <EmailState email={user.email} confirmed={user.emailVerified} />

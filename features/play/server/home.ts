@@ -61,11 +61,12 @@ const deskHome = ({ slug, name }: Academy) => ({
 });
 
 /** What a coach's sign-in opens on a phone: what is going on, what came of the last, and what it takes to start a game. */
-export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean): Promise<HomeSent> {
+export async function homeOfDesk({ data, academy, sees }: MemberDoor, withKit: boolean): Promise<HomeSent> {
   const waiting = await data.unfinishedSessions(WAITING, { withBalls: true });
   const over = await data.finishedSessions(OVER);
   return {
     ...deskHome(academy),
+    desk: sees === null,
     sessions: [
       ...waiting.map((line) => ({ ...said(line), score: null })),
       ...over.map((line) => {
@@ -80,7 +81,11 @@ export async function homeOfDesk({ data, academy }: MemberDoor, withKit: boolean
 }
 
 /** What it takes to start one game for some players at the desk; null where the game is not in use. */
-export async function homeForGame({ data, academy }: MemberDoor, gameId: string, playerIds: readonly string[]): Promise<Home | null> {
+export async function homeForGame(
+  { data, academy }: Pick<MemberDoor, 'data' | 'academy'>,
+  gameId: string,
+  playerIds: readonly string[],
+): Promise<Home | null> {
   const kit = kitSent(await data.kitOf({ playerIds, games: { gameId } }));
   const home = homeSchema.parse({ ...deskHome(academy), sessions: [], kit });
   return kit.games.length === 0 ? null : home;

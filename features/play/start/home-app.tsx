@@ -89,7 +89,11 @@ function HomePage({ home, view, token }: PageProps) {
     <div className={`${styles.page} dusk`}>
       <header>
         {!player && (
-          <a href={`/a/${academy.slug}`} aria-label="To the desk" className={styles.desk}>
+          <a
+            href={home.desk === false ? '/account' : `/a/${academy.slug}`}
+            aria-label={home.desk === false ? 'Your account' : 'To the desk'}
+            className={styles.desk}
+          >
             ‹
           </a>
         )}
