@@ -44,6 +44,7 @@ const FEATURES = {
   form: [],
   account: ['form'],
   activity: ['form'],
+  privacy: ['account'],
   api: ['report'],
   archive: ['api'],
   people: ['account', 'form'],

@@ -194,7 +194,7 @@ test.describe('before signing in', () => {
   test.use({ storageState: { cookies: [], origins: [] } });
   test('the doors', async ({ page }) => {
     const complained = complaints(page);
-    for (const door of ['/sign-in', '/sign-up', '/forgot', '/reset', '/confirm', '/join', '/play', '/j', '/nowhere']) {
+    for (const door of ['/sign-in', '/sign-up', '/forgot', '/reset', '/confirm', '/join', '/privacy', '/play', '/j', '/nowhere']) {
       await page.setViewportSize({ width: 360, height: 740 });
       await page.goto(door);
       await examine(page, door);

@@ -80,7 +80,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
 /** Pages that anybody may see: they show nothing of any academy. */
 export const OPEN_PAGES = [
   ...['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'],
-  ...['account/page.tsx', 'confirm/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'reset/page.tsx'],
+  ...['account/page.tsx', 'confirm/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'privacy/page.tsx', 'reset/page.tsx'],
 ];
 
 export type Route = {

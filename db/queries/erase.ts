@@ -6,8 +6,11 @@ import {
   academy,
   activity,
   authOrganization,
+  authSession,
+  authVerification,
   importFile,
   importRow,
+  invitation,
   player,
   playerLink,
   session,
@@ -135,8 +138,8 @@ export async function deleteAcademyAt(db: Db, actor: Actor, deleteAt: Date | nul
 }
 
 /**
- * Does what is due: deletes academies whose time has come, activity that is a year old, reports whose links have ended and rows of files that were
- * left lying, and goes on with erasures that were interrupted.
+ * Does what is due: deletes academies whose time has come, activity that is a year old, sign-ins and links that have ended with what they showed,
+ * rows of files that were left lying, and goes on with erasures that were interrupted.
  * @param told hears of each academy before it goes
  * @returns how many of each
  */
@@ -155,6 +158,8 @@ export async function tidyUp(
     await db.delete(authOrganization).where(inArray(authOrganization.id, still));
   }
   await db.delete(activity).where(lte(activity.happenedAt, subYears(now, 1)));
+  // Sign-ins, links of e-mails and invitations that have ended open nothing any more.
+  for (const table of [authSession, authVerification, invitation]) await db.delete(table).where(lte(table.expiresAt, now));
   // A link that has ended shows nothing; a file that nobody went on with for a week is not gone on with.
   await db.delete(report).where(lte(report.expiresAt, now));
   const left = db

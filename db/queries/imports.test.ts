@@ -8,13 +8,14 @@ import { game, holed, left, record } from '@/core/testing/make';
 import { PLAIN_REPORT } from '@/core/testing/make-report';
 import { addDays, subDays } from 'date-fns';
 import type { Member } from '../actor';
-import { importFile, importRow, player, session, sessionPlayer, shot, shotEvent } from '../schema';
+import { activity, authSession, authVerification, importFile, importRow, player, session, sessionPlayer, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
 import { erasePlayer, tidyUp } from './erase';
 import { saveGame } from './games';
 import { keepRows, undoImport, type ImportStep } from './import-keep';
 import { idFrom } from '../ids';
 import { getImport, listImports, mappingFor, stageRows, startImport } from './imports';
+import { keepInvitation } from './invitations';
 import { logbookPage } from './logbook';
 import { rebuildShots } from './projection';
 import { keepReport, reportByToken, reportsOf, revokeReport } from './reports';
@@ -307,6 +308,36 @@ test('rows of a file that was left lying for a week are cleared away, and so is 
   expect((await reportsOf(db, actor, playerId, subDays(now, 3))).map(({ reportId }) => reportId)).toEqual([holds.reportId]);
   await revokeReport(db, actor, holds.reportId);
   expect(await reportByToken(db, actor.academyId, holds.tokenHash, now)).toBeNull();
+});
+
+test('sign-ins, links of e-mails and invitations that have ended are cleared away, and activity of more than a year', async () => {
+  const { actor } = await academy();
+  const now = new Date();
+  const [userId, ago, ahead] = [actor.userId, subDays(now, 1), addDays(now, 1)];
+  for (const [name, expiresAt] of [
+    ['ended', ago],
+    ['holds', ahead],
+  ] as const) {
+    const id = `${name} ${userId}`;
+    await db.insert(authSession).values({ id, token: id, userId, expiresAt });
+    await db.insert(authVerification).values({ id, identifier: id, value: 'x', expiresAt });
+    await keepInvitation(db, actor, {
+      ...{ invitationId: randomUUID(), email: `${name}-${actor.academyId}@test.example`, role: 'coach', groupIds: [] },
+      ...{ tokenHash: Buffer.from(id), expiresAt },
+    });
+  }
+  const line = { academyId: actor.academyId, actor: `user:${userId}`, what: 'savePlayer' };
+  await db.insert(activity).values([
+    { ...line, happenedAt: subDays(now, 367) },
+    { ...line, happenedAt: subDays(now, 300) },
+  ]);
+  await tidyUp(db, now);
+  const ids = async (table: typeof authSession | typeof authVerification) =>
+    (await db.select({ id: table.id }).from(table)).map(({ id }) => id).filter((id) => id.endsWith(userId));
+  expect([await ids(authSession), await ids(authVerification)]).toEqual([[`holds ${userId}`], [`holds ${userId}`]]);
+  const { rows } = await db.execute(sql`select expires_at from invitation where academy_id = ${actor.academyId}`);
+  expect(rows).toHaveLength(1);
+  expect(await db.$count(activity, eq(activity.academyId, actor.academyId))).toBe(1);
 });
 
 test('rows that got lost while they stood aside are told of, and come in when the file is sent again', async () => {

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import styles from './account-page.module.scss';
 
@@ -13,6 +14,9 @@ export function AccountPage({ title, wide = false, children }: Props) {
         {!wide && <p className={styles.line}>Design a short game, score every ball, see where you lose strokes.</p>}
         <h1 className="mb-3">{title}</h1>
         {children}
+        <p className={`${styles.foot} small-print`}>
+          <Link href="/privacy">What Inch Game keeps about you</Link>
+        </p>
       </div>
     </main>
   );
