@@ -21,12 +21,12 @@ test('the owner sees who did what, looks for it, and downloads it; a coach does 
   await expect(rows.filter({ hasText: 'changed the player Teasel Renamed' }).first()).toContainText('Coach');
   await expect(rows.filter({ hasText: 'looked at Teasel Renamed' })).toHaveCount(1);
   await expect(rows.nth(1)).toContainText('downloaded balls of everybody');
-  await page.getByLabel('What').selectOption('looked at');
+  await page.getByLabel('What', { exact: true }).selectOption('looked at');
   await expect(rows).toHaveCount(2);
   await expect(page).toHaveURL(/kind=looks/);
-  await page.getByLabel('What').selectOption('files in and out');
+  await page.getByLabel('What', { exact: true }).selectOption('files in and out');
   await expect(rows.nth(1)).toContainText('downloaded balls');
-  await page.getByLabel('To').fill('2020-01-02');
+  await page.getByLabel('To', { exact: true }).fill('2020-01-02');
   await expect(page.getByRole('status')).toContainText('No activity like that.');
   await page.getByRole('button', { name: 'Show all activity' }).click();
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download', exact: true }).click()]);
