@@ -1,4 +1,5 @@
 import 'server-only';
+import { sql } from 'drizzle-orm';
 import type { ActivityName } from '@/core/people/activity';
 import type { Actor } from '@/db/actor';
 import type { Db } from '@/db/client';
@@ -9,7 +10,7 @@ import type { Bound, QueryName } from './queries';
  * What a query leaves in the record of activity. `reads`: it changes nothing. `records`: what it keeps says itself who said it (balls, readings, how
  * far a planned session has come, the rows of a file). `derived`: it keeps what is worked out from the rest. `itself`: it
  * writes its line itself, in a transaction of its own.
- * Else it says with what something was done; null: nothing was. `before`: it works piece by piece, and what it does is kept before it begins.
+ * Else it says with what something was done, where anything was; null: nothing was. `before`: it works piece by piece, and what it does is kept before it begins.
  */
 type Leaves<Name extends QueryName> =
   | 'reads'
@@ -67,7 +68,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   savePace: ([playerId]) => ({ about: playerId }),
   bagOf: 'reads',
   whatErasingTakes: 'reads',
-  erasePlayer: { before: first },
+  erasePlayer: 'itself',
   keepLink: ifDone,
   linksOf: 'reads',
   revokeLink: first,
@@ -185,7 +186,7 @@ export function leaving(name: QueryName, query: Query): (db: Db, actor: Actor, .
       db.transaction(async (tx) => {
         const answer = await ask(tx, actor, ...asked);
         const said = leaves(asked, answer);
-        if (said) await noteActivity(tx, actor, what, said);
+        if (said && (await hasWritten(tx))) await noteActivity(tx, actor, what, said);
         return answer;
       });
   if ('before' in leaves)
@@ -198,6 +199,12 @@ export function leaving(name: QueryName, query: Query): (db: Db, actor: Actor, .
     if (answer !== null && 'userId' in actor) await lookedAt(db, actor, leaves.looks(asked));
     return answer;
   };
+}
+
+/** Whether a transaction has changed anything: of what is not there nothing was (PostgreSQL numbers a transaction with its first change). */
+async function hasWritten(tx: Db): Promise<boolean> {
+  const { rows } = await tx.execute<{ wrote: boolean }>(sql`select pg_current_xact_id_if_assigned() is not null as wrote`);
+  return rows[0]!.wrote;
 }
 
 /** Who looked at whom since the program began: it saves asking at each page. */

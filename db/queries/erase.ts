@@ -20,6 +20,7 @@ import {
   shot,
   shotEvent,
 } from '../schema';
+import { noteActivity } from './activity';
 import { erasePlans, plansAlone } from './erase-plans';
 import { getPlayer } from './players';
 import { holdSession, projectAgain } from './projection';
@@ -83,11 +84,15 @@ export async function whatErasingTakes(db: Db, actor: Actor, playerId: string): 
 export async function erasePlayer(db: Db, actor: Actor, playerId: string): Promise<string[] | null> {
   const { academyId } = actor;
   const mine = and(eq(player.academyId, academyId), eq(player.playerId, playerId));
-  const marked = await db
-    .update(player)
-    .set({ erasedAt: sql`coalesce(${player.erasedAt}, now())` })
-    .where(mine)
-    .returning({ id: player.playerId });
+  const marked = await db.transaction(async (tx) => {
+    const theirs = await tx
+      .update(player)
+      .set({ erasedAt: sql`coalesce(${player.erasedAt}, now())` })
+      .where(mine)
+      .returning({ id: player.playerId });
+    if (theirs.length > 0 && actor.kind !== 'program') await noteActivity(tx, actor, 'erasePlayer', { about: playerId });
+    return theirs;
+  });
   if (marked.length === 0) return null;
   await db.delete(playerLink).where(and(eq(playerLink.academyId, academyId), eq(playerLink.playerId, playerId)));
   // The squad's reports have every name in them.
