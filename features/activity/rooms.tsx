@@ -28,7 +28,7 @@ export async function ActivityRoom({ slug, params }: At) {
   const path = `/a/${slug}/settings/activity`;
   return (
     <div className="p-3 p-md-4">
-      <h1>Activity</h1>
+      <h1 className="mb-3">Activity</h1>
       <p className={styles.about}>
         Who changed or looked at what, kept for a year. It can’t be edited. Balls aren’t listed: each keeps its own history, on the page of
         its session.
