@@ -24,6 +24,27 @@ function policy(scripts: string): string {
   ].join('; ');
 }
 
+/** The cookie of a sign-in, by the names that it has with https and without. */
+const SIGN_IN = ['__Secure-better-auth.session_token', 'better-auth.session_token'];
+/** Says that this was done today. */
+const RENEWED = 'renewed';
+const DAY_S = 86_400;
+
+/**
+ * A sign-in lasts 30 days after it was last used (server/auth.ts). Pages can't tell the browser so, and the cookie would end 30 days after signing in,
+ * however often it was used: once a day it gets its time anew.
+ */
+function staySignedIn(request: NextRequest, response: NextResponse): void {
+  if (request.cookies.has(RENEWED)) return;
+  const options = { httpOnly: true, sameSite: 'lax', path: '/' } as const;
+  for (const name of SIGN_IN) {
+    const value = request.cookies.get(name)?.value;
+    if (!value) continue;
+    response.cookies.set(name, value, { ...options, secure: name.startsWith('__Secure-'), maxAge: 30 * DAY_S });
+    response.cookies.set(RENEWED, 'yes', { ...options, maxAge: DAY_S });
+  }
+}
+
 export function proxy(request: NextRequest) {
   if (PLAY.includes(request.nextUrl.pathname)) {
     const response = NextResponse.next();
@@ -37,6 +58,7 @@ export function proxy(request: NextRequest) {
   headers.set('Content-Security-Policy', csp);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('Content-Security-Policy', csp);
+  staySignedIn(request, response);
   return response;
 }
 

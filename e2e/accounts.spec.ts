@@ -198,6 +198,41 @@ test('whoever guesses codes has to wait, with a new sign-in too; the address the
   expect((await post('two-factor/verify', { code: codeOf(secret), trustDevice: false })).status()).toBe(429);
 });
 
+test('whoever uses it stays signed in: 30 days count from the last use, on pages and at the green', async ({ page }) => {
+  const own = await makeOwnAcademy('Yarrow');
+  await signIn(page, own.email, own.password);
+  await expect(page).toHaveURL(`/a/${own.slug}`);
+  const DAY_S = 86_400;
+  const cookie = async () => (await page.context().cookies()).find(({ name }) => name.endsWith('session_token'))!;
+  const daysLeft = async () => {
+    const [row] = await ask<{ days: number }>(
+      `select extract(epoch from expires_at - now())::float / ${DAY_S} as days from auth_session s join auth_user u on u.id = s.user_id where u.email = $1`,
+      own.email,
+    );
+    return [Math.round(row!.days), Math.round(((await cookie()).expires - Date.now() / 1000) / DAY_S)];
+  };
+  /** As it is after 25 days in which nobody was here. */
+  const unused = async () => {
+    await ask(
+      `update auth_session set expires_at = now() + interval '5 days', updated_at = now() - interval '25 days'
+       where user_id = (select id from auth_user where email = $1) returning id`,
+      own.email,
+    );
+    await page.context().clearCookies({ name: 'renewed' });
+    await page.context().addCookies([{ ...(await cookie()), expires: Date.now() / 1000 + 5 * DAY_S }]);
+    expect(await daysLeft()).toEqual([5, 5]);
+  };
+  await unused();
+  await page.goto(`/a/${own.slug}/players`);
+  expect(await daysLeft()).toEqual([30, 30]);
+  await expect(page.getByText('Yarrow Player')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Yarrow Player')).toBeVisible();
+  await unused();
+  expect((await page.request.get(`/api/v1/home?academy=${own.slug}`)).status()).toBe(200);
+  expect(await daysLeft()).toEqual([30, 30]);
+});
+
 test('where one is signed in is listed, and each can be ended', async ({ page, playwright }) => {
   const own = await makeOwnAcademy('Agrimony');
   const phones = await Promise.all(

@@ -16,12 +16,12 @@ test('the owner sees who did what, looks for it, and downloads it; a coach does 
   expect((await page.request.get(`/a/${own.slug}/logbook/shots`)).headers()['content-type']).toContain('text/csv');
 
   await page.goto(`/a/${own.slug}/settings`);
-  await page.getByRole('link', { name: 'Who changed or looked at what' }).click();
+  await page.getByRole('link', { name: 'Who changed or viewed what' }).click();
   const rows = page.getByRole('table', { name: 'Activity' }).getByRole('row');
   await expect(rows.filter({ hasText: 'changed the player Teasel Renamed' }).first()).toContainText('Coach');
-  await expect(rows.filter({ hasText: 'looked at Teasel Renamed' })).toHaveCount(1);
+  await expect(rows.filter({ hasText: 'viewed Teasel Renamed' })).toHaveCount(1);
   await expect(rows.nth(1)).toContainText('downloaded balls of everybody');
-  await page.getByLabel('What', { exact: true }).selectOption('looked at');
+  await page.getByLabel('What', { exact: true }).selectOption('views');
   await expect(rows).toHaveCount(2);
   await expect(page).toHaveURL(/kind=looks/);
   await page.getByLabel('What', { exact: true }).selectOption('files in and out');
@@ -52,6 +52,6 @@ test('of somebody who is erased no name stays in it', async ({ page }) => {
   await page.goto(`/a/${own.slug}/settings/activity`);
   const table = page.getByRole('table', { name: 'Activity' });
   await expect(table).toContainText('erased a player');
-  await expect(table).toContainText('looked at (no longer here)');
+  await expect(table).toContainText('viewed (since removed)');
   await expect(table).not.toContainText('Woad Player');
 });

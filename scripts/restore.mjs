@@ -1,9 +1,8 @@
 import { join } from 'node:path';
-import { backupSettings, backupsIn, emptyDatabase, restoreBackup } from './lib/backup.mjs';
 import { prepareDatabase } from './lib/app.mjs';
-import { checkNode, ensurePackages, ensurePostgres, root } from './lib/install.mjs';
-import { dataFolder, startCluster, writableFolder } from './lib/postgres.mjs';
-import { takeLock } from './lib/lock.mjs';
+import { backupSettings, backupsIn, emptyDatabase, restoreBackup } from './lib/backup.mjs';
+import { root } from './lib/install.mjs';
+import { withOwnDatabase } from './lib/own-database.mjs';
 import { run } from './lib/run.mjs';
 import { main, say, Stop } from './lib/say.mjs';
 
@@ -11,31 +10,16 @@ import { main, say, Stop } from './lib/say.mjs';
  * Puts a backup into an empty database: DATABASE_URL (or MIGRATE_URL), else the private one, which must not be in use. With --replace what is in the
  * database goes first. Then it is brought up to date, and who was erased since is erased again.
  */
-await main(async () => {
-  checkNode();
-  await ensurePackages();
-  const bin = await ensurePostgres();
-  const folder = writableFolder(dataFolder());
-  const settings = backupSettings(folder);
+await main(() => {
+  const settings = backupSettings();
   const args = process.argv.slice(2);
   const path = args.find((one) => !one.startsWith('--'));
-  const replace = args.includes('--replace');
   if (!path) {
     const [newest] = backupsIn(settings.folder);
-    throw new Stop(
-      `Say which backup: npm run restore -- PATH.${newest ? ` The newest is ${join(settings.folder, newest)}.` : ` There is none in ${settings.folder}.`}`,
-    );
+    const which = newest ? `The newest is ${join(settings.folder, newest)}.` : `There is none in ${settings.folder}.`;
+    throw new Stop(`Say which backup: npm run restore -- PATH. ${which}`);
   }
-  const given = process.env.MIGRATE_URL ?? process.env.DATABASE_URL;
-  if (given) return restore(given, path, settings, replace);
-  const release = takeLock(folder);
-  const cluster = await startCluster(bin, folder);
-  try {
-    await restore(cluster.url, path, settings, replace);
-  } finally {
-    cluster.stop();
-    release();
-  }
+  return withOwnDatabase((databaseUrl) => restore(databaseUrl, path, settings, args.includes('--replace')));
 });
 
 async function restore(databaseUrl, path, { passphrase, folder }, replace) {

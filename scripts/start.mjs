@@ -1,8 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { keepApp, prepareDatabase } from './lib/app.mjs';
-import { backUp, backupSettings, backupTime, eachDay } from './lib/backup.mjs';
+import { backUp, backupSettings, backupTime } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
+import { eachDay } from './lib/daily.mjs';
 import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, startCluster, writableFolder } from './lib/postgres.mjs';
@@ -23,14 +24,15 @@ await main(async () => {
   const publicUrl = chosenUrl();
   const folder = writableFolder(dataFolder());
   const minute = backupTime();
-  const backups = minute === null ? null : backupSettings(folder);
+  const backups = minute === null ? null : backupSettings();
   const { undo, tidy } = undoing();
   undo.push(takeLock(folder));
   try {
     await ensurePackages();
     await ensureBuild();
     const { databaseUrl, ownUrl } = await database(folder, undo);
-    if (minute !== null) undo.push(eachDay(minute, async () => say(`Backup: ${(await backUp(ownUrl, backups, new Date())).path}`)));
+    const make = async () => say(`Backup: ${(await backUp(ownUrl, backups, new Date())).path}`);
+    if (minute !== null) undo.push(eachDay(minute, make, (error) => say(`The backup failed: ${error.message}`)));
     const secret = keptSecret(folder, 'auth-secret');
     const output = await logFile(folder);
     const options = { port, host, databaseUrl, publicUrl, secret, dataFolder: folder, stdio: ['ignore', 'pipe', 'pipe'] };

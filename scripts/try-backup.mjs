@@ -3,6 +3,7 @@ import { execFile } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { prepareDatabase } from './lib/app.mjs';
+import { withClient } from './lib/backup.mjs';
 import { checkNode, ensurePackages, ensurePostgres, root } from './lib/install.mjs';
 import { startThrowawayCluster } from './lib/postgres.mjs';
 import { quietEnv } from './lib/run.mjs';
@@ -98,33 +99,23 @@ await main(async () => {
   }
 });
 
-/** Writes pairs of rows, each pair in one transaction, until it is told to stop. */
+/** Writes pairs of rows, one after the other in one transaction, until it is told to stop. */
 async function keepWriting(databaseUrl) {
-  const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: databaseUrl });
-  await client.connect();
   let [going, pairs] = [true, 0];
-  const over = (async () => {
-    for (; going; pairs++)
-      await client.query(
-        `insert into auth_verification (id, identifier, value, expires_at, created_at, updated_at)
-         select $1 || n, $1, 'x', now(), now(), now() from generate_series(1, 2) n`,
-        [`pair ${pairs} `],
-      );
-    await client.end();
-  })();
+  const half = `insert into auth_verification (id, identifier, value, expires_at) values (gen_random_uuid()::text, 'pair `;
+  const over = withClient(databaseUrl, async (client) => {
+    for (; going; pairs++) {
+      await client.query('begin');
+      await client.query(`${half}${pairs}', 'x', now())`);
+      await client.query(`${half}${pairs}', 'x', now())`);
+      await client.query('commit');
+    }
+  });
   return { stop: async () => ((going = false), await over, pairs) };
 }
 
 async function ask(databaseUrl, sql) {
-  const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: databaseUrl });
-  await client.connect();
-  try {
-    return (await client.query(sql)).rows;
-  } finally {
-    await client.end();
-  }
+  return withClient(databaseUrl, async (client) => (await client.query(sql)).rows);
 }
 
 /** A player of the demo who plays with others too. */

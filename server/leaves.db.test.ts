@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { askOn } from './testing/on-database';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Actor, Role } from '@/db/actor';
 import { activity } from '@/db/schema';
@@ -14,14 +15,7 @@ import { ASKED, twoGroups as makeTwoGroups, type At } from './testing/ask-everyt
  * are said to read run where nothing can be written.
  */
 const { db, pool, academy } = academies('leaves', 36_000);
-jest.mock('./db', () => ({ database: () => mockDb(), WRITERS: 2 }));
-jest.mock('./erasures', () => ({ keepErasure: () => Promise.resolve() }));
-jest.mock('./live', () => ({
-  announce: () => undefined,
-  doorsEnded: () => undefined,
-  hearDoors: () => ({ works: () => false, ended: () => 0 }),
-}));
-const mockDb = () => db;
+askOn(db);
 afterAll(() => pool.end());
 
 jest.setTimeout(240_000);

@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { askOn } from './testing/on-database';
 import { sql } from 'drizzle-orm';
 import { academies } from '@/db/testing/academy';
 import type { LimitedQuery } from './about';
@@ -11,14 +12,7 @@ import { ASKED, MARK, twoGroups as makeTwoGroups, type At } from './testing/ask-
  * changes. The coach asks the same, and gets it: so it is there.
  */
 const { db, pool, academy } = academies('sees', 35_000);
-jest.mock('./db', () => ({ database: () => mockDb(), WRITERS: 2 }));
-jest.mock('./erasures', () => ({ keepErasure: () => Promise.resolve() }));
-jest.mock('./live', () => ({
-  announce: () => undefined,
-  doorsEnded: () => undefined,
-  hearDoors: () => ({ works: () => false, ended: () => 0 }),
-}));
-const mockDb = () => db;
+askOn(db);
 afterAll(() => pool.end());
 
 jest.setTimeout(60_000);

@@ -3,10 +3,19 @@ import styles from './list-table.module.scss';
 
 type FiltersProps = { find: string; text: string; onText: (text: string) => void; children?: ReactNode };
 
-/** What narrows a list: a field to find by words, and whatever else it can be narrowed by. */
-export function ListFilters({ find, text, onText, children }: FiltersProps) {
+/** What narrows a list. */
+export function Filters({ children }: { children: ReactNode }) {
   return (
     <div className={styles.filters} role="group" aria-label="Filter">
+      {children}
+    </div>
+  );
+}
+
+/** What narrows a list that is also looked through by words. */
+export function ListFilters({ find, text, onText, children }: FiltersProps) {
+  return (
+    <Filters>
       {children}
       <input
         type="search"
@@ -16,7 +25,7 @@ export function ListFilters({ find, text, onText, children }: FiltersProps) {
         value={text}
         onChange={(event) => onText(event.target.value)}
       />
-    </div>
+    </Filters>
   );
 }
 
@@ -53,6 +62,32 @@ export function FilterChoice<Value extends string>({ label, value, options, onCh
         </option>
       ))}
     </select>
+  );
+}
+
+type DateProps = { label: string; value: string | undefined; onChoose: (day: string | undefined) => void };
+
+/** A filter by a day; undefined: any. */
+export function FilterDate({ label, value, onChoose }: DateProps) {
+  return (
+    <label className={styles.date}>
+      {label}
+      <input
+        type="date"
+        className="form-control form-control-sm"
+        value={value ?? ''}
+        onChange={({ target }) => onChoose(target.value || undefined)}
+      />
+    </label>
+  );
+}
+
+/** What was found, dimmed while it is looked for anew. */
+export function Found({ pending, children }: { pending: boolean; children: ReactNode }) {
+  return (
+    <div aria-busy={pending} className={pending ? styles.pending : undefined}>
+      {children}
+    </div>
   );
 }
 

@@ -17,11 +17,11 @@ export type ActivityAbout =
 
 /**
  * What is kept of who did what: with what it was done, how it is said behind somebody's name and before the name of that, and what is said in place of
- * the name where there is none: nothing, of what is gone with it.
+ * the name where there is none: nothing, of what is gone with it. For "…" stands what came of it.
  */
 export const ACTIVITIES = {
   saveAcademy: ['academy', 'changed the settings'],
-  deleteAcademyAt: ['academy', 'set when the academy is deleted'],
+  deleteAcademyAt: ['academy', 'set the day the academy is deleted'],
   saveReference: ['academy', 'changed the reference table'],
   readTables: ['academy', 'downloaded an archive'],
   keepTables: ['academy', 'added an archive'],
@@ -39,10 +39,10 @@ export const ACTIVITIES = {
   removeGroup: ['group', 'removed a group', ''],
 
   savePlayer: ['player', 'changed the player'],
-  archivePlayer: ['player', 'archived or restored'],
+  archivePlayer: ['player', '… the player'],
   saveRoundMix: ['player', 'changed what counts as a round for'],
-  saveDreads: ['player', 'noted dreaded shots of'],
-  saveSwingMarks: ['player', 'changed swing marks of'],
+  saveDreads: ['player', 'changed the dreaded shots of'],
+  saveSwingMarks: ['player', 'changed the swing marks of'],
   savePace: ['player', 'changed the pace of', 'the coach'],
   erasePlayer: ['player', 'erased a player', ''],
   keepLink: ['player', 'made a personal link for'],
@@ -54,15 +54,15 @@ export const ACTIVITIES = {
   removeNote: ['academy', 'removed a note'],
 
   saveGame: ['game', 'changed the game'],
-  archiveGame: ['game', 'archived or restored the game'],
+  archiveGame: ['game', '… the game'],
   saveGreen: ['green', 'changed the green'],
-  archiveGreen: ['green', 'archived or restored the green'],
+  archiveGreen: ['green', '… the green'],
   saveHour: ['hour', 'planned'],
-  archiveHour: ['hour', 'archived or restored the plan'],
+  archiveHour: ['hour', '… the plan'],
   saveSchool: ['academy', 'changed the ways to practise'],
   saveWeeks: ['weeks', 'planned'],
   followWeeks: ['weeks', 'moved the days of'],
-  archiveWeeks: ['weeks', 'archived or restored the plan'],
+  archiveWeeks: ['weeks', '… the plan'],
 
   startSession: ['session', 'began'],
   takeStart: ['session', 'began'],
@@ -71,15 +71,15 @@ export const ACTIVITIES = {
   saveConditionsToday: ['academy', 'set today’s conditions'],
   saveConditions: ['session', 'changed the conditions of'],
   saveStationDistance: ['session', 'changed a distance in'],
-  keepReaderKey: ['session', 'let a device read distances in'],
+  keepReaderKey: ['session', 'let a device measure distances in'],
   saveNote: ['session', 'wrote a note in'],
   saveTags: ['session', 'changed the tags of'],
   addResult: ['session', 'added a result of'],
   removeResult: ['session', 'removed a result', ''],
-  startImport: ['file', 'imported the file'],
-  undoImport: ['file', 'took back the file'],
+  startImport: ['file', 'imported'],
+  undoImport: ['file', 'undid the import of'],
 
-  lookedAt: ['player', 'looked at'],
+  lookedAt: ['player', 'viewed'],
   gotSessions: ['player', 'downloaded sessions of', 'everybody'],
   gotBalls: ['player', 'downloaded balls of', 'everybody'],
   gotReport: ['player', 'downloaded a report of', 'the squad'],
@@ -108,8 +108,9 @@ export function sayDone({
   more: string | null;
 }): string {
   const [kind, does, without] = known(what) ?? ['academy', what];
-  const gone = HAVE_NAMES.includes(kind) ? '(no longer here)' : '';
+  const gone = HAVE_NAMES.includes(kind) ? '(since removed)' : '';
   const words = [does, name ?? (about === null || without === '' ? without : gone)].filter(Boolean).join(' ');
+  if (more !== null && words.startsWith('… ')) return words.replace('…', more);
   return more === null ? words : `${words}: ${more}`;
 }
 
@@ -123,7 +124,7 @@ export const ACTIVITY_KINDS = {
   games: 'games, greens and plans',
   sessions: 'sessions',
   files: 'files in and out',
-  looks: 'looked at',
+  looks: 'views',
 } as const;
 export type ActivityKind = keyof typeof ACTIVITY_KINDS;
 

@@ -28,7 +28,7 @@ export function ForgotForm() {
         <p role="status">
           If <b>{sentTo}</b> has an account, we’ve sent an e-mail with a link. It works for an hour.
         </p>
-        <p>Nothing after a few minutes? Check your spam folder and the address.</p>
+        <p>Nothing after a few minutes? Check your spam folder, and that the address is right.</p>
         <Link href="/sign-in">Back to signing in</Link>
       </>
     );

@@ -2,9 +2,8 @@
 
 import { ACTIVITY_KINDS } from '@/core/people/activity';
 import { asActivityQuery, type ActivityAsked } from '@/core/people/activity-asked';
-import { FilterChoice, NoMatch } from '@/ui/list-filters';
+import { FilterChoice, FilterDate, Filters, Found, NoMatch } from '@/ui/list-filters';
 import { useAsked } from '../form/use-asked';
-import styles from './activity.module.scss';
 
 type Named = { id: string; name: string };
 type Props = { asked: ActivityAsked; members: readonly Named[]; players: readonly Named[]; none: boolean; children: React.ReactNode };
@@ -16,20 +15,12 @@ export function ActivityFilters({ asked: answered, members, players, none, child
   const set = (change: ActivityAsked) => go({ before: undefined, ...change });
   const named = (all: readonly Named[]) => all.map(({ id, name }) => [id, name] as const);
   const date = (key: 'from' | 'to', label: string) => (
-    <label className={styles.date}>
-      {label}
-      <input
-        type="date"
-        className="form-control form-control-sm"
-        value={asked[key] ?? ''}
-        onChange={(event) => set({ [key]: event.target.value || undefined })}
-      />
-    </label>
+    <FilterDate label={label} value={asked[key]} onChoose={(day) => set({ [key]: day })} />
   );
   const narrowed = asActivityQuery(asked) !== '';
   return (
     <>
-      <div className={`${styles.filters} no-print`} role="group" aria-label="Filter">
+      <Filters>
         <FilterChoice
           label="Who"
           value={asked.by ?? ''}
@@ -50,8 +41,8 @@ export function ActivityFilters({ asked: answered, members, players, none, child
         />
         {date('from', 'From')}
         {date('to', 'To')}
-      </div>
-      <div aria-busy={pending} className={pending ? styles.pending : undefined}>
+      </Filters>
+      <Found pending={pending}>
         {none ? (
           narrowed ? (
             <NoMatch what="activity" all="activity" onAll={() => go(NOTHING)} />
@@ -61,7 +52,7 @@ export function ActivityFilters({ asked: answered, members, players, none, child
         ) : (
           children
         )}
-      </div>
+      </Found>
     </>
   );
 }

@@ -17,7 +17,7 @@ type Line = Answer<'listActivity'>[number];
 const PAGE = 50;
 const AT_ONCE = 500;
 
-const whoDid = ({ who, byProgram }: Line) => who ?? (byProgram ? 'Inch Game' : 'somebody no longer here');
+const whoDid = ({ who, byProgram }: Line) => who ?? (byProgram ? 'Inch Game' : 'somebody since removed');
 
 /** Who changed, or looked at, what: for the owner. */
 export async function ActivityRoom({ slug, params }: At) {
@@ -28,10 +28,10 @@ export async function ActivityRoom({ slug, params }: At) {
   const path = `/a/${slug}/settings/activity`;
   return (
     <div className="p-3 p-md-4">
-      <h1 className="mb-3">Activity</h1>
+      <h1 className="mb-2">Activity</h1>
       <p className={styles.about}>
-        Who changed or looked at what, kept for a year. It can’t be edited. Balls aren’t listed: each keeps its own history, on the page of
-        its session.
+        Who changed or viewed what in the last year. Nobody can edit this list. Balls aren’t in it: what was said about each is on its
+        session’s page.
       </p>
       <ActivityFilters
         asked={asked}

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { asLogbookQuery, GROUNDS, LOGBOOK_COLUMNS, type LogbookAsked, type LogbookColumn, type LogbookFilter } from '@/core/logbook/asked';
 import { say, SHOT_TYPES, SURFACES } from '@/core/golf/words';
 import { capital } from '@/core/units/format';
-import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
+import { FilterChoice, FilterDate, FilterToggle, Found, ListFilters, NoMatch } from '@/ui/list-filters';
 import { useAsked } from '../form/use-asked';
 import { useReady } from '../form/use-ready';
 import styles from './logbook.module.scss';
@@ -63,15 +63,7 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
   const named = (all: readonly Named[]) => all.map(({ id, name }) => [id, name] as const);
   const words = (all: readonly string[]) => all.map((one) => [one, capital(say(one))] as const);
   const date = (key: 'from' | 'to', label: string) => (
-    <label className={styles.date}>
-      {label}
-      <input
-        type="date"
-        className="form-control form-control-sm"
-        value={filter[key] ?? ''}
-        onChange={({ target }) => set({ [key]: target.value || undefined })}
-      />
-    </label>
+    <FilterDate label={label} value={filter[key]} onChoose={(day) => set({ [key]: day })} />
   );
   const columns = (
     <div role="group" aria-label="Columns" className={styles.columns}>
@@ -131,7 +123,7 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
           {columns}
         </details>
       </fieldset>
-      <div aria-busy={pending} className={pending ? styles.pending : undefined}>
+      <Found pending={pending}>
         {none ? (
           <NoMatch
             what="session"
@@ -144,7 +136,7 @@ export function LogbookFilters({ asked: answered, players, games, greens, tags, 
         ) : (
           children
         )}
-      </div>
+      </Found>
     </>
   );
 }

@@ -9,31 +9,33 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
     [
       'A name or nickname, playing level, which hand, clubs, and lengths such as a pace. No birthday, no address, no photo, no e-mail.',
       'Every ball that is recorded: from where, which shot, where it finished, and notes.',
-      'Who sees it: the coaches of the academy, assistants whose group the player is in, and the player through a personal link.',
-      'How long: until a coach erases the player. Then everything of them goes at once: name, balls, notes, plans and links.',
+      'Who sees it: the academy’s coaches, the assistants who look after the player’s group, and the player, through a personal link.',
+      'How long: until a coach erases the player. Then it all goes at once: name, balls, notes, plans and links.',
     ],
   ],
   [
     'Coaches and assistants',
     [
-      'A name, an e-mail address, and the password in a form that can’t be read back.',
-      'Where they are signed in: browser, system and time. Not from which internet address. A sign-in ends after 30 days without use.',
+      'A name, an e-mail address, and a scrambled password that nobody can read.',
+      'Where they’re signed in: browser, system and time, but no internet address. After 30 days without use they’re signed out.',
     ],
   ],
   [
-    'Who changed or looked at what',
-    ['Changes, downloads, and who opened a player’s pages, for a year. The academy’s owner sees it. Names of erased players aren’t in it.'],
+    'Who changed or viewed what',
+    [
+      'Changes, downloads and views of players’ pages, for a year. Only the academy’s owner sees the list. It never names an erased player.',
+    ],
   ],
   [
     'On a phone',
     [
-      'Games and balls that are still to be sent. Levels and clubs of players only where a coach chose “Keep them on this phone”.',
-      'Signing out, or “Forget this phone”, removes it, except balls that aren’t sent yet.',
+      'Games, and balls that aren’t sent yet. Players’ levels and clubs only if a coach chose “Keep them on this phone”.',
+      'Signing out, or “Forget this phone”, removes all but the balls that aren’t sent yet.',
     ],
   ],
   [
     'In backups',
-    ['Whoever runs the server keeps sealed backups for a number of days. Who was erased is erased again when one is restored.'],
+    ['Whoever runs the server keeps the newest backups, encrypted. If one is restored, players who were erased since are erased again.'],
   ],
 ];
 
@@ -41,7 +43,7 @@ export function PrivacyPage() {
   return (
     <AccountPage title="What Inch Game keeps" wide>
       <p>
-        Nothing is passed on, and nothing is measured about visitors. Cookies only keep you signed in. Internet addresses aren’t kept: a
+        Inch Game doesn’t share data and doesn’t track visitors. Cookies only keep you signed in. Internet addresses aren’t stored: a
         scrambled form of them counts wrong passwords and links, for an hour at most.
       </p>
       <div className={styles.parts}>
@@ -58,8 +60,8 @@ export function PrivacyPage() {
         <section>
           <h2>What you can ask for</h2>
           <p>
-            A copy of everything recorded about a player, or that a player is erased: ask the academy. Coaches download sessions and balls
-            in the logbook, and erase a player on the player’s page.
+            Ask the academy for a copy of what was recorded about a player, or to erase a player. Coaches download sessions and balls in the
+            logbook, and erase a player on the player’s page.
           </p>
         </section>
       </div>

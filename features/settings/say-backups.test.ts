@@ -21,10 +21,10 @@ test('the last backup is said with its size, and how old it is once one was miss
 
 test('a failure since is said first, without what only the operator understands', () => {
   expect(say(made('2026-11-29T03:00:00Z'), failed('2026-11-30T03:00:00Z'))).toBe(
-    'The backup of Mon 30 Nov, 04:00 failed: ask whoever runs the server. Last backup: Sun 29 Nov, 04:00, 12.4 MB.',
+    'The backup of Mon 30 Nov, 04:00 failed. Tell whoever runs the server. Last backup: Sun 29 Nov, 04:00, 12.4 MB.',
   );
   expect(say(null, failed('2026-11-30T03:00:00Z'))).toBe(
-    'The backup of Mon 30 Nov, 04:00 failed: ask whoever runs the server. None has been made yet.',
+    'The backup of Mon 30 Nov, 04:00 failed. Tell whoever runs the server. No backups yet.',
   );
-  expect(say(null, null)).toBe('No backup has been made yet. Whoever runs the server can turn them on.');
+  expect(say(null, null)).toBe('No backups yet. Ask whoever runs the server to turn them on.');
 });

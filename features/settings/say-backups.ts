@@ -6,9 +6,9 @@ export function sayBackups({ good, tried }: Answer<'lastBackups'>, timeZone: str
   const at = (moment: Date) => sayMoment(moment, timeZone);
   const last = good
     ? `Last backup: ${at(good.begunAt)}, ${((good.bytes ?? 0) / 1e6).toFixed(1)} MB${daysOld(good.begunAt, now)}.`
-    : 'No backup has been made yet. Whoever runs the server can turn them on.';
+    : 'No backups yet. Ask whoever runs the server to turn them on.';
   if (!tried?.failure) return last;
-  return `The backup of ${at(tried.begunAt)} failed: ask whoever runs the server. ${good ? last : 'None has been made yet.'}`;
+  return `The backup of ${at(tried.begunAt)} failed. Tell whoever runs the server. ${good ? last : 'No backups yet.'}`;
 }
 
 /** Said from the second day on: by then one was missed. */

@@ -51,7 +51,7 @@ export async function SettingsRoom({ slug }: { slug: string }) {
           <section aria-labelledby="activity" className="mt-4">
             <h2 id="activity">Activity</h2>
             <p className="mb-0">
-              <Link href={`/a/${slug}/settings/activity`}>Who changed or looked at what</Link>
+              <Link href={`/a/${slug}/settings/activity`}>Who changed or viewed what</Link>
             </p>
           </section>
         )}

@@ -3,10 +3,11 @@ import { createReadStream, createWriteStream, existsSync, mkdirSync, readdirSync
 import { join } from 'node:path';
 import { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { timeOfDay, untilNext } from './daily.mjs';
+import { timeOfDay } from './daily.mjs';
 import { postgresBin } from './install.mjs';
+import { dataFolder } from './postgres.mjs';
 import { quietEnv } from './run.mjs';
-import { say, Stop } from './say.mjs';
+import { Stop } from './say.mjs';
 import { LEAST_PASSPHRASE, seal, Sealed, unseal } from './seal.mjs';
 
 /*
@@ -18,7 +19,7 @@ const ENDING = '.backup';
 const KEEP = 14;
 
 /** Where backups go, and how: as the settings say. */
-export function backupSettings(folder) {
+export function backupSettings() {
   const passphrase = process.env.BACKUP_PASSPHRASE ?? '';
   if (passphrase.length < LEAST_PASSPHRASE)
     throw new Stop(
@@ -26,7 +27,7 @@ export function backupSettings(folder) {
     );
   const keep = Number(process.env.BACKUP_KEEP || KEEP);
   if (!Number.isInteger(keep) || keep < 1) throw new Stop(`BACKUP_KEEP must be a whole number from 1, not "${process.env.BACKUP_KEEP}".`);
-  return { passphrase, keep, folder: process.env.BACKUP_DIR || join(folder, 'backups') };
+  return { passphrase, keep, folder: process.env.BACKUP_DIR || join(dataFolder(), 'backups') };
 }
 
 /** The time of day at which a backup is made, as minutes after midnight UTC; null: none is made by itself. */
@@ -147,23 +148,6 @@ export async function restoreBackup(path, passphrase, databaseUrl) {
   return madeAt;
 }
 
-/** Makes a backup each day at a minute, until it is told to stop. @param make makes one */
-export function eachDay(minute, make) {
-  let timer;
-  const next = () => {
-    timer = setTimeout(
-      () => {
-        make()
-          .catch((error) => say(`The backup failed: ${error.message}`))
-          .finally(next);
-      },
-      untilNext(minute, new Date()),
-    );
-  };
-  next();
-  return () => clearTimeout(timer);
-}
-
 /** Makes a backup, and keeps in the database that it was made, or why not. @returns its path and its size */
 export async function backUp(databaseUrl, settings, now) {
   try {
@@ -176,7 +160,8 @@ export async function backUp(databaseUrl, settings, now) {
   }
 }
 
-const withClient = async (databaseUrl, ask) => {
+/** Asks a database by a connection that is closed again. */
+export const withClient = async (databaseUrl, ask) => {
   const { default: pg } = await import('pg');
   const client = new pg.Client({ connectionString: databaseUrl });
   await client.connect();

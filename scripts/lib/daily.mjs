@@ -11,3 +11,21 @@ export function untilNext(minute, now) {
   const left = minute * 60_000 - (now.getTime() % DAY_MS);
   return left > 0 ? left : left + DAY_MS;
 }
+
+/**
+ * Does something each day at a minute, also after a day on which it failed.
+ * @param failed is told why
+ * @returns how to stop
+ */
+export function eachDay(minute, run, failed) {
+  let [timer, stopped] = [undefined, false];
+  const next = () => {
+    if (stopped) return;
+    timer = setTimeout(() => void run().catch(failed).finally(next), untilNext(minute, new Date()));
+  };
+  next();
+  return () => {
+    stopped = true;
+    clearTimeout(timer);
+  };
+}
