@@ -57,6 +57,7 @@ const FEATURES = {
   play: ['form', 'session'],
   report: ['form', 'skill'],
   players: ['form', 'session', 'skill'],
+  families: ['account', 'form', 'logbook', 'play', 'report', 'session', 'skill'],
   imports: ['form'],
   logbook: ['form', 'games', 'imports', 'play', 'session'],
   plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],

@@ -1,6 +1,6 @@
 import type { APIRequestContext, APIResponse } from '@playwright/test';
 import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
-import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, answeringFiles, OPEN_PAGES, PAGES, ROUTES, written } from './ways-in';
+import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, answeringFiles, FAMILY_PAGES, OPEN_PAGES, PAGES, ROUTES, written } from './ways-in';
 import { expect, test } from './test';
 
 /** Every way into the program, tried by people who have no business there. */
@@ -16,7 +16,7 @@ test.beforeAll(async () => {
 });
 
 test('every page, route and action is in the table', () => {
-  expect([...Object.keys(PAGES), ...OPEN_PAGES, ...Object.keys(ROUTES)].sort()).toEqual(answeringFiles().sort());
+  expect([...Object.keys(PAGES), ...Object.keys(FAMILY_PAGES), ...OPEN_PAGES, ...Object.keys(ROUTES)].sort()).toEqual(answeringFiles().sort());
   expect([...Object.keys(ACTIONS), ...Object.keys(ACCOUNT_ACTIONS)].sort()).toEqual([...actionsOfTheBuild().keys()].sort());
 });
 
@@ -44,7 +44,8 @@ async function walk(request: APIRequestContext, headers: Record<string, string> 
     const nowhere = text.includes('NEXT_HTTP_ERROR_FALLBACK;404');
     seen.push({ way, status: away ? 303 : nowhere ? 404 : response.status(), leaks: text.includes('Zephyrine') });
   };
-  for (const [file, path] of Object.entries(PAGES)) await note(file, await request.get(path(victim), { headers, maxRedirects: 0 }));
+  for (const [file, path] of Object.entries({ ...PAGES, ...FAMILY_PAGES }))
+    await note(file, await request.get(path(victim), { headers, maxRedirects: 0 }));
   for (const [file, routes] of Object.entries(ROUTES))
     for (const { method, path, body, type = 'application/json' } of routes)
       await note(
@@ -82,6 +83,34 @@ test('a coach of another academy gets nothing and changes nothing', async ({ pla
   }
   expect(Object.entries(own).filter(([, answer]) => !/^(200|404) false$/.test(answer))).toEqual([]);
   expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+/** What a guardian may do with the player about whom they read. */
+const FAMILY_ACTIONS = ['giveConsentAction', 'takeConsentBackAction', 'askErasureAction', 'cancelErasureAction'];
+
+test('a guardian reads about one player, and gets nothing else of the academy', async ({ playwright }) => {
+  const request = await playwright.request.newContext({ baseURL: origin });
+  await signInTo(request, { ...victim, email: victim.guardianEmail });
+  const before = await stored(victim.academyId);
+  const seen = await walk(request);
+  const own = ({ way }: (typeof seen)[number]) => way in FAMILY_PAGES || FAMILY_ACTIONS.includes(way);
+  refusedAll(seen.filter((one) => !own(one)));
+  expect(seen.filter(own).map(({ status }) => status)).toEqual(Array.from({ length: 7 }, () => 200));
+  // What they did themselves is another now; the rest of the academy is as it was.
+  const theirs = ['activity', 'consent', 'erasure_request'];
+  const rest = (all: Record<string, string>) => Object.fromEntries(Object.entries(all).filter(([table]) => !theirs.includes(table)));
+  expect(rest(await stored(victim.academyId))).toEqual(rest(before));
+  // Of whoever played beside their player nothing is on their pages, and no other player opens with the same address.
+  const page = await (await request.get(`/family/${victim.slug}/${victim.playerId}`)).text();
+  expect([page.includes('Zephyrine Player'), page.includes('Zephyrine Mate'), page.includes('coach note')]).toEqual([true, false, false]);
+  for (const path of Object.values(FAMILY_PAGES))
+    expect((await request.get(path({ ...victim, playerId: victim.mateId }))).status()).toBe(404);
+  for (const name of FAMILY_ACTIONS) {
+    const answer = await act(request, victim.slug, name, ACTIONS[name]!({ ...victim, playerId: victim.mateId }));
+    expect([name, answer.status()]).toEqual([name, 404]);
+  }
+  expect(rest(await stored(victim.academyId))).toEqual(rest(before));
   await request.dispose();
 });
 

@@ -14,7 +14,9 @@ import { hourOf } from '../core/testing/make-hour';
 import { PLAIN_REPORT } from '../core/testing/make-report';
 import { weeksOf } from '../core/testing/make-weeks';
 import { openDb } from '../db/client';
-import { authMember } from '../db/schema';
+import { eq } from 'drizzle-orm';
+import { authMember, guardian } from '../db/schema';
+import { saveGuardian } from '../db/queries/families';
 import { saveGame } from '../db/queries/games';
 import { saveGroup } from '../db/queries/groups';
 import { keepInvitation } from '../db/queries/invitations';
@@ -75,7 +77,8 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       tokenId,
       groupId,
       invitationId,
-    ] = Array.from({ length: 14 }, () => randomUUID() as string);
+      guardianId,
+    ] = Array.from({ length: 15 }, () => randomUUID() as string);
     await savePlayer(db, actor, playerId!, newPlayer(`${name} Player`, 'metric'));
     await savePlayer(db, actor, mateId!, newPlayer(`${name} Mate`, 'metric'));
     const spec = gameSpecSchema.parse({ ...rings, title: `${name} Game` });
@@ -147,6 +150,10 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       tokenHash: report.tokenHash,
       expiresAt,
     });
+    const guardianEmail = `guardian-${email}`;
+    const guardianUserId = await addAccount(db, { name: `${name} Guardian`, email: guardianEmail, password: PASSWORD });
+    await saveGuardian(db, actor, playerId!, guardianId!, { name: `${name} Guardian`, email: guardianEmail, phone: '' });
+    await db.update(guardian).set({ userId: guardianUserId }).where(eq(guardian.guardianId, guardianId!));
     const ids = {
       playerId: playerId!,
       mateId: mateId!,
@@ -158,6 +165,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       tokenId: tokenId!,
       groupId: groupId!,
       invitationId: invitationId!,
+      guardianId: guardianId!,
       hourId: hourId!,
       weeksId: weeksId!,
       importId: importId!,
@@ -181,6 +189,7 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
       invitationToken: invited.token,
       helperId,
       helperEmail,
+      guardianEmail,
     };
   } finally {
     await pool.end();

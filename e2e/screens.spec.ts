@@ -67,6 +67,7 @@ const ROOMS = async () => {
     `/players/${player_id}/time`,
     `/players/${player_id}/report`,
     `/players/${player_id}/sessions`,
+    `/players/${player_id}/family`,
     `/players/${player_id}/round`,
     '/players/squad',
     '/players/squad/report',
@@ -80,6 +81,7 @@ const ROOMS = async () => {
     '/settings/activity',
     // The account, which is outside the academy.
     '/../../account',
+    '/../../family',
     '/tools',
     '/tools/landing',
     `/tools/landing?for=${player_id}&green=${green_id}`,

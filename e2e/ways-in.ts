@@ -56,6 +56,8 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/players/[player]/time/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/time`,
   'a/[academy]/players/[player]/report/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/report`,
   'a/[academy]/players/[player]/report/pdf/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/report/pdf`,
+  'a/[academy]/players/[player]/family/page.tsx': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/family`,
+  'a/[academy]/players/[player]/everything/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/everything`,
   'a/[academy]/players/[player]/belief/route.ts': ({ slug, playerId }) => `/a/${slug}/players/${playerId}/belief`,
   'a/[academy]/reference/route.ts': ({ slug }) => `/a/${slug}/reference`,
   'a/[academy]/logbook/file/route.ts': ({ slug }) => `/a/${slug}/logbook/file`,
@@ -77,10 +79,17 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/tools/outlook/page.tsx': ({ slug, playerId }) => `/a/${slug}/tools/outlook?for=${playerId}`,
 };
 
+/** Pages and files of a player's guardian, and of nobody else. */
+export const FAMILY_PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
+  'family/[academy]/[player]/page.tsx': ({ slug, playerId }) => `/family/${slug}/${playerId}`,
+  'family/[academy]/[player]/everything/route.ts': ({ slug, playerId }) => `/family/${slug}/${playerId}/everything`,
+  'family/[academy]/[player]/report/route.ts': ({ slug, playerId }) => `/family/${slug}/${playerId}/report`,
+};
+
 /** Pages that anybody may see: they show nothing of any academy. */
 export const OPEN_PAGES = [
   ...['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'],
-  ...['account/page.tsx', 'confirm/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'privacy/page.tsx', 'reset/page.tsx'],
+  ...['account/page.tsx', 'confirm/page.tsx', 'family/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'privacy/page.tsx', 'reset/page.tsx'],
 ];
 
 export type Route = {
@@ -205,6 +214,11 @@ export const ROUTES: Readonly<Record<string, Route[]>> = {
     saves('POST', ({ importId }) => `imports/${importId}/undo`),
   ],
   'api/v1/link/report/route.ts': [{ method: 'GET', path: () => '/api/v1/link/report', by: 'link' }],
+  'api/v1/link/everything/route.ts': [{ method: 'GET', path: () => '/api/v1/link/everything', by: 'link' }],
+  'api/v1/link/erasure/route.ts': [
+    { method: 'GET', path: () => '/api/v1/link/erasure', by: 'link' },
+    { method: 'PUT', path: () => '/api/v1/link/erasure', body: () => ({ asks: true, words: 'changed' }), by: 'link' },
+  ],
   'api/v1/invitation/route.ts': [
     { method: 'GET', path: () => '/api/v1/invitation', by: 'invitation' },
     { method: 'POST', path: () => '/api/v1/invitation', empty: true, by: 'invitation' },
@@ -331,6 +345,17 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveTodayAction: () => [{ stimpFt: 9, firmness: 'firm' }],
   savePlayerAction: ({ playerId }) => [playerId, newPlayer('Changed', 'metric'), now()],
   archivePlayerAction: ({ playerId }) => [playerId, true],
+  saveBornYearAction: ({ playerId }) => [playerId, { bornYear: 2014 }],
+  saveGuardianAction: ({ playerId, guardianId }) => [playerId, guardianId, { name: 'Changed', email: '', phone: '020 555 0142' }],
+  removeGuardianAction: ({ guardianId }) => [guardianId],
+  inviteGuardianAction: ({ guardianId }) => [guardianId],
+  recordConsentAction: ({ playerId }) => [playerId, { by: 'Changed', on: '2026-05-01' }],
+  withdrawConsentAction: ({ playerId }) => [playerId],
+  declineErasureAction: ({ playerId }) => [playerId, { why: 'changed' }],
+  giveConsentAction: ({ playerId }) => [playerId],
+  takeConsentBackAction: ({ playerId }) => [playerId],
+  askErasureAction: ({ playerId }) => [playerId, { words: 'changed' }],
+  cancelErasureAction: ({ playerId }) => [playerId],
   addPlayerNoteAction: ({ playerId }) => [playerId, randomUUID(), { text: 'changed' }],
   removePlayerNoteAction: ({ noteId }) => [noteId],
   erasePlayerAction: ({ playerId, name }) => [playerId, `${name} Player`],

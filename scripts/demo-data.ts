@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
+import { eq } from 'drizzle-orm';
 import { plainEntrant } from '@/core/game/entrant';
 import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_GREEN_GAME, DEMO_GREENS } from '@/core/demo/greens';
-import { DEMO_ACADEMY, DEMO_ASSISTANT, DEMO_COACH, DEMO_GROUPS, DEMO_PLAYERS } from '@/core/demo/people';
+import { DEMO_ACADEMY, DEMO_ASSISTANT, DEMO_COACH, DEMO_FAMILY, DEMO_GROUPS, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoHours } from '@/core/demo/hours';
 import { DEMO_WEEKS_FOR, demoWeeks } from '@/core/demo/weeks';
 import { blockTestOf } from '@/core/plan/block-test';
@@ -17,6 +18,7 @@ import { shippedReference } from '@/core/golf/reference';
 import type { Member } from '@/db/actor';
 import type { Db } from '@/db/client';
 import { saveAcademy } from '@/db/queries/academies';
+import { giveConsent, saveBornYear, saveGuardian } from '@/db/queries/families';
 import { saveGame } from '@/db/queries/games';
 import { saveGroup } from '@/db/queries/groups';
 import { saveGreen } from '@/db/queries/greens';
@@ -25,7 +27,7 @@ import { tallyBalls } from '@/db/queries/evidence';
 import { saveWeeks } from '@/db/queries/weeks';
 import { savePlayer, saveSwingMarks } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
-import { authAccount, authMember, authOrganization, authUser, game, gameVersion, session, sessionPlayer, shotEvent } from '@/db/schema';
+import { authAccount, authMember, authOrganization, authUser, game, gameVersion, guardian, session, sessionPlayer, shotEvent } from '@/db/schema';
 
 const SEED = 20;
 
@@ -83,6 +85,7 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
       if (run) await takeRun(tx, actor, run({ runId: randomUUID(), hourId }));
     }
     await addGroups(tx, actor, now, playerIds);
+    await addFamily(tx, actor, now, playerIds);
     await addWeeks(tx, actor, now, playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === DEMO_WEEKS_FOR)]!);
   });
 }
@@ -117,6 +120,19 @@ async function addGroups(tx: Db, actor: Member, now: Date, playerIds: readonly s
     const ids = players.map((player) => playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === player)]!);
     await saveGroup(tx, actor, randomUUID(), { name, playerIds: ids, userIds: [assisted ? userId : actor.userId] });
   }
+}
+
+/** A guardian with an account, who has agreed. */
+async function addFamily(tx: Db, actor: Member, now: Date, playerIds: readonly string[]): Promise<void> {
+  const { academyId } = actor;
+  const { name, email, phone, password } = DEMO_FAMILY.guardian;
+  const playerId = playerIds[DEMO_PLAYERS.findIndex(({ form }) => form.name === DEMO_FAMILY.player)]!;
+  const [userId, guardianId] = [await addAccount(tx, { name, email, password }), randomUUID() as string];
+  await saveBornYear(tx, actor, playerId, now.getUTCFullYear() - DEMO_FAMILY.bornYears);
+  await saveGuardian(tx, actor, playerId, guardianId, { name, email, phone });
+  await tx.update(guardian).set({ userId }).where(eq(guardian.guardianId, guardianId));
+  const home = { kind: 'guardian', academyId, userId, players: [playerId] } as const;
+  await giveConsent(tx, home, playerId, randomUUID(), { by: name, on: dayIn(now, DEMO_ACADEMY.timeZone) });
 }
 
 /** The demo coach and the academy. */

@@ -38,6 +38,7 @@ await main(async () => {
     say(`\nInch Game is at ${publicUrl}`);
     say('Demo coach: ines@lantern-hollow.example, password: seven-paces-out');
     say('Demo assistant, who scores for one group: perrin@lantern-hollow.example, the same password');
+    say('Demo guardian, who sees one player: anselm@lantern-hollow.example, the same password');
     if (!process.env.SMTP_URL) say(`What it would send by e-mail is at ${publicUrl}/outbox`);
     say('Ctrl-C ends it.');
     await app.over;

@@ -1,8 +1,11 @@
 import type { Bound, QueryName } from './queries';
+import type { Limited } from '@/db/actor';
 import type { MAY } from './rights';
 
 /** The queries of whoever sees some of the players only. */
-export type LimitedQuery = { [Name in QueryName]: 'assistant' extends (typeof MAY)[Name][number] ? Name : never }[QueryName];
+export type LimitedQuery = {
+  [Name in QueryName]: Extract<(typeof MAY)[Name][number], Limited['kind']> extends never ? never : Name;
+}[QueryName];
 
 /**
  * Of whom a query speaks: of nobody; of those whom the actor sees, which the query itself sees to (`db/queries/seen.ts`); or of the players or
@@ -25,7 +28,7 @@ const session = { sessions: (id: string) => [id] };
 const guestless = (entrants: readonly { playerId: string; guest?: string | undefined }[]) =>
   entrants.filter(({ guest }) => guest === undefined).map(({ playerId }) => playerId);
 
-/** A query that an assistant may ask and that is not here is no program. */
+/** A query that an assistant or a guardian may ask and that is not here is no program. */
 export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   ownReference: 'nobody',
   leaveAcademy: 'nobody',
@@ -38,6 +41,14 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   // Without a player it is the pace of the coach, with which everybody's games are set up.
   savePace: { players: (id) => [id] },
   bagOf: first,
+  familyOf: { ...first, otherwise: null },
+  erasureOf: first,
+  giveConsent: first,
+  withdrawConsent: first,
+  readPlayerTables: first,
+  askErasure: first,
+  cancelErasure: first,
+
   carriedShots: first,
   puttRuns: first,
 
@@ -82,6 +93,7 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   shotsOfPlayer: first,
   unfinishedSessions: 'seen',
   finishedSessions: 'seen',
+  placesOf: first,
   logbookPage: 'seen',
   logbookCount: 'seen',
   logbookScores: 'seen',

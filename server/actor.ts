@@ -4,7 +4,8 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { startAddress } from '@/core/exchange/play-address';
 import type { SkillModel } from '@/core/skill/model';
-import { seenBy, type MemberRole } from '@/db/actor';
+import { seenBy, type Guardian, type MemberRole } from '@/db/actor';
+import { childrenOf, guardianIn } from '@/db/queries/guardians';
 import { homeOf, memberIn, memberOfSession, workplacesOf, type Academy, type At } from '@/db/queries/academies';
 import { auth } from './auth';
 import { dataOf, type Data } from './data';
@@ -98,3 +99,18 @@ export async function homeAddress(userId: string): Promise<string | null> {
 
 /** The academies in which somebody works, and as what. */
 export const workplaces = (userId: string) => workplacesOf(database(), userId);
+
+/** Somebody who reads about players of an academy as their guardian. */
+export type AtHome = { actor: Guardian; data: DataFor<'guardian'>; academy: Academy; userName: string };
+
+/** The guardian in the academy of this address; without a sign-in it goes to the sign-in page, for whoever is nobody's guardian there it is nothing. */
+export const requireGuardian = cache(async (slug: string): Promise<AtHome> => {
+  const user = await signedIn();
+  if (!user) redirect(`/sign-in?next=${encodeURIComponent('/family')}`);
+  const found = await guardianIn(database(), user.id, slug);
+  if (!found) notFound();
+  return { ...found, data: dataOf(found.actor), userName: user.name };
+});
+
+/** The players about whom somebody reads as their guardian. */
+export const childrenSeen = cache((userId: string) => childrenOf(database(), userId));

@@ -1,5 +1,5 @@
 import 'server-only';
-import type { Actor, Assistant, Role } from '@/db/actor';
+import type { Actor, Limited, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
 import { seesSessions } from '@/db/queries/seen';
 import { leaving } from './activity';
@@ -53,7 +53,7 @@ type Query = (...all: unknown[]) => Promise<unknown>;
 /** What ends somebody's right to get in. */
 const ENDS: readonly QueryName[] = [
   ...(['revokeLink', 'archivePlayer', 'erasePlayer'] as const),
-  ...(['saveRole', 'removeMember', 'leaveAcademy', 'handOver', 'saveGroup', 'removeGroup'] as const),
+  ...(['saveRole', 'removeMember', 'leaveAcademy', 'handOver', 'saveGroup', 'removeGroup', 'removeGuardian'] as const),
 ];
 
 /** Whoever reads all that a player ever did takes a connection for long: some are left for everybody else. */
@@ -78,7 +78,7 @@ const WAYS: { [Name in QueryName]?: (actor: Actor, ask: Bound[Name]) => Bound[Na
 };
 
 /** Asks a query only where the actor sees all of whom it speaks (`about.ts`). */
-function limited(actor: Assistant, name: LimitedQuery, ask: Query): Query {
+function limited(actor: Limited, name: LimitedQuery, ask: Query): Query {
   const about = ABOUT[name] as 'nobody' | 'seen' | (Record<'players' | 'sessions', Whom | undefined> & { otherwise?: unknown });
   if (typeof about === 'string') return ask;
   return async (...asked) => {
@@ -98,7 +98,7 @@ function bind(actor: Actor, name: QueryName, query: Query): Query {
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
   const announces = ANNOUNCES[name] as ((asked: unknown[], answer: unknown) => ReturnType<Announces<QueryName>>) | undefined;
   const inTime = way ? way(actor, plain) : plain;
-  const ask = actor.kind === 'assistant' ? limited(actor, name as LimitedQuery, inTime) : inTime;
+  const ask = 'players' in actor ? limited(actor, name as LimitedQuery, inTime) : inTime;
   if (!announces && !ENDS.includes(name)) return ask;
   return async (...asked) => {
     const answer = await ask(...asked);

@@ -1,5 +1,6 @@
 import 'server-only';
 import { getSessionCookie } from 'better-auth/cookies';
+import type { MemberRole } from '@/db/actor';
 import { invitationByToken, takeInvitation } from '@/db/queries/invitations';
 import { holderOfLink, playsIn, sessionOfReader } from '@/db/queries/links';
 import { holderOfToken } from '@/db/queries/tokens';
@@ -14,7 +15,7 @@ import { senderOf } from './sender';
 import { bearerOf, readToken } from './token';
 
 /** What whoever plays a session may do with the records: no more than this goes through the door of play. */
-export type PlayData = DataFor<'player'>;
+export type PlayData = DataFor<'player' | MemberRole>;
 
 /**
  * Somebody at the green: whoever works there, or a player by a personal link, who speaks for one player only (`only`).
@@ -61,17 +62,14 @@ export async function linkedReport(headers: Headers) {
   return withToken(headers, (academyId, hash) => reportByToken(database(), academyId, hash, new Date()));
 }
 
-/** The invitation to work in an academy that a request carries. */
+/** The invitation that a request carries. */
 export async function invitationOf(headers: Headers) {
   return withToken(headers, (academyId, hash) => invitationByToken(database(), academyId, hash, new Date()));
 }
 
-/** Takes it for an account: whose address it went to. @returns the address of the academy */
+/** Takes it for an account: whose address it went to. @returns the address of the academy, and as what */
 export async function takeInvitationOf(headers: Headers, user: { id: string; email: string }) {
-  return withToken(headers, async (academyId, hash) => {
-    const slug = await takeInvitation(database(), academyId, hash, user, new Date());
-    return slug === null ? null : { slug };
-  });
+  return withToken(headers, (academyId, hash) => takeInvitation(database(), academyId, hash, user, new Date()));
 }
 
 /**

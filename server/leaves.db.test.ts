@@ -32,7 +32,7 @@ function refused(error: unknown): boolean {
 }
 
 /** These have connections of their own, and copy. */
-const BY_THEMSELVES: readonly QueryName[] = ['readTables', 'keepTables', 'stageRows', 'keepRows'];
+const BY_THEMSELVES: readonly QueryName[] = ['readTables', 'readPlayerTables', 'keepTables', 'stageRows', 'keepRows'];
 
 test('what is said to read changes nothing, and what is said to change something does', async () => {
   const at = await twoGroups();
@@ -62,6 +62,9 @@ const MADE_BEFORE: readonly (readonly [makes: QueryName, takes: QueryName])[] = 
   ['keepReport', 'revokeReport'],
   ['saveGreen', 'archiveGreen'],
   ['addResult', 'removeResult'],
+  ['giveConsent', 'withdrawConsent'],
+  ['askErasure', 'cancelErasure'],
+  ['askErasure', 'declineErasure'],
 ];
 
 test('whoever changes something is in the record: who, what, and with what', async () => {

@@ -9,6 +9,8 @@ import { bestOfGames } from '@/db/queries/bests';
 import { carriedShots, puttRuns } from '@/db/queries/carried';
 import * as erase from '@/db/queries/erase';
 import * as evidence from '@/db/queries/evidence';
+import { readPlayerTables } from '@/db/queries/everything';
+import * as families from '@/db/queries/families';
 import * as games from '@/db/queries/games';
 import * as greens from '@/db/queries/greens';
 import * as hours from '@/db/queries/hours';
@@ -38,6 +40,7 @@ export const QUERIES = {
   saveAcademy,
   ...erase,
   ...evidence,
+  ...families,
   ...games,
   ...greens,
   ...hours,
@@ -76,6 +79,7 @@ export const QUERIES = {
   notesAbout,
   notesOfSessions,
   puttRuns,
+  readPlayerTables,
   readTables,
   removeGroup,
   removeMember,

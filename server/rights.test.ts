@@ -30,6 +30,7 @@ const ACTORS: { [Kind in Role]: Actor & { kind: Kind } } = {
   owner: { kind: 'owner', academyId, userId: 'u1' },
   coach: { kind: 'coach', academyId, userId: 'u2' },
   assistant: { kind: 'assistant', academyId, userId: 'u3', players: ['p1'] },
+  guardian: { kind: 'guardian', academyId, userId: 'u4', players: ['p1'] },
   player: { kind: 'player', academyId, playerId: 'p1', linkId: 'l1' },
   reader: { kind: 'reader', academyId },
   program: { kind: 'program', academyId },
@@ -42,7 +43,14 @@ const asked = (role: Role) => dataOf(ACTORS[role]) as Partial<Record<QueryName, 
 test('what is given to whom', () => {
   const has = (role: Role) => NAMES.filter((name) => name in asked(role));
   const less = (more: Role, fewer: Role) => has(more).filter((name) => !has(fewer).includes(name));
-  expect(NAMES.filter((name) => !has('owner').includes(name))).toEqual(['finishedLines', 'playsIn', 'takeReading']);
+  expect(NAMES.filter((name) => !has('owner').includes(name))).toEqual([
+    'askErasure',
+    'cancelErasure',
+    'placesOf',
+    'finishedLines',
+    'playsIn',
+    'takeReading',
+  ]);
   expect(less('owner', 'coach')).toEqual([
     'deleteAcademyAt',
     'countEvents',
@@ -75,6 +83,17 @@ test('what is given to whom', () => {
     'keepLink',
     'linksOf',
     'revokeLink',
+    'familyOf',
+    'erasureOf',
+    'saveBornYear',
+    'saveGuardian',
+    'removeGuardian',
+    'keepGuardianInvitation',
+    'giveConsent',
+    'withdrawConsent',
+    'readPlayerTables',
+    'declineErasure',
+    'erasuresAsked',
     'keepReport',
     'reportsOf',
     'revokeReport',
@@ -131,11 +150,26 @@ test('what is given to whom', () => {
         'takeRun',
         'takeStart',
       ],
-      ...['takeIn', 'unfinishedSessions', 'withShots'],
+      ...['takeIn', 'unfinishedSessions', 'withShots', 'askErasure', 'cancelErasure', 'erasureOf', 'readPlayerTables'],
     ].toSorted(),
   );
+  expect(has('guardian')).toEqual([
+    'getPlayer',
+    'familyOf',
+    'erasureOf',
+    'giveConsent',
+    'withdrawConsent',
+    'readPlayerTables',
+    'askErasure',
+    'cancelErasure',
+    'placesOf',
+  ]);
   expect([has('reader'), has('program')]).toEqual([['takeReading'], []]);
-  expect([less('assistant', 'owner'), less('coach', 'owner'), less('player', 'assistant')]).toEqual([[], [], []]);
+  expect([less('assistant', 'owner'), less('coach', 'owner'), less('player', 'assistant')]).toEqual([
+    [],
+    [],
+    ['erasureOf', 'readPlayerTables', 'askErasure', 'cancelErasure'],
+  ]);
 });
 
 test.each(ROLES)('%s: each query is there or not, and is asked in their own name', async (role) => {

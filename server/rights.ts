@@ -6,6 +6,10 @@ const COACHES = ['owner', 'coach'] as const;
 const DESK = ['owner', 'coach', 'assistant'] as const;
 /** At the green: whoever works there, and a player by a personal link, who speaks for nobody else. */
 const PLAY = ['owner', 'coach', 'assistant', 'player'] as const;
+/** What is kept about a player is theirs to see, and their family's. */
+const FAMILY = ['owner', 'coach', 'guardian'] as const;
+/** What can be asked for: by the player, or whoever looks after them. */
+const THEIR_OWN = ['guardian', 'player'] as const;
 const NOBODY = [] as const;
 
 /** Who may ask what. Whoever is not named for a query is not given it (`dataOf`). */
@@ -40,7 +44,7 @@ export const MAY = {
 
   // Players.
   listPlayers: DESK,
-  getPlayer: PLAY,
+  getPlayer: [...PLAY, 'guardian'],
   savePlayer: COACHES,
   archivePlayer: COACHES,
   saveRoundMix: COACHES,
@@ -53,6 +57,21 @@ export const MAY = {
   keepLink: COACHES,
   linksOf: COACHES,
   revokeLink: COACHES,
+
+  // Families, and what they can ask for.
+  familyOf: FAMILY,
+  erasureOf: [...FAMILY, 'player'],
+  saveBornYear: COACHES,
+  saveGuardian: COACHES,
+  removeGuardian: COACHES,
+  keepGuardianInvitation: COACHES,
+  giveConsent: FAMILY,
+  withdrawConsent: FAMILY,
+  readPlayerTables: [...FAMILY, 'player'],
+  askErasure: THEIR_OWN,
+  cancelErasure: THEIR_OWN,
+  declineErasure: COACHES,
+  erasuresAsked: COACHES,
 
   // Reports.
   keepReport: COACHES,
@@ -115,6 +134,7 @@ export const MAY = {
   shotsOfPlayer: DESK,
   unfinishedSessions: PLAY,
   finishedSessions: PLAY,
+  placesOf: ['guardian'],
   finishedLines: NOBODY,
   logbookPage: DESK,
   logbookCount: DESK,

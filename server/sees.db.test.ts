@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import { askOn } from './testing/on-database';
 import { sql } from 'drizzle-orm';
+import type { Limited } from '@/db/actor';
 import { academies } from '@/db/testing/academy';
 import type { LimitedQuery } from './about';
 import { dataOf } from './data';
@@ -8,8 +9,8 @@ import { queriesOf } from './rights';
 import { ASKED, MARK, twoGroups as makeTwoGroups, type At } from './testing/ask-everything';
 
 /*
- * An assistant asks everything that they may ask, about a player of another group: nothing of that player comes back, and nothing of theirs
- * changes. The coach asks the same, and gets it: so it is there.
+ * An assistant, and a guardian, ask everything that they may ask, about a player who is none of theirs: nothing of that player comes back, and
+ * nothing of theirs changes. The coach asks the same, and gets it: so it is there.
  */
 const { db, pool, academy } = academies('sees', 35_000);
 askOn(db);
@@ -33,10 +34,10 @@ const SHOWN: readonly LimitedQuery[] = [
   ] as const),
   ...(['kitOf', 'getSession', 'eventsOfSession', 'sessionLog', 'shotsOfSessions', 'shotsOfPlayer', 'unfinishedSessions'] as const),
   ...(['finishedSessions', 'logbookPage', 'logbookShots', 'notesOfSessions', 'listTags', 'withShots', 'heldPosterior'] as const),
-  ...(['heldBriefs', 'shotsOfCell'] as const),
+  ...(['heldBriefs', 'shotsOfCell', 'familyOf', 'placesOf'] as const),
 ];
 /** What changes when the coach does it. */
-const CHANGES = /^(save|keep|take|start|stop|resume)/;
+const CHANGES = /^(save|keep|take|start|stop|resume|give|ask)/;
 
 const plain = (answer: unknown) =>
   JSON.stringify(answer, (_key, value: unknown) => (value instanceof Map ? [...(value as Map<unknown, unknown>)] : value)) ?? '';
@@ -57,10 +58,10 @@ async function ofTheirs({ actor, hidden, session, open, id }: At): Promise<strin
   return all.join('\n');
 }
 
-test('an assistant sees nothing of the players of other groups, and changes nothing of theirs', async () => {
+test.each(['assistant', 'guardian'] as const)('%s: sees nothing of other players, and changes nothing of theirs', async (role) => {
   const at = await twoGroups();
-  const data = dataOf(at.assistant) as unknown as Record<string, (...asked: unknown[]) => Promise<unknown>>;
-  const names = queriesOf('assistant') as LimitedQuery[];
+  const data = dataOf<Limited['kind']>(at[role]) as unknown as Record<string, (...asked: unknown[]) => Promise<unknown>>;
+  const names = queriesOf(role) as LimitedQuery[];
   const before = await ofTheirs(at);
   expect(before.split('\n').length).toBeGreaterThan(15);
   for (const name of names) {
@@ -76,15 +77,18 @@ test('an assistant sees nothing of the players of other groups, and changes noth
   expect(await ofTheirs(at)).toBe(before);
 });
 
-test('a coach who asks the same is shown it, and changes it', async () => {
+/** Whoever asks the same about somebody of theirs: a coach, or what a coach can't ask, their own guardian. */
+const whoMay = (name: LimitedQuery, { actor: { academyId, userId }, hidden }: At) =>
+  queriesOf('coach').includes(name)
+    ? dataOf({ kind: 'coach', academyId, userId })
+    : dataOf({ kind: 'guardian', academyId, userId, players: [hidden] });
+
+test('a coach, or their own guardian, who asks the same is shown it, and changes it', async () => {
   const same = await twoGroups();
-  for (const name of queriesOf('assistant') as LimitedQuery[]) {
+  for (const name of new Set([...queriesOf('assistant'), ...queriesOf('guardian')] as LimitedQuery[])) {
     if (!SHOWN.includes(name) && !CHANGES.test(name)) continue;
     const at = CHANGES.test(name) ? await twoGroups() : same;
-    const data = dataOf({ kind: 'coach', academyId: at.actor.academyId, userId: at.actor.userId }) as unknown as Record<
-      string,
-      (...asked: unknown[]) => Promise<unknown>
-    >;
+    const data = whoMay(name, at) as unknown as Record<string, (...asked: unknown[]) => Promise<unknown>>;
     const before = CHANGES.test(name) ? await ofTheirs(at) : '';
     const said = plain(await data[name]!(...ASKED[name](at)));
     if (SHOWN.includes(name)) expect([name, said.includes(MARK) || said.includes(at.hidden)]).toEqual([name, true]);

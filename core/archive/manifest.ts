@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { versionOf } from '../document';
 import { line, moment, whole } from '../stored';
-import { ARCHIVE_VERSION, GONE } from './row';
+import { ARCHIVE_VERSION, GONE, SINCE } from './row';
 import { ARCHIVE_TABLES } from './tables';
 
 const present = z.strictObject({
@@ -47,11 +47,11 @@ export function readManifest(text: string): Manifest | string {
   const read = present.safeParse(said);
   if (!read.success) return NO_ARCHIVE;
   const names = read.data.tables.map(({ name }) => name);
-  const known = new Set(ARCHIVE_TABLES.map(({ name }) => name));
   const { version } = read.data;
-  const gone = (name: string) => version < ARCHIVE_VERSION && GONE.has(name);
-  if (new Set(names).size < names.length || names.some((name) => !known.has(name) && !gone(name))) return NO_ARCHIVE;
-  if (version === ARCHIVE_VERSION && names.length < known.size) return 'This archive is not complete: a table is missing.';
+  const due = ARCHIVE_TABLES.map(({ name }) => name).filter((name) => version >= (SINCE.get(name) ?? 1));
+  const gone = (name: string) => version <= (GONE.get(name) ?? 0);
+  if (new Set(names).size < names.length || names.some((name) => !due.includes(name) && !gone(name))) return NO_ARCHIVE;
+  if (due.some((name) => !names.includes(name))) return 'This archive is not complete: a table is missing.';
   return read.data;
 }
 

@@ -7,12 +7,24 @@ type Row = Record<string, unknown>;
 const STEPS: readonly ((table: string, row: Row) => Row | null)[] = [
   // Version 2 has groups.
   (_table, row) => row,
+  // Version 3 has families.
+  (table, row) => (table === 'player' ? { ...row, born_year: null } : row),
 ];
 /** The version that this program writes. */
 export const ARCHIVE_VERSION = STEPS.length + 1;
 
-/** Tables of older versions in which nothing ever was. */
-export const GONE: ReadonlySet<string> = new Set(['squad', 'squad_member']);
+/** Tables of older versions in which nothing ever was, and the last version that had them. */
+export const GONE: ReadonlyMap<string, number> = new Map([
+  ['squad', 1],
+  ['squad_member', 1],
+]);
+/** Tables that came later, and the first version that has them. */
+export const SINCE: ReadonlyMap<string, number> = new Map([
+  ['player_group', 2],
+  ['group_player', 2],
+  ['guardian', 3],
+  ['consent', 3],
+]);
 
 /** What is wrong with an archive, as a sentence: nothing of it is kept. */
 export class BrokenArchive extends Error {}

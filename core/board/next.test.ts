@@ -44,7 +44,7 @@ const good = ['chip|fringe|0', -0.2, 0.05, 40] as [string, number, number, numbe
 
 test('a weakness that is clear is practised', () => {
   const { why, cells, says } = say([good, ['pitch|light_rough|20', 0.5, 0.1, 30], ['chip|fairway|10', 0.05, 0.05, 30]]);
-  expect([why, cells, says]).toEqual(['weakest', [1], 'Practise these next.']);
+  expect([why, cells, says]).toEqual(['weakest', [1], 'Next, practise 20–30 yd pitches from light rough.']);
 });
 
 test('of two that are close, both are hit until it shows which is weaker; where no reasonable number would show it, both are practised', () => {

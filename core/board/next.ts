@@ -50,7 +50,7 @@ export function sayNext(next: Next, findings: readonly Finding[], balls: number)
     case 'new':
       return `Hit ${counted(FEW_BALLS - balls, 'more ball')} for a first answer.`;
     case 'weakest':
-      return 'Practise these next.';
+      return `Next, practise ${listed(names)}.`;
     case 'close':
       return next.balls === null
         ? `${listed(names)} are too close to separate, even with ${MOST_BALLS} more balls of each: practise both.`

@@ -11,6 +11,13 @@ export const DEMO_COACH = { name: 'Coach Ines', email: 'ines@lantern-hollow.exam
 
 /** Helps at the green in the evening, with the players of that group. */
 export const DEMO_ASSISTANT = { name: 'Perrin', email: 'perrin@lantern-hollow.example', password: 'seven-paces-out' } as const;
+/** The youngest, whose father reads along and has agreed. */
+export const DEMO_FAMILY = {
+  player: 'Zélie',
+  bornYears: 15,
+  guardian: { name: 'Anselm Varga', email: 'anselm@lantern-hollow.example', phone: '020 555 0142', password: 'seven-paces-out' },
+} as const;
+
 /** Who is coached together; the assistant looks after the second. */
 export const DEMO_GROUPS = [
   { name: 'Early birds', players: ['Maren', 'Ottilie', 'Zélie'], assisted: false },

@@ -6,7 +6,9 @@ import { HANDS } from '../golf/words';
 import { UNIT_SYSTEMS } from '../units/length';
 import { filledLine, line, timeZone } from '../stored';
 
-export const emailSchema = z.email('Enter an e-mail address, such as name@club.example.').max(200, 'At most 200 characters.');
+/** What is said of text that is no e-mail address. */
+export const NO_EMAIL = 'Enter an e-mail address, such as name@club.example.';
+export const emailSchema = z.email(NO_EMAIL).max(200, 'At most 200 characters.');
 const email = emailSchema;
 
 export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'Enter your password.').max(1000) });

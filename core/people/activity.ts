@@ -47,6 +47,16 @@ export const ACTIVITIES = {
   erasePlayer: ['player', 'erased a player', ''],
   keepLink: ['player', 'made a personal link for'],
   revokeLink: ['link', 'ended a personal link'],
+  saveBornYear: ['player', 'changed the year of birth of'],
+  saveGuardian: ['player', 'changed a guardian of'],
+  removeGuardian: ['academy', 'removed a guardian'],
+  keepGuardianInvitation: ['invitation', 'invited somebody'],
+  giveConsent: ['player', 'recorded consent for'],
+  withdrawConsent: ['player', 'withdrew consent for'],
+  readPlayerTables: ['player', 'downloaded everything about'],
+  askErasure: ['player', 'asked to erase'],
+  cancelErasure: ['player', 'no longer asks to erase'],
+  declineErasure: ['player', 'declined to erase'],
   saveReportWords: ['player', 'wrote in the report of'],
   keepReport: ['player', 'shared a report of', 'the squad'],
   revokeReport: ['report', 'ended a report’s link'],
@@ -129,7 +139,7 @@ export const ACTIVITY_KINDS = {
 export type ActivityKind = keyof typeof ACTIVITY_KINDS;
 
 const FILES: readonly string[] = [
-  ...['readTables', 'keepTables', 'startImport', 'undoImport', 'gotSessions', 'gotBalls', 'gotReport'],
+  ...['readTables', 'keepTables', 'readPlayerTables', 'startImport', 'undoImport', 'gotSessions', 'gotBalls', 'gotReport'],
   ...['keepToken', 'revokeToken'],
 ];
 const BY_ABOUT: Partial<Record<ActivityAbout, ActivityKind>> = {

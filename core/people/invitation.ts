@@ -12,6 +12,10 @@ export const ROLE_WORDS = {
   assistant: 'scores at the green, for players in their groups only',
 } as const;
 
+/** What an invitation says: to work in an academy, or to read about a player of it. */
+export type InvitationSaid = { academy: string; by: string; email: string; role: InvitedRole | 'guardian'; player: string | null };
+export const AS_ROLE: Readonly<Record<InvitedRole, string>> = { coach: 'a coach', assistant: 'an assistant' };
+
 /** So many days an invitation holds. */
 export const INVITATION_DAYS = 7;
 

@@ -1,4 +1,4 @@
-import { INVITATION_DAYS, ROLE_WORDS, type InvitedRole } from './invitation';
+import { AS_ROLE, INVITATION_DAYS, ROLE_WORDS, type InvitedRole } from './invitation';
 
 /** An e-mail: plain text, each paragraph a line of its own. */
 export type Mail = { to: string; subject: string; text: string };
@@ -42,8 +42,19 @@ export function invitationMail(
 ): Mail {
   return mail(email, `${by} invites you to ${academy}`, [
     'Hello,',
-    `${by} asks you to join ${academy} as ${role === 'coach' ? 'a coach' : 'an assistant'}: ${ROLE_WORDS[role]}.`,
+    `${by} asks you to join ${academy} as ${AS_ROLE[role]}: ${ROLE_WORDS[role]}.`,
     'Open this link to join:',
+    link,
+    `It works once, for ${INVITATION_DAYS} days. If you don’t know ${by}, ignore this.`,
+  ]);
+}
+
+/** Asks a guardian to read about a player. @param link holds once */
+export function guardianMail(email: string, { academy, by, player }: { academy: string; by: string; player: string }, link: string): Mail {
+  return mail(email, `${by} invites you to follow ${player}’s golf`, [
+    'Hello,',
+    `${by} coaches ${player} at ${academy}. With an account you can see ${player}’s results and reports, give your consent, download everything recorded about ${player}, or ask for it to be erased.`,
+    'Open this link to accept:',
     link,
     `It works once, for ${INVITATION_DAYS} days. If you don’t know ${by}, ignore this.`,
   ]);

@@ -47,11 +47,30 @@ export async function readTables(db: Db, actor: Actor, take: (table: ArchiveTabl
     .from(player)
     .where(and(eq(player.academyId, actor.academyId), isNotNull(player.erasedAt)));
   for (const { playerId } of half) await erasePlayer(db, actor, playerId);
+  await readAtOnce(
+    db,
+    actor,
+    ARCHIVE_TABLES.map((table) => ({ table })),
+    take,
+  );
+}
+
+/** Rows of tables, as they stand at one moment. @param tables each with which of its rows; without that all of the academy's */
+export async function readAtOnce(
+  db: Db,
+  actor: Actor,
+  tables: readonly { table: ArchiveTable; which?: string }[],
+  take: (table: ArchiveTable, lines: Readable) => Promise<void>,
+): Promise<void> {
   const client = await (db as Db & { $client: Pool }).$client.connect();
   let wrong: Error | undefined;
   try {
     await client.query(`begin isolation level repeatable read read only; ${PATIENTLY}`);
-    for (const table of ARCHIVE_TABLES) await take(table, client.query(to(selectOf(client, actor, table))));
+    for (const { table, which } of tables)
+      await take(
+        table,
+        client.query(to(selectOf(table, `academy_id = ${client.escapeLiteral(actor.academyId)}${which ? ` and ${which}` : ''}`))),
+      );
     await client.query('commit');
   } catch (error) {
     wrong = error as Error;
@@ -62,11 +81,10 @@ export async function readTables(db: Db, actor: Actor, take: (table: ArchiveTabl
   }
 }
 
-function selectOf(client: PoolClient, { academyId }: Actor, { name, columns, key, order }: ArchiveTable): string {
+function selectOf({ name, columns, key, order }: ArchiveTable, which: string): string {
   const listed = columns.map((column) => OUT[`${name}.${column}`] ?? `"${column}"`).join(', ');
   const by = order ?? key.join(', ');
-  const rows = `select ${listed} from "${name}" where academy_id = ${client.escapeLiteral(academyId)}${by && ` order by ${by}`}`;
-  return `copy (select row_to_json(r) from (${rows}) r) to stdout ${RAW}`;
+  return `copy (select row_to_json(r) from (select ${listed} from "${name}" as me where ${which}${by && ` order by ${by}`}) r) to stdout ${RAW}`;
 }
 
 /** What became of the rows of a table: so many are new here, and so many were here already. */

@@ -3,6 +3,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, club, player, shot } from '../schema';
+import { mayBeNamed } from './may-be-named';
 import { same } from './same';
 import { seen } from './seen';
 
@@ -54,15 +55,22 @@ export async function getPlayer(db: Db, actor: Actor, playerId: string): Promise
 /**
  * Adds a player, or changes the one of this id; saving the same form twice is the same as once.
  * @param basedOn when what was changed had been saved (null: it was not saved yet); without it nothing is checked
- * @returns false where the player was changed elsewhere meanwhile: nothing is saved then
+ * @returns what is in the way, and nothing is saved then: the player was changed elsewhere meanwhile, or is under age and the name is too much
  */
-export async function savePlayer(db: Db, actor: Actor, playerId: string, form: PlayerForm, basedOn?: Date | null): Promise<boolean> {
+export async function savePlayer(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+  form: PlayerForm,
+  basedOn?: Date | null,
+): Promise<'saved' | 'changed elsewhere' | 'one word'> {
   const { clubs, ...fields } = form;
   return db.transaction(async (tx) => {
     await tx.select({ id: player.playerId }).from(player).where(mine(actor, playerId)).for('no key update');
     const held = await getPlayer(tx, actor, playerId);
-    if (held && same(formOf(held), form)) return true;
-    if (basedOn !== undefined && held?.player.savedAt.getTime() !== basedOn?.getTime()) return false;
+    if (held && same(formOf(held), form)) return 'saved';
+    if (basedOn !== undefined && held?.player.savedAt.getTime() !== basedOn?.getTime()) return 'changed elsewhere';
+    if (!(await mayBeNamed(tx, actor, playerId, fields.name))) return 'one word';
     await tx
       .insert(player)
       .values({ academyId: actor.academyId, playerId, ...fields })
@@ -70,7 +78,7 @@ export async function savePlayer(db: Db, actor: Actor, playerId: string, form: P
     await tx.delete(club).where(and(eq(club.academyId, actor.academyId), eq(club.playerId, playerId)));
     if (clubs.length > 0)
       await tx.insert(club).values(clubs.map((c, position) => ({ academyId: actor.academyId, playerId, position, ...c })));
-    return true;
+    return 'saved';
   });
 }
 

@@ -283,6 +283,8 @@ test('there is no query without an actor, but for those that find out who somebo
     'memberOfSession',
     'homeOf',
     'workplacesOf',
+    'childrenOf',
+    'guardianIn',
     'holderOfLink',
     'holderOfToken',
     'invitationByToken',
@@ -476,12 +478,12 @@ describe('two who change the same', () => {
     const at = await academy();
     const opened = (await getPlayer(db, at.actor, at.playerId))!.player.savedAt;
     const form = newPlayer('Otto', 'imperial');
-    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe(true);
-    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, opened)).toBe(false);
-    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe(true);
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe('saved');
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, opened)).toBe('changed elsewhere');
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 5 }, opened)).toBe('saved');
     expect((await getPlayer(db, at.actor, at.playerId))!.player.level).toBe(5);
     const now = (await getPlayer(db, at.actor, at.playerId))!.player.savedAt;
-    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, now)).toBe(true);
+    expect(await savePlayer(db, at.actor, at.playerId, { ...form, level: 9 }, now)).toBe('saved');
   });
 
   test('a session that starts while its game is saved keeps the version with which it was started', async () => {

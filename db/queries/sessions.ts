@@ -13,7 +13,7 @@ import { group } from 'd3-array';
 import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, dayConditions, player, session, sessionPlayer, sessionStation } from '../schema';
+import { academy, dayConditions, player, session, sessionPlayer, sessionStation, shot } from '../schema';
 import { gameInVersion, holdGame, type GameRow } from './game-versions';
 import { getGreen } from './greens';
 import { addGuests } from './guests';
@@ -345,6 +345,29 @@ export async function finishedSessions(
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return finishedLines(db, actor, rows);
+}
+
+/** A player's place in a session that is over: what they scored, with how many balls, and nothing of those who played beside them. */
+export type Place = { session: SessionRow; score: number | null; met: boolean | null; balls: number };
+
+/** A player's places in sessions that are over, the newest first. */
+export async function placesOf(db: Db, actor: Actor, playerId: string, limit: number): Promise<Place[]> {
+  const { academyId } = actor;
+  const theirBalls = sql<number>`(select coalesce(sum(${shot.nBalls}), 0)::int from ${shot} where ${shot.academyId} = ${session.academyId}
+    and ${shot.sessionId} = ${session.sessionId} and ${shot.playerId} = ${playerId})`;
+  return db
+    .select({ session, score: sessionPlayer.score, met: sessionPlayer.met, balls: theirBalls })
+    .from(sessionPlayer)
+    .innerJoin(session, and(eq(session.academyId, sessionPlayer.academyId), eq(session.sessionId, sessionPlayer.sessionId)))
+    .where(
+      and(
+        eq(sessionPlayer.academyId, academyId),
+        eq(sessionPlayer.playerId, playerId),
+        or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+      ),
+    )
+    .orderBy(desc(session.startedAt))
+    .limit(limit);
 }
 
 /** The last session of each game that is over. */

@@ -1,5 +1,7 @@
 export * from './auth';
 export * from './people';
+export * from './families';
+export * from './invitations';
 export * from './games';
 export * from './hours';
 export * from './weeks';

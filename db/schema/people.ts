@@ -52,6 +52,8 @@ export const player = pgTable(
     roundMix: jsonb().$type<Record<string, number>>(),
     /** The shots that the player dreads, by their own rating from 1 to 5: by shot type and surface. */
     dreads: jsonb().$type<Record<string, number>>(),
+    /** The year in which they were born, of those who are under age; null: nobody said. */
+    bornYear: integer(),
     /** What the coach writes under the player's report. */
     reportWords: text().notNull().default(''),
     /** Counts up whenever the evidence of the player changes. */
@@ -114,27 +116,6 @@ export const groupCoach = pgTable(
     primaryKey({ columns: [t.academyId, t.groupId, t.userId] }),
     foreignKey({ columns: [t.academyId, t.groupId], foreignColumns: [playerGroup.academyId, playerGroup.groupId] }).onDelete('cascade'),
   ],
-);
-
-/** Somebody who is asked by letter to work in the academy; only the hash of its token is kept. */
-export const invitation = pgTable(
-  'invitation',
-  {
-    academyId: academyId(),
-    invitationId: uuid().notNull(),
-    email: text().notNull(),
-    role: text({ enum: ['coach', 'assistant'] }).notNull(),
-    /** The groups that they will look after. */
-    groupIds: uuid().array().notNull().default([]),
-    /** Who asked them. */
-    userId: text()
-      .notNull()
-      .references(() => authUser.id, { onDelete: 'cascade' }),
-    tokenHash: bytea().notNull(),
-    createdAt: at().notNull().defaultNow(),
-    expiresAt: at().notNull(),
-  },
-  (t) => [primaryKey({ columns: [t.academyId, t.invitationId] }), index('invitation_token').on(t.academyId, t.tokenHash)],
 );
 
 /** A personal link: only the hash of its token is kept. */

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { notFound, redirect } from 'next/navigation';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
-import { homeAddress, signedIn, workplaces } from '@/server/actor';
+import { childrenSeen, homeAddress, signedIn, workplaces } from '@/server/actor';
 import { readOutbox } from '@/server/mail/outbox';
 import { listSignIns } from '@/server/sign-ins';
 import { AcademyForm } from './academy-form';
@@ -24,7 +24,7 @@ import { SignUpForm } from './sign-up-form';
 export async function FrontDoor(): Promise<never> {
   const user = await signedIn();
   if (!user) redirect('/sign-in');
-  redirect((await homeAddress(user.id)) ?? '/begin');
+  redirect((await homeAddress(user.id)) ?? ((await childrenSeen(user.id)).length > 0 ? '/family' : '/begin'));
 }
 
 /** @param next where to go afterwards; anything but an address of this program is passed over */
@@ -88,12 +88,14 @@ export function ConfirmRoom() {
 export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
   const user = await signedIn();
   if (!user) redirect('/sign-in?next=/account');
-  const [signIns, academies] = await Promise.all([listSignIns(), workplaces(user.id)]);
+  const [signIns, academies, children] = await Promise.all([listSignIns(), workplaces(user.id), childrenSeen(user.id)]);
   const now = new Date();
   return (
     <AccountPage title="Your account" wide>
       <p className="mb-4">
-        {user.name} · <Link href="/">Back to your academy</Link> · {signOut}
+        {user.name} · {academies.length > 0 && <Link href="/">Back to your academy</Link>}
+        {academies.length > 0 && children.length > 0 && ' · '}
+        {children.length > 0 && <Link href="/family">{academies.length > 0 ? 'Your family' : 'Back to your family'}</Link>} · {signOut}
       </p>
       <div className={styles.parts}>
         <EmailState email={user.email} confirmed={user.emailVerified} />

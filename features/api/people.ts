@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { diagnosisAnswer } from '@/core/formats/diagnosis';
 import { levelSchema } from '@/core/golf/level';
 import { HANDS } from '@/core/golf/words';
+import { ONE_WORD } from '@/core/people/family';
 import { formOf, playerSchema } from '@/core/people/player';
 import { reportSchema } from '@/core/report/report';
 import { squadReportSchema } from '@/core/report/squad-report';
@@ -12,7 +13,7 @@ import { boardOf } from '@/server/known/board';
 import { reportOf } from '@/server/known/report';
 import { squadReportOf } from '@/server/known/squad-report';
 import { readReportAsked } from '../report/asked';
-import { endpoint, moment, NOT_HERE, SAVED, saved } from './endpoint';
+import { endpoint, moment, NOT_HERE, Refusal, SAVED, saved } from './endpoint';
 
 const lengthM = z.number().nullable().describe('metres');
 const player = z.object({
@@ -103,7 +104,7 @@ export const PEOPLE = [
     body: playerSchema,
     answer: saved,
     give: async ({ desk: { data }, id, body }) => {
-      await data.savePlayer(id, body);
+      if ((await data.savePlayer(id, body)) === 'one word') throw new Refusal(400, `name: ${ONE_WORD}`);
       return SAVED;
     },
   }),

@@ -1,7 +1,8 @@
 import 'server-only';
 import { revalidatePath } from 'next/cache';
 import * as z from 'zod';
-import { requireCoach, requireOwner } from '@/server/actor';
+import { notFound } from 'next/navigation';
+import { requireCoach, requireGuardian, requireOwner, type AtHome } from '@/server/actor';
 import { faults, type Refused } from './result';
 
 type Schemas = readonly z.ZodType[];
@@ -19,11 +20,11 @@ export const fileText = z.string({ error: 'Choose a file.' }).max(1_000_000, 'Th
 /**
  * Makes actions of pages at the desk: an action asks who it is, reads all that was sent, each part with its schema, does its work and has the
  * pages drawn anew. What can't be read is answered with a sentence for its field, and nothing is done.
- * @param changes whether something is another afterwards
+ * @param changes the pages that are others afterwards: those of the academy, or of a family; null: none
  * @param require answers as if there were nothing for whoever may not
  */
 const actionsOf =
-  <At>(require: (slug: string) => Promise<At>, changes = true) =>
+  <At>(require: (slug: string) => Promise<At>, changes: string | null = '/a') =>
   /** @param schemas one for each thing that is sent beside the address of the academy */
   <const Args extends Schemas, Answer extends Done>(schemas: Args, act: (desk: At, ...args: Read<Args>) => Promise<Answer>) =>
   async (slug: string, ...sent: Read<Args>): Promise<Answer | Refused> => {
@@ -37,15 +38,25 @@ const actionsOf =
       read.push(part.data);
     }
     const answer = await act(desk, ...(read as Read<Args>));
-    if (answer.ok && changes) revalidatePath(`/a/${where.data}`, 'layout');
+    if (answer.ok && changes !== null) revalidatePath(`${changes}/${where.data}`, 'layout');
     return answer;
   };
 
 /** An action of any coach. */
 export const atDesk = actionsOf(requireCoach);
 /** The same for what only asks: nothing is drawn anew. */
-export const askedAtDesk = actionsOf(requireCoach, false);
+export const askedAtDesk = actionsOf(requireCoach, null);
 /** An action of the academy's owner alone. */
 export const atOwnersDesk = actionsOf(requireOwner);
+
+/** An action of a guardian, with one of the players about whom they read. */
+export const atHome = <const Args extends Schemas, Answer extends Done>(
+  schemas: Args,
+  act: (home: AtHome, playerId: string, ...args: Read<Args>) => Promise<Answer>,
+) =>
+  actionsOf(requireGuardian, '/family')([id, ...schemas], (home, playerId, ...args) => {
+    if (!home.actor.players.includes(playerId as string)) notFound();
+    return act(home, playerId as string, ...(args as unknown as Read<Args>));
+  });
 
 export const DONE = { ok: true } as const;

@@ -1,9 +1,10 @@
-import { writeSessionTable, type SessionOut } from '@/core/formats/session-table';
+import { writeSessionTable } from '@/core/formats/session-table';
 import { writeShotTable } from '@/core/formats/shot-table-out';
 import { readLogbookAsked, type LogbookAsked, type LogbookPlace } from '@/core/logbook/asked';
 import { requireCoach } from '@/server/actor';
-import type { Answer, Data, FinishedLine } from '@/server/data';
+import type { Data } from '@/server/data';
 import { csvInPieces } from '../form/csv-in-pieces';
+import { sessionOut } from './session-out';
 
 /** So many sessions are read, written and forgotten at once. */
 const AT_ONCE = 200;
@@ -45,20 +46,4 @@ export function answerShotsFile(slug: string, params: Record<string, unknown>): 
     const { balls, next } = await data.logbookShots(filter, { sort, after, limit: AT_ONCE });
     return { text: writeShotTable(balls, first), next };
   });
-}
-
-/** Of a coach's note it is known who wrote it. */
-const isCoach = (one: Notes[number]): one is Notes[number] & { by: string } => one.by !== null;
-
-type Notes = Answer<'notesOfSessions'>;
-
-function sessionOut({ session, players, balls, outcome }: FinishedLine, notes: Notes): SessionOut {
-  const { sessionId, startedAt, gameId, gameVersion, spec, conditions, tags, given } = session;
-  return {
-    ...{ sessionId, startedAt, gameVersion, spec, conditions, tags, balls, outcome, given: gameId === null ? given : null },
-    players: players.map(({ playerId, name }) => {
-      const said = notes.filter((one) => one.sessionId === sessionId && one.playerId === playerId);
-      return { playerId, name, ownNote: said.find(({ by }) => by === null)?.text ?? '', coachNotes: said.filter(isCoach) };
-    }),
-  };
 }

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { AS_ROLE, type InvitationSaid } from '@/core/people/invitation';
 import { goTo } from '../form/go';
 import { NOT_SENT } from '../form/use-save';
 import { authCall } from '../account/auth-call';
@@ -10,12 +11,12 @@ import { INVITATION, withInvitation } from '../account/own-address';
 
 /** While somebody signs in or makes an account, the invitation waits in this tab: it stands in no address that is sent. */
 const KEPT = 'inch-invitation';
-type Said = { academy: string; by: string; email: string; role: 'coach' | 'assistant'; signedInAs: string | null };
+type Said = InvitationSaid & { signedInAs: string | null };
 
 const ask = (token: string, method: 'GET' | 'POST') =>
   fetch('/api/v1/invitation', { method, headers: { authorization: `Bearer ${token}` }, cache: 'no-store' });
 
-/** An invitation to work in an academy, and what it takes to accept it. */
+/** An invitation, and what it takes to accept it. */
 export function JoinPanel() {
   const [token, setToken] = useState('');
   const [said, setSaid] = useState<Said | null>(null);
@@ -57,15 +58,23 @@ export function JoinPanel() {
       </p>
     );
   if (!said) return <p role="status">One moment …</p>;
-  const { academy, by, email, role, signedInAs } = said;
+  const { academy, by, email, role, player, signedInAs } = said;
   return (
     <div className="d-grid gap-3">
       <p className="m-0">
-        {by} asks you to join <b>{academy}</b> as {role === 'coach' ? 'a coach' : 'an assistant'}.
+        {role === 'guardian' ? (
+          <>
+            {by} invites you to see how <b>{player}</b> is doing at {academy}.
+          </>
+        ) : (
+          <>
+            {by} asks you to join <b>{academy}</b> as {AS_ROLE[role]}.
+          </>
+        )}
       </p>
       {signedInAs === email && (
         <Button size="lg" disabled={busy} onClick={() => void join()}>
-          Join {academy}
+          {role === 'guardian' ? 'Accept' : `Join ${academy}`}
         </Button>
       )}
       {signedInAs !== null && signedInAs !== email && (

@@ -37,5 +37,5 @@ export const answerJoin = ({ headers }: Request) =>
     const taken = await takeInvitationOf(headers, user);
     if (typeof taken === 'string') return refuse(taken);
     if (!user.emailVerified) await noteConfirmed(user.id);
-    return answer(200, { address: `/a/${taken.slug}` });
+    return answer(200, { address: taken.role === 'guardian' ? '/family' : `/a/${taken.slug}` });
   });

@@ -1,15 +1,18 @@
 'use server';
 
 import * as z from 'zod';
+import { ONE_WORD } from '@/core/people/family';
 import { playerNoteSchema } from '@/core/people/note';
 import { playerSchema } from '@/core/people/player';
 import { atDesk, basedOn, DONE, id } from '../form/at-desk';
 import { changedElsewhere, refused } from '../form/result';
 
 /** Saves a player under the id that the form made, so that sending it twice saves one. */
-export const savePlayerAction = atDesk([id, playerSchema, basedOn], async ({ data }, playerId, form, openedAt) =>
-  (await data.savePlayer(playerId, form, openedAt)) ? DONE : changedElsewhere('player'),
-);
+export const savePlayerAction = atDesk([id, playerSchema, basedOn], async ({ data }, playerId, form, openedAt) => {
+  const came = await data.savePlayer(playerId, form, openedAt);
+  if (came === 'one word') return { ok: false as const, fields: { name: ONE_WORD } };
+  return came === 'saved' ? DONE : changedElsewhere('player');
+});
 
 /** Puts a player away, or brings them back. */
 export const archivePlayerAction = atDesk([id, z.boolean()], async ({ data }, playerId, archived) => {

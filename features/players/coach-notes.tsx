@@ -33,7 +33,7 @@ export function CoachNotes({ slug, player, notes }: Props) {
       <h2 id="coach-notes">Coaches’ notes</h2>
       <Form noValidate onSubmit={submit} className="d-grid gap-2">
         <Form.Group controlId="coach-note">
-          <Form.Label>New note. Only coaches read it.</Form.Label>
+          <Form.Label>New note. Only coaches read it, unless the family asks for everything about the player.</Form.Label>
           <Form.Control as="textarea" rows={3} maxLength={1000} isInvalid={!!errors.text} {...form.register('text')} />
           <Form.Control.Feedback type="invalid">{errors.text?.message}</Form.Control.Feedback>
         </Form.Group>

@@ -17,14 +17,15 @@ import { PlayerForm } from './player-form';
 import { PlayerList } from './player-list';
 import { playerRows } from './player-rows';
 import { PlayersTable } from './players-table';
+import styles from './players.module.scss';
 import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
-  const [now, players, away, groups] = [
+  const [now, players, away, groups, asked] = [
     new Date(),
-    ...(await Promise.all([data.listPlayers(), data.listPlayers(true), data.listGroups()])),
+    ...(await Promise.all([data.listPlayers(), data.listPlayers(true), data.listGroups(), data.erasuresAsked()])),
   ];
   const briefs = await briefsOf(desk, players);
   const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
@@ -60,6 +61,12 @@ export async function PlayersRoom({ slug }: { slug: string }) {
           </Link>
         </div>
       </div>
+      {asked.map(({ playerId, name, askedAt }) => (
+        <p key={playerId} className={styles.asked}>
+          Somebody asked {sayDay(askedAt, academy.timeZone, now)} to erase {name}:{' '}
+          <Link href={`/a/${slug}/players/${playerId}/family`}>answer</Link>
+        </p>
+      ))}
       {players.length === 0 ? (
         <p className="empty">
           Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.

@@ -8,8 +8,9 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
     'Players',
     [
       'A name or nickname, playing level, which hand, clubs, and lengths such as a pace. No birthday, no address, no photo, no e-mail.',
+      'Under 18: also the year of birth, who looks after the player (name, e-mail, phone), and their consent with its date. Without consent, only a first name or nickname.',
       'Every ball that is recorded: from where, which shot, where it finished, and notes.',
-      'Who sees it: the academy’s coaches, the assistants who look after the player’s group, and the player, through a personal link.',
+      'Who sees it: the academy’s coaches, the assistants who look after the player’s group, the player, through a personal link, and a guardian who accepted an invitation. A guardian sees that one player.',
       'How long: until a coach erases the player. Then it all goes at once: name, balls, notes, plans and links.',
     ],
   ],
@@ -41,7 +42,7 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
 
 export function PrivacyPage() {
   return (
-    <AccountPage title="What Inch Game keeps" wide>
+    <AccountPage title="What Inch Game keeps" wide foot={<Link href="/">Back</Link>}>
       <p>
         Inch Game doesn’t share data and doesn’t track visitors. Cookies only keep you signed in. Internet addresses aren’t stored: a
         scrambled form of them counts wrong passwords and links, for an hour at most.
@@ -60,14 +61,11 @@ export function PrivacyPage() {
         <section>
           <h2>What you can ask for</h2>
           <p>
-            Ask the academy for a copy of what was recorded about a player, or to erase a player. Coaches download sessions and balls in the
-            logbook, and erase a player on the player’s page.
+            Everything about a player, as one file, and an end of it: players ask on their personal link, under “Your data”, guardians on
+            the player’s page. A coach erases the player, or says why not.
           </p>
         </section>
       </div>
-      <p className="mt-4">
-        <Link href="/">Back</Link>
-      </p>
     </AccountPage>
   );
 }

@@ -253,3 +253,10 @@ function writeSquad(pen: Pen, { academy, period, made, strokes, players, more, a
   pen.doc.y += 6;
   pen.text(squadFoot({ strokes, made }), { size: 7.5, color: INK['ink-2'] });
 }
+
+/** A PDF as an answer. */
+export function pdfResponse(pdf: Buffer): Response {
+  return new Response(new Uint8Array(pdf), {
+    headers: { 'content-type': 'application/pdf', 'content-disposition': 'attachment; filename="report.pdf"', 'cache-control': 'no-store' },
+  });
+}

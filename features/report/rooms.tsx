@@ -13,7 +13,7 @@ import { PrintButton } from '../form/print-button';
 import { PlayerHead } from '../skill/player-head';
 import { asReportQuery, readReportAsked } from './asked';
 import { CoachWords } from './coach-words';
-import { reportPdf } from './pdf';
+import { pdfResponse, reportPdf } from './pdf';
 import { ReportAskedForm } from './report-asked-form';
 import { ReportLinks } from './report-links';
 import styles from './report.module.scss';
@@ -147,10 +147,4 @@ export async function answerSquadReportPdf(slug: string, params: Record<string, 
   const { desk, report } = await squadReportAt({ slug, params });
   await desk.data.noteDownload('gotReport', null);
   return pdfResponse(await reportPdf(report));
-}
-
-export function pdfResponse(pdf: Buffer): Response {
-  return new Response(new Uint8Array(pdf), {
-    headers: { 'content-type': 'application/pdf', 'content-disposition': 'attachment; filename="report.pdf"', 'cache-control': 'no-store' },
-  });
 }

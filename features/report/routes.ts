@@ -2,8 +2,7 @@ import 'server-only';
 import type { GivenReport } from '@/core/report/given-report';
 import { linkedReport } from '@/server/door';
 import { log } from '@/server/log';
-import { reportPdf } from './pdf';
-import { pdfResponse } from './rooms';
+import { pdfResponse, reportPdf } from './pdf';
 
 const refuse = (status: number, error: string) => Response.json({ error }, { status, headers: { 'cache-control': 'no-store' } });
 

@@ -10,6 +10,7 @@ const VIEWS = [
   ['Over time', '/time'],
   ['Sessions', '/sessions'],
   ['Report', '/report'],
+  ['Family', '/family'],
 ] as const;
 
 export function PlayerTabs({ base }: { base: string }) {

@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
 import { Transform, type Readable } from 'node:stream';
-import { ZipFile } from 'yazl';
 import { ARCHIVE_VERSION } from '@/core/archive/row';
 import { fileOf, MANIFEST_FILE, type Manifest } from '@/core/archive/manifest';
 import type { ArchiveTable } from '@/core/archive/tables';
+import { writeZip } from './write-zip';
 
 type Table = Manifest['tables'][number];
 /** Gives the tables one after the other; the next comes once the one before was read. */
@@ -15,27 +15,16 @@ type Tables = (take: (table: ArchiveTable, lines: Readable) => Promise<void>) =>
  * @param tables an error of theirs breaks the stream off: what came of it has no end, and can be opened nowhere
  */
 export function writeArchive(about: Pick<Manifest, 'madeAt' | 'academy'>, tables: Tables): Readable {
-  const zip = new ZipFile();
-  const out = zip.outputStream as Readable;
-  const mtime = new Date(about.madeAt);
-  const written: Table[] = [];
-  const write = async () => {
+  return writeZip(new Date(about.madeAt), async (zip) => {
+    const written: Table[] = [];
     await tables(async ({ name }, lines) => {
       const { through, told } = counted();
-      await new Promise<void>((resolve, reject) => {
-        for (const stream of [lines, through]) stream.once('error', reject);
-        out.once('close', () => reject(new Error('Nobody reads on.')));
-        through.once('end', resolve);
-        zip.addReadStream(lines.pipe(through), fileOf(name), { mtime });
-      });
+      await zip.stream(fileOf(name), lines, through);
       written.push({ name, ...told() });
     });
     const manifest: Manifest = { format: 'inch-game-archive', version: ARCHIVE_VERSION, ...about, tables: written };
-    zip.addBuffer(Buffer.from(JSON.stringify(manifest, null, 1)), MANIFEST_FILE, { mtime });
-    zip.end();
-  };
-  write().catch((error: Error) => out.destroy(error));
-  return out;
+    zip.whole(MANIFEST_FILE, JSON.stringify(manifest, null, 1));
+  });
 }
 
 /** Lets bytes through, and tells afterwards how many lines they were, how many bytes, and their hash. */

@@ -1,29 +1,17 @@
 import 'server-only';
 import type { Report } from '@/core/report/report';
 import { plusDays } from '@/core/units/plain-day';
-import { academyOf } from '@/db/queries/academies';
-import type { Member, PlayerByLink } from '@/db/actor';
-import { dataOf } from '../data';
-import { database } from '../db';
-import { deskModel } from './model';
+import { helpWith } from '../helper';
 import { reportOf } from './report';
 
 /** A player's own report is of so many days. */
 const DAYS = 56;
 
-/**
- * The report of the player who holds a personal link, against their own level. What a link itself may not ask is asked for it as somebody who
- * helps with this player would: of anybody else they see nothing.
- */
-export async function ownReport({ academyId, playerId, linkId }: PlayerByLink, now: Date): Promise<Report | null> {
-  const helper = { kind: 'assistant', academyId, userId: `link:${linkId}`, players: [playerId] } as Member;
-  const data = dataOf(helper);
-  const [academy, found, today] = await Promise.all([
-    academyOf(database(), { kind: 'program', academyId }),
-    data.getPlayer(playerId),
-    data.dayInAcademy(),
-  ]);
-  if (!academy || !found) return null;
-  const asked = { from: plusDays(today, -DAYS), to: today, against: undefined };
-  return reportOf({ data, academy, model: deskModel }, found.player, asked, now);
+/** The report of a player for themselves or their family, against their own level; null where they are not there any more. */
+export async function ownReport(academyId: string, playerId: string, now: Date): Promise<Report | null> {
+  const help = await helpWith(academyId, playerId);
+  if (!help) return null;
+  const { desk, player } = help;
+  const today = await desk.data.dayInAcademy();
+  return reportOf(desk, player, { from: plusDays(today, -DAYS), to: today, against: undefined }, now);
 }

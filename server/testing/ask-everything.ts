@@ -6,8 +6,9 @@ import { game, idOf, left, record } from '@/core/testing/make';
 import { green } from '@/core/testing/make-green';
 import { hourOf } from '@/core/testing/make-hour';
 import { weeksOf } from '@/core/testing/make-weeks';
-import type { Assistant } from '@/db/actor';
+import type { Assistant, Guardian } from '@/db/actor';
 import { keepBrief, keepPosterior } from '@/db/queries/evidence';
+import { saveGuardian } from '@/db/queries/families';
 import { saveGroup } from '@/db/queries/groups';
 import { saveHour } from '@/db/queries/hours';
 import { startImport } from '@/db/queries/imports';
@@ -70,11 +71,13 @@ export async function twoGroups({ db, academy }: Pick<ReturnType<typeof academie
   await db.insert(authUser).values({ id: second, name: 'Second coach', email: `${second}@test.example` });
   await db.insert(authMember).values({ id: second, organizationId: actor.academyId, userId: second, role: 'coach' });
   await keepLink(db, actor, at.playerId, { linkId: id(56), tokenHash: Buffer.from(`link ${at.n}`), expiresAt: ASOF });
+  await saveGuardian(db, actor, hidden, id(61), { name: `${MARK} guardian`, email: `guardian-${at.n}@test.example`, phone: '' });
   await startImport(db, actor, { importId: id(57), kind: 'balls', fileName: 'x.csv', columns: [], mapping: MAPPING, players: [] });
   await addNote(db, actor, at.playerId, id(58), 'about the first');
   const assistant: Assistant = { kind: 'assistant', academyId: actor.academyId, userId: actor.userId, players: [at.playerId] };
+  const guardian: Guardian = { ...assistant, kind: 'guardian' };
   const row = (await getSession(db, actor, session))!.session;
-  return { ...at, id, hidden, session, open, hour, row, held, second, assistant };
+  return { ...at, id, hidden, session, open, hour, row, held, second, assistant, guardian };
 }
 export type At = Awaited<ReturnType<typeof twoGroups>>;
 
@@ -156,6 +159,26 @@ export const ASKED: { readonly [Name in QueryName]: (at: At) => readonly unknown
   keepBrief: ({ hidden }) => [hidden, { madeFrom: 'changed', brief: {} }],
   shotsOfCell: ({ hidden }) => [hidden, { asOf: ASOF }, { shotType: 'chip', surface: 'fairway', fromM: 0, toM: 99 }],
   narrowings: ({ hidden }) => [hidden],
+
+  familyOf: ({ hidden }) => [hidden],
+  erasureOf: ({ hidden }) => [hidden],
+  saveBornYear: ({ hidden }) => [hidden, 2014],
+  saveGuardian: ({ hidden, id }) => [hidden, id(61), { name: 'Changed', email: '', phone: '020 555 0142' }],
+  removeGuardian: ({ id }) => [id(61)],
+  keepGuardianInvitation: ({ id, n }) => [id(61), { invitationId: id(92), tokenHash: Buffer.from(`guardian ${n}`), expiresAt: ASOF }],
+  giveConsent: ({ hidden, id }) => [hidden, id(93), { by: 'Somebody', on: '2026-05-01' }],
+  withdrawConsent: ({ hidden }) => [hidden],
+  readPlayerTables: ({ hidden }) => [
+    hidden,
+    async (_table: string, lines: AsyncIterable<unknown>) => {
+      for await (const line of lines) void line;
+    },
+  ],
+  askErasure: ({ hidden }) => [hidden, 'changed'],
+  cancelErasure: ({ hidden }) => [hidden],
+  declineErasure: ({ hidden }) => [hidden, 'why'],
+  erasuresAsked: () => [],
+  placesOf: ({ hidden }) => [hidden, 10],
 
   saveAcademy: () => [{ units: 'metric', timeZone: 'UTC' }],
   deleteAcademyAt: () => [ASOF],

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { bundleSchema, type Bundle } from '@/core/exchange/bundle';
+import { erasureSchema, type Erasure } from '@/core/exchange/erasure';
 import { homeSchema, type Home } from '@/core/exchange/home';
 import type { SessionStart } from '@/core/exchange/session-start';
 import { sentReportSchema, type Report } from '@/core/report/report';
@@ -126,6 +127,22 @@ export function getHome(token: string, academy: string | null = null, withKit = 
 /** The own report of the player who holds a personal link. */
 export async function getReport(token: string): Promise<Got<{ report: Report }>> {
   return read('/api/v1/link/report', { headers: bearer(token) }, z.object({ report: sentReportSchema }));
+}
+
+/** What the player of a personal link asked for: that everything about them is erased; null: nothing. */
+export async function getErasure(token: string): Promise<Got<Erasure>> {
+  return read('/api/v1/link/erasure', { headers: bearer(token) }, erasureSchema);
+}
+
+/** Asks for it, or no longer. */
+export async function sayErasure(token: string, asks: boolean): Promise<Outcome> {
+  return (await send('PUT', '/api/v1/link/erasure', token, { asks, words: '' })).outcome;
+}
+
+/** Everything about the player of a personal link, as a file; null where it did not come. However long it takes. */
+export async function getEverything(token: string): Promise<Blob | null> {
+  const response = await fetch('/api/v1/link/everything', { headers: bearer(token) }).catch(() => null);
+  return response?.ok ? response.blob().catch(() => null) : null;
 }
 
 /** Makes the key of a device that reads distances for a session. */

@@ -185,30 +185,34 @@ export async function answerShotEvents(request: Request): Promise<Response> {
   });
 }
 
+type Holder = Exclude<Awaited<ReturnType<typeof linkHolder>>, string>;
+
+/** Answers whoever holds a personal link. @param what as it stands in the log where it fails */
+export function atLink(request: Request, what: string, give: (holder: Holder) => Promise<Response>): Promise<Response> {
+  return answer(what, async () => {
+    const holder = await linkHolder(request.headers);
+    return typeof holder === 'string' ? refuse(...REFUSALS[holder]) : give(holder);
+  });
+}
+
 /** Answers a personal link with what it opens. */
 export function answerLink(request: Request): Promise<Response> {
-  return answer('a personal link', async () => {
-    const holder = await linkHolder(request.headers);
-    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+  return atLink(request, 'a personal link', async (holder) => {
     return Response.json(await homeOfLink(holder), { headers: { 'cache-control': 'no-store' } });
   });
 }
 
 /** Answers a personal link with its player's own report. */
 export function answerOwnReport(request: Request): Promise<Response> {
-  return answer('a report for a personal link', async () => {
-    const holder = await linkHolder(request.headers);
-    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
-    const report = await ownReport(holder.actor, new Date());
+  return atLink(request, 'a report for a personal link', async (holder) => {
+    const report = await ownReport(holder.actor.academyId, holder.actor.playerId, new Date());
     return report ? Response.json({ report }, { headers: { 'cache-control': 'no-store' } }) : refuse(404, 'There is no such player.');
   });
 }
 
 /** Starts a game for the player of a personal link: one that this player has played before. */
 export function answerAgain(request: Request): Promise<Response> {
-  return answer('a start by a personal link', async () => {
-    const holder = await linkHolder(request.headers);
-    if (typeof holder === 'string') return refuse(...REFUSALS[holder]);
+  return atLink(request, 'a start by a personal link', async (holder) => {
     const sent = await bodyOf(request);
     if (sent instanceof Response) return sent;
     const again = againSchema.safeParse(sent.body);

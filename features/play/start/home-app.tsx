@@ -14,6 +14,7 @@ import { Notice } from '../notice';
 import { WaitingLine } from '../waiting-line';
 import { beginHere, type Chosen } from './begin-here';
 import { linesOf, type Line } from './lines';
+import { OwnData } from './own-data';
 import { OwnReport } from './own-report';
 import { StartGame } from './start-game';
 import styles from './start.module.scss';
@@ -149,6 +150,7 @@ function HomePage({ home, view, token }: PageProps) {
             </li>
           ))}
         </ul>
+        {player && token !== undefined && <OwnData token={token} academy={academy.name} />}
         <ThisPhone home={home} view={view} desk={token === undefined} />
       </main>
     </div>

@@ -1,0 +1,3 @@
+export const dynamic = 'force-dynamic';
+
+export { answerErasure as GET, answerAskErasure as PUT } from '@/features/families/link-routes';

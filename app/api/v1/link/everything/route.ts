@@ -1,0 +1,3 @@
+export const dynamic = 'force-dynamic';
+
+export { answerEverythingByLink as GET } from '@/features/families/link-routes';
