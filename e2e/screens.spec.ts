@@ -79,6 +79,7 @@ const ROOMS = async () => {
     '/settings',
     '/settings/people',
     '/settings/activity',
+    '/settings/storage',
     // The account, which is outside the academy.
     '/../../account',
     '/../../family',

@@ -70,6 +70,7 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/settings/activity/page.tsx': ({ slug, playerId }) => `/a/${slug}/settings/activity?player=${playerId}`,
   'a/[academy]/settings/activity/file/route.ts': ({ slug }) => `/a/${slug}/settings/activity/file`,
   'a/[academy]/settings/people/page.tsx': ({ slug }) => `/a/${slug}/settings/people`,
+  'a/[academy]/settings/storage/page.tsx': ({ slug }) => `/a/${slug}/settings/storage`,
   'a/[academy]/settings/page.tsx': ({ slug }) => `/a/${slug}/settings`,
   'a/[academy]/tools/page.tsx': ({ slug }) => `/a/${slug}/tools`,
   'a/[academy]/tools/landing/page.tsx': ({ slug, playerId, greenId }) => `/a/${slug}/tools/landing?for=${playerId}&green=${greenId}`,
@@ -89,7 +90,16 @@ export const FAMILY_PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> 
 /** Pages that anybody may see: they show nothing of any academy. */
 export const OPEN_PAGES = [
   ...['page.tsx', 'r/page.tsx', 'begin/page.tsx', 'sign-in/page.tsx', 'sign-up/page.tsx', 'api/health/route.ts'],
-  ...['account/page.tsx', 'confirm/page.tsx', 'family/page.tsx', 'forgot/page.tsx', 'join/page.tsx', 'outbox/page.tsx', 'privacy/page.tsx', 'reset/page.tsx'],
+  ...[
+    'account/page.tsx',
+    'confirm/page.tsx',
+    'family/page.tsx',
+    'forgot/page.tsx',
+    'join/page.tsx',
+    'outbox/page.tsx',
+    'privacy/page.tsx',
+    'reset/page.tsx',
+  ],
 ];
 
 export type Route = {
@@ -373,6 +383,8 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   handOverAction: ({ helperId, name }) => [helperId, `Academy ${name}`],
   saveGroupAction: ({ groupId, playerId }) => [groupId, { name: 'Changed', playerIds: [playerId], userIds: [] }],
   removeGroupAction: ({ groupId }) => [groupId],
+  previewRetentionAction: () => [1],
+  saveRetentionAction: () => [5],
   deleteAcademyAction: ({ name }) => [`Academy ${name}`],
   keepAcademyAction: () => [],
   saveDreadsAction: ({ playerId }) => [playerId, { 'pitch|fairway': 4 }],

@@ -27,7 +27,18 @@ import { tallyBalls } from '@/db/queries/evidence';
 import { saveWeeks } from '@/db/queries/weeks';
 import { savePlayer, saveSwingMarks } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
-import { authAccount, authMember, authOrganization, authUser, game, gameVersion, guardian, session, sessionPlayer, shotEvent } from '@/db/schema';
+import {
+  authAccount,
+  authMember,
+  authOrganization,
+  authUser,
+  game,
+  gameVersion,
+  guardian,
+  session,
+  sessionPlayer,
+  shotEvent,
+} from '@/db/schema';
 
 const SEED = 20;
 

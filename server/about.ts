@@ -87,6 +87,8 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   saveStationDistance: session,
   saveNote: session,
   takeIn: session,
+  noteRefused: session,
+  noteDevice: 'nobody',
   eventsOfSession: session,
   sessionLog: session,
   shotsOfSessions: { sessions: (ids) => ids },

@@ -19,7 +19,7 @@ export function keepHouse(): void {
 async function tidy() {
   try {
     const done = await tidyUp(database(), new Date(), (academyId) => keepErasure({ academyId, playerId: null }));
-    if (done.academies + done.players === 0) return;
+    if (done.academies + done.players + done.sessions === 0) return;
     doorsEnded();
     log.info(done, 'deleted what was due');
   } catch (error) {

@@ -27,10 +27,12 @@ import * as players from '@/db/queries/players';
 import * as readings from '@/db/queries/readings';
 import * as reports from '@/db/queries/reports';
 import { addResult, removeResult } from '@/db/queries/results';
+import { saveRetention, whatRetentionTakes } from '@/db/queries/retention';
 import * as sessions from '@/db/queries/sessions';
 import * as shots from '@/db/queries/shots';
 import { takeIn } from '@/db/queries/take-in';
 import { keepToken, listTokens, revokeToken } from '@/db/queries/tokens';
+import * as upkeep from '@/db/queries/upkeep';
 import * as weeks from '@/db/queries/weeks';
 
 export const QUERIES = {
@@ -50,6 +52,7 @@ export const QUERIES = {
   ...reports,
   ...sessions,
   ...shots,
+  ...upkeep,
   ...weeks,
   bestOfGames,
   carriedShots,
@@ -88,12 +91,14 @@ export const QUERIES = {
   revokeToken,
   saveGroup,
   saveNote,
+  saveRetention,
   saveRole,
   saveTags,
   stageRows,
   startImport,
   takeIn,
   undoImport,
+  whatRetentionTakes,
 };
 type Queries = typeof QUERIES;
 

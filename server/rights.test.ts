@@ -66,6 +66,11 @@ test('what is given to whom', () => {
     'listInvitations',
     'revokeInvitation',
     'lastBackups',
+    'storageOf',
+    'listRefused',
+    'silentDevices',
+    'whatRetentionTakes',
+    'saveRetention',
     'listActivity',
   ]);
   expect(less('coach', 'assistant')).toEqual([
@@ -150,7 +155,17 @@ test('what is given to whom', () => {
         'takeRun',
         'takeStart',
       ],
-      ...['takeIn', 'unfinishedSessions', 'withShots', 'askErasure', 'cancelErasure', 'erasureOf', 'readPlayerTables'],
+      ...[
+        'takeIn',
+        'unfinishedSessions',
+        'withShots',
+        'askErasure',
+        'cancelErasure',
+        'erasureOf',
+        'readPlayerTables',
+        'noteRefused',
+        'noteDevice',
+      ],
     ].toSorted(),
   );
   expect(has('guardian')).toEqual([

@@ -3,12 +3,14 @@ import type { ArchiveTable } from './tables';
 
 type Row = Record<string, unknown>;
 
+const NEW_IN_3: Readonly<Record<string, Row>> = { player: { born_year: null }, academy: { keep_years: null } };
+
 /** How tables of an archive changed, step by step: each brings a row to the next version, or leaves it out (`null`). */
 const STEPS: readonly ((table: string, row: Row) => Row | null)[] = [
   // Version 2 has groups.
   (_table, row) => row,
-  // Version 3 has families.
-  (table, row) => (table === 'player' ? { ...row, born_year: null } : row),
+  // Version 3 has families, and how long sessions are kept.
+  (table, row) => ({ ...row, ...NEW_IN_3[table] }),
 ];
 /** The version that this program writes. */
 export const ARCHIVE_VERSION = STEPS.length + 1;

@@ -14,7 +14,7 @@ import { storedHours, storedRuns } from '../hour/stored-hours';
 import { TABLE_KINDS } from '../imports/fields';
 import { mappingSchema, storedMappings } from '../imports/mapping';
 import { tagsSchema } from '../logbook/asked';
-import { settingsSchema } from '../people/account';
+import { keepYearsSchema, settingsSchema } from '../people/account';
 import { groupNameSchema } from '../people/group';
 import { clubSchema, dreadsSchema, playerSchema, roundMixSchema, swingMarksSchema } from '../people/player';
 import { wordsSchema } from '../report/report';
@@ -110,6 +110,7 @@ export const ARCHIVE_TABLES: readonly ArchiveTable[] = [
     shoe_m: own.shoeM,
     half_life_days: own.halfLifeDays,
     strokes_as: own.strokesAs,
+    keep_years: keepYearsSchema,
   }),
   table('reference', [], { name: filledLine(40), expected: ownReferenceSchema, changed_at: at }),
   table('green', ['green_id'], { green_id: id, created_at: at, archived_at: at.nullable() }),

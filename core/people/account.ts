@@ -84,6 +84,10 @@ export const settingsSchema = z.strictObject({
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
+/** For how many years sessions are kept; null: for ever. */
+export const KEEP_YEARS = [1, 2, 3, 5, 10] as const;
+export const keepYearsSchema = z.int('Choose how long.').min(1, 'At least a year.').max(100).nullable();
+
 /** The part of an address that names an academy: "Lantern Hollow!" is "lantern-hollow"; e-mails without a Latin form are left out. */
 export function slugOf(name: string): string {
   const slug = name

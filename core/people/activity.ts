@@ -22,6 +22,7 @@ export type ActivityAbout =
 export const ACTIVITIES = {
   saveAcademy: ['academy', 'changed the settings'],
   deleteAcademyAt: ['academy', 'set the day the academy is deleted'],
+  saveRetention: ['academy', 'changed how long sessions are kept'],
   saveReference: ['academy', 'changed the reference table'],
   readTables: ['academy', 'downloaded an archive'],
   keepTables: ['academy', 'added an archive'],

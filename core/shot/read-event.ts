@@ -42,10 +42,14 @@ function idOf(event: unknown): string | null {
 
 /** How the shape of events changed, step by step. A new field of a ball is a step that says what its absence meant. */
 export const EVENT_STEPS: readonly Step[] = [
-  // 2: a ball keeps what was called before it, whether it was said to lie nearer than the others', and on which side it landed.
+  // 2: a ball keeps what was called before it, whether it was said to lie nearer than the others', and on which side it landed. The very first
+  // program did not know the name of a club and how a ball was struck either.
   (event) =>
     event.kind === 'record'
-      ? { ...event, payload: { called: null, nearer: null, landedSide: null, ...(event.payload as object | undefined) } }
+      ? {
+          ...event,
+          payload: { clubLabel: null, executed: null, called: null, nearer: null, landedSide: null, ...(event.payload as object | undefined) },
+        }
       : event,
   // 3: a ball keeps the par that it was played against.
   (event) => (event.kind === 'record' ? { ...event, payload: { par: null, ...(event.payload as object | undefined) } } : event),

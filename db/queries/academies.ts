@@ -9,6 +9,8 @@ export type Academy = {
   academyId: string;
   slug: string;
   name: string;
+  /** For how many years sessions are kept; null: for ever. */
+  keepYears: number | null;
   /** When all of it is deleted; null: not at all. */
   deleteAt: Date | null;
 } & Settings;
@@ -33,6 +35,7 @@ function workplaces(db: Db, userId: string) {
       shoeM: academy.shoeM,
       halfLifeDays: academy.halfLifeDays,
       strokesAs: academy.strokesAs,
+      keepYears: academy.keepYears,
       deleteAt: academy.deleteAt,
     })
     .from(authMember)

@@ -74,8 +74,8 @@ export async function listActivity(
   }));
 }
 
-/** The names of those who did something. */
-async function actorsNamed(db: Db, { academyId }: Actor, actors: readonly string[]): Promise<Map<string, string>> {
+/** The names of those who did something, by the actor as it is kept. */
+export async function actorsNamed(db: Db, { academyId }: Actor, actors: readonly string[]): Promise<Map<string, string>> {
   const ids = (of: string) => actors.filter((name) => name.startsWith(of)).map((name) => name.slice(of.length));
   const [users, links] = await Promise.all([
     db

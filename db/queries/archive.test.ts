@@ -6,7 +6,6 @@ import { pipeline } from 'node:stream/promises';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
 import { sql } from 'drizzle-orm';
-import { fromBuffer, type Entry } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { fileOf, MANIFEST_FILE, type Manifest } from '@/core/archive/manifest';
 import { withNewIds } from '@/core/archive/new-ids';
@@ -19,6 +18,7 @@ import { openArchive } from '@/server/archive/read-archive';
 import { writeArchive } from '@/server/archive/write-archive';
 import type { Member } from '../actor';
 import { idFrom } from '../ids';
+import { unzipped, type Files } from '../testing/unzipped';
 import { academies, own } from '../testing/academy';
 import { keepTables, readTables } from './archive';
 import { tallyBalls } from './evidence';
@@ -141,6 +141,7 @@ const LEFT_OUT = [
     'activity',
     'api_token',
     'brief',
+    'device',
     'erasure_request',
     'group_coach',
     'import_row',
@@ -149,6 +150,7 @@ const LEFT_OUT = [
     'posterior',
     'reader_key',
     'reading',
+    'refused_event',
     'report',
   ],
   'shot',
@@ -239,28 +241,6 @@ test('of somebody who is being erased nothing goes out', async () => {
   const rows = await rowsOf(await archived(actor));
   expect([rows.player, rows.session, rows.shot_event, rows.note]).toEqual([[], [], [], []]);
 });
-
-type Files = Map<string, Buffer>;
-
-async function unzipped(path: string): Promise<Files> {
-  const files: Files = new Map();
-  await new Promise<void>((resolve, reject) => {
-    fromBuffer(readFileSync(path), { lazyEntries: true }, (error, zip) => {
-      if (error) return reject(error);
-      zip.on('entry', (entry: Entry) =>
-        zip.openReadStream(entry, (_, stream) => {
-          void buffer(stream).then((bytes) => {
-            files.set(entry.fileName, bytes);
-            zip.readEntry();
-          });
-        }),
-      );
-      zip.once('end', resolve);
-      zip.readEntry();
-    });
-  });
-  return files;
-}
 
 async function zipped(files: Files): Promise<Buffer> {
   const zip = new ZipFile();

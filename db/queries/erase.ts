@@ -8,6 +8,7 @@ import {
   authOrganization,
   authSession,
   authVerification,
+  device,
   importFile,
   importRow,
   invitation,
@@ -15,6 +16,7 @@ import {
   playerLink,
   session,
   note,
+  refusedEvent,
   report,
   sessionPlayer,
   shot,
@@ -23,6 +25,7 @@ import {
 import { noteActivity } from './activity';
 import { erasePlans, plansAlone } from './erase-plans';
 import { getPlayer } from './players';
+import { forgetOld } from './retention';
 import { holdSession, projectAgain } from './projection';
 
 /** What goes when a player is erased. */
@@ -143,7 +146,7 @@ export async function deleteAcademyAt(db: Db, actor: Actor, deleteAt: Date | nul
 }
 
 /**
- * Does what is due: deletes academies whose time has come, activity that is a year old, sign-ins and links that have ended with what they showed,
+ * Does what is due: deletes academies whose time has come, sessions that are kept no longer, activity that is a year old, sign-ins and links that have ended with what they showed,
  * rows of files that were left lying, and goes on with erasures that were interrupted.
  * @param told hears of each academy before it goes
  * @returns how many of each
@@ -152,7 +155,7 @@ export async function tidyUp(
   db: Db,
   now: Date,
   told: (academyId: string) => Promise<void> = () => Promise.resolve(),
-): Promise<{ academies: number; players: number }> {
+): Promise<{ academies: number; players: number; sessions: number }> {
   const due = await db.select({ id: academy.academyId }).from(academy).where(lte(academy.deleteAt, now));
   for (const { id } of due) {
     await told(id);
@@ -165,6 +168,9 @@ export async function tidyUp(
   await db.delete(activity).where(lte(activity.happenedAt, subYears(now, 1)));
   // Sign-ins, links of e-mails and invitations that have ended open nothing any more.
   for (const table of [authSession, authVerification, invitation]) await db.delete(table).where(lte(table.expiresAt, now));
+  await db.delete(refusedEvent).where(lte(refusedEvent.refusedAt, subDays(now, 90)));
+  await db.delete(device).where(lte(device.lastAt, subYears(now, 1)));
+  const sessions = await forgetOld(db, now);
   // A link that has ended shows nothing; a file that nobody went on with for a week is not gone on with.
   await db.delete(report).where(lte(report.expiresAt, now));
   const left = db
@@ -177,5 +183,5 @@ export async function tidyUp(
     const program: Program = { kind: 'program', academyId };
     await erasePlayer(db, program, playerId);
   }
-  return { academies: due.length, players: begun.length };
+  return { academies: due.length, players: begun.length, sessions };
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { and, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { ARCHIVE_TABLES } from '@/core/archive/tables';
 import { newPlayer } from '@/core/people/player';
 import { PLAIN_REPORT } from '@/core/testing/make-report';

@@ -18,7 +18,8 @@ const moment = sql<string>`to_char(${session.startedAt} at time zone 'UTC', 'YYY
 /** Words as they are looked for: what `like` takes for more than itself is escaped. */
 const likely = (text: string) => `%${text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
-function found(db: Db, actor: Actor, filter: LogbookFilter): SQL | undefined {
+/** @param unfinished whether sessions that go on are found too */
+function found(db: Db, actor: Actor, filter: LogbookFilter, unfinished = false): SQL | undefined {
   const { academyId } = actor;
   const { find, playerId, against, gameId, greenId, shotType, surface, ground, from, to, goal, several, tag, ids } = filter;
   const entry = and(eq(sessionPlayer.academyId, academyId), eq(sessionPlayer.sessionId, session.sessionId));
@@ -40,7 +41,7 @@ function found(db: Db, actor: Actor, filter: LogbookFilter): SQL | undefined {
   const words = find?.trim() ? likely(find.trim()) : null;
   return and(
     eq(session.academyId, academyId),
-    or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
+    unfinished ? undefined : or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
     seenSession(db, actor, session.sessionId),
     words === null
       ? undefined
@@ -88,15 +89,15 @@ function beyond(sort: LogbookSort, { by, sessionId }: LogbookPlace): SQL {
     : sql`(${session.startedAt}, ${session.sessionId}) > (${by}::timestamptz, ${sessionId}::uuid)`;
 }
 
-export type LogbookAt = { sort: LogbookSort; after: LogbookPlace | null; limit: number };
+export type LogbookAt = { sort: LogbookSort; after: LogbookPlace | null; limit: number; unfinished?: boolean };
 
-/** Sessions that are over, in their order from a place on, and where the next ones begin; null: there are none. */
-async function sessionsFrom(db: Db, actor: Actor, filter: LogbookFilter, { sort, after, limit }: LogbookAt) {
+/** Sessions that are over (or, where that is asked for, those that go on too), in their order from a place on, and where the next ones begin; null: there are none. */
+async function sessionsFrom(db: Db, actor: Actor, filter: LogbookFilter, { sort, after, limit, unfinished }: LogbookAt) {
   const { by, order } = ORDER[sort];
   const rows = await db
     .select({ session, by })
     .from(session)
-    .where(and(found(db, actor, filter), after ? beyond(sort, after) : undefined))
+    .where(and(found(db, actor, filter, unfinished), after ? beyond(sort, after) : undefined))
     .orderBy(...order)
     .limit(limit + 1);
   const shown = rows.slice(0, limit);

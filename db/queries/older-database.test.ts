@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { and, eq, sql } from 'drizzle-orm';
 import { pgTable } from 'drizzle-orm/pg-core';
@@ -16,6 +15,7 @@ import { gameVersion } from '../schema';
 import { document } from '../schema/columns';
 import { settleDue } from '../settle-due';
 import { academies } from '../testing/academy';
+import { MIGRATIONS, upTo } from '../testing/migrations';
 import { hourOf } from '@/core/testing/make-hour';
 import { saveHour } from './hours';
 import { rebuildShots } from './projection';
@@ -32,21 +32,9 @@ type Event = { eventId: string; shotId: string; sessionId: string; kind: string;
   };
 type Played = { spec: { scoring: { scheme: string } }; people: Entrant[]; events: Event[]; scores: number[] };
 
-const MIGRATIONS = join(__dirname, '../migrations');
 const games = JSON.parse(readFileSync(join(__dirname, '../../core/testing/golden/games-1.json'), 'utf8')) as Played[];
 /** The last migration of the program that wrote those. */
 const OF_THEN = '0007_counters';
-
-/** The migrations up to one of them, in a folder of their own. */
-function upTo(last: string): string {
-  const folder = mkdtempSync(join(tmpdir(), 'inch-migrations-'));
-  cpSync(MIGRATIONS, folder, { recursive: true });
-  const path = join(folder, 'meta/_journal.json');
-  const journal = JSON.parse(readFileSync(path, 'utf8')) as { entries: { tag: string }[] };
-  const end = journal.entries.findIndex(({ tag }) => tag === last);
-  writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, end + 1) }));
-  return folder;
-}
 
 test('a database of the first stored shapes migrates, and every session has the score that it had', async () => {
   const server = openDb(process.env.TEST_DATABASE_URL!, { patient: true });

@@ -14,3 +14,4 @@ export * from './skill';
 export * from './limits';
 export * from './activity';
 export * from './backups';
+export * from './upkeep';

@@ -23,6 +23,8 @@ export const academy = pgTable(
     halfLifeDays: integer().default(HALF_LIFE_DAYS),
     /** How strokes against a level are shown: lost, a minus gains; or gained, a plus gains. */
     strokesAs: text({ enum: STROKES_AS }).notNull().default('lost'),
+    /** For how many years sessions are kept; null: for ever. */
+    keepYears: integer(),
     /** When all of it is deleted; null: not at all. */
     deleteAt: at(),
   },

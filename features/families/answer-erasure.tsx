@@ -11,7 +11,13 @@ import { useSave } from '../form/use-save';
 import { declineErasureAction } from './actions';
 import styles from './families.module.scss';
 
-type Props = { slug: string; player: { playerId: string; name: string }; who: string; on: string; words: string };
+type Props = {
+  slug: string;
+  player: { playerId: string; name: string };
+  /** null: the player themselves. */ who: string | null;
+  on: string;
+  words: string;
+};
 
 /** That somebody asks for a player to be erased, and the two answers to it. */
 export function AnswerErasure({ slug, player: { playerId, name }, who, on, words }: Props) {
@@ -27,7 +33,7 @@ export function AnswerErasure({ slug, player: { playerId, name }, who, on, words
   return (
     <section aria-labelledby="asked" className={styles.asked}>
       <h2 id="asked" className="m-0">
-        {who} asks to erase {name}
+        {who === null ? `${name} asks to be erased` : `${who} asks to erase ${name}`}
       </h2>
       <p className="m-0">
         Asked {on}

@@ -54,7 +54,7 @@ export async function answerEverything(
     return { text: writeSessionTable(rows, after === null), next };
   });
   const balls = pieces(async (after) => {
-    const { balls: all, next } = await desk.data.logbookShots({ playerId }, at(after));
+    const { balls: all, next } = await desk.data.logbookShots({ playerId }, { ...at(after), unfinished: true });
     return {
       text: writeShotTable(
         all.filter(({ shot }) => shot.playerId === playerId),

@@ -61,7 +61,7 @@ export async function FamilyRoom({ slug, playerId }: { slug: string; playerId: s
             <AnswerErasure
               slug={slug}
               player={{ playerId: id, name }}
-              who={erasure.byPlayer ? name : (erasure.who ?? 'Somebody')}
+              who={erasure.byPlayer ? null : (erasure.who ?? 'Somebody')}
               on={sayDay(erasure.askedAt, timeZone, now)}
               words={erasure.words}
             />

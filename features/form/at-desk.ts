@@ -49,6 +49,9 @@ export const askedAtDesk = actionsOf(requireCoach, null);
 /** An action of the academy's owner alone. */
 export const atOwnersDesk = actionsOf(requireOwner);
 
+/** The same for what only asks. */
+export const askedAtOwnersDesk = actionsOf(requireOwner, null);
+
 /** An action of a guardian, with one of the players about whom they read. */
 export const atHome = <const Args extends Schemas, Answer extends Done>(
   schemas: Args,

@@ -4,13 +4,13 @@ import { randomUUID } from 'node:crypto';
 import { addDays } from 'date-fns';
 import * as z from 'zod';
 import { readReferenceTable } from '@/core/formats/reference-table';
-import { settingsSchema } from '@/core/people/account';
+import { keepYearsSchema, settingsSchema } from '@/core/people/account';
 import { cellsOf } from '@/core/skill/cells';
 import { shippedReference } from '@/core/golf/reference';
 import { apiTokenSchema } from '@/core/people/api-token';
 import { filledLine } from '@/core/stored';
 import { newToken } from '@/server/token';
-import { atDesk, atOwnersDesk, DONE, fileText, id } from '../form/at-desk';
+import { askedAtOwnersDesk, atDesk, atOwnersDesk, DONE, fileText, id } from '../form/at-desk';
 import { problemsByPlace, refused } from '../form/result';
 
 export const saveSettings = atDesk([settingsSchema], async ({ data }, settings) => {
@@ -28,6 +28,18 @@ export const saveOwnTable = atDesk([filledLine(40, 'Give the table a name.'), fi
 
 export const removeOwnTable = atDesk([], async ({ data }) => {
   await data.saveReference(null);
+  return DONE;
+});
+
+/** What would go if sessions were kept for so many years only. */
+export const previewRetentionAction = askedAtOwnersDesk([keepYearsSchema.unwrap()], async ({ data }, years) => ({
+  ...DONE,
+  ...(await data.whatRetentionTakes(years)),
+}));
+
+/** Says for how long sessions are kept. */
+export const saveRetentionAction = atOwnersDesk([keepYearsSchema], async ({ data }, years) => {
+  await data.saveRetention(years);
   return DONE;
 });
 

@@ -56,9 +56,12 @@ export async function SettingsRoom({ slug }: { slug: string }) {
           </section>
         )}
         {backups && (
-          <section aria-labelledby="backups" className="mt-4">
-            <h2 id="backups">Backups</h2>
-            <p className="mb-0">{sayBackups(backups, timeZone, now)}</p>
+          <section aria-labelledby="storage" className="mt-4">
+            <h2 id="storage">Storage and phones</h2>
+            <p className="mb-0">
+              {sayBackups(backups, timeZone, now)}{' '}
+              <Link href={`/a/${slug}/settings/storage`}>What’s stored, for how long, and which phones are silent</Link>
+            </p>
           </section>
         )}
         {owner && (

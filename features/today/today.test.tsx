@@ -18,6 +18,7 @@ const nothingMeasured = {
   shoeM: null,
   halfLifeDays: 60,
   strokesAs: 'lost' as const,
+  keepYears: null,
   deleteAt: null,
 };
 const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;

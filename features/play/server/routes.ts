@@ -20,6 +20,7 @@ import { memberAtGreen } from '@/server/actor';
 import { dataOf } from '@/server/data';
 import { doorOf, linkHolder, readerOf, type Door, type DoorRefusal } from '@/server/door';
 import { ownReport } from '@/server/known/own-report';
+import { hear } from '@/server/heard';
 import { log } from '@/server/log';
 import { newToken } from '@/server/token';
 import { TooMany } from '@/server/turns';
@@ -181,6 +182,7 @@ export async function answerShotEvents(request: Request): Promise<Response> {
     const { data } = door;
     const { stored, known, refused: foreign } = await data.takeIn(id, events, behindMs(sentAt, arrivedAt));
     const refused = [...unreadable, ...foreign];
+    await hear(data, door.academyId, { sessionId: id, deviceIds: events.map(({ deviceId }) => deviceId), refused });
     return Response.json({ stored, known, refused }, { status: refused.length > 0 ? 409 : 200 });
   });
 }
