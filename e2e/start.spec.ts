@@ -14,9 +14,11 @@ import { expect, test } from './test';
 test.describe.configure({ mode: 'serial' });
 test.use({ storageState: { cookies: [], origins: [] } });
 
+const TOKEN = 'a-token-for-who-watches';
 const folder = mkdtempSync(join(tmpdir(), 'inch-start-'));
 let program: ChildProcess;
 let url: string;
+let measured: string;
 let said = '';
 
 async function freePort(): Promise<number> {
@@ -31,7 +33,19 @@ test.beforeAll(async () => {
   chmodSync(folder, 0o755);
   const port = await freePort();
   url = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, DATABASE_URL: '', PORT: String(port), PUBLIC_URL: url, INCH_DATA: folder };
+  const metricsPort = await freePort();
+  measured = `http://127.0.0.1:${metricsPort}/metrics`;
+  const env = {
+    ...process.env,
+    ...{
+      DATABASE_URL: '',
+      PORT: String(port),
+      PUBLIC_URL: url,
+      INCH_DATA: folder,
+      METRICS_PORT: String(metricsPort),
+      METRICS_TOKEN: TOKEN,
+    },
+  };
   program = spawn(process.execPath, ['scripts/start.mjs'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
   program.stdout!.setEncoding('utf8').on('data', (text: string) => (said += text));
   await expect.poll(() => said, { timeout: 90_000 }).toContain('Inch Game is at');
@@ -62,6 +76,32 @@ test('it begins empty: no demo, no published password', async ({ request }) => {
   const { rows } = await asProgram((client) => client.query<{ n: number }>('select count(*)::int as n from auth_organization'));
   expect(rows[0]!.n).toBe(0);
   expect(await (await request.get(`${url}/api/health`)).json()).toEqual({ ok: true, database: true, migrations: true, disk: true });
+});
+
+test('what it measures is told on a port of this machine, or for a token, and to nobody else', async ({ request }) => {
+  const count = async () => {
+    const text = await (await request.get(measured)).text();
+    return Number(/^inch_requests_total\{kind="api",method="GET",status="2xx"\} (\d+)$/m.exec(text)?.[1] ?? 0);
+  };
+  const before = await count();
+  await request.get(`${url}/api/health`);
+  await expect.poll(count).toBeGreaterThan(before);
+  const text = await (await request.get(measured)).text();
+  for (const name of [
+    'inch_request_seconds_bucket',
+    'inch_sums_waiting 0',
+    'inch_balls_waiting 0',
+    'inch_errors_total',
+    'process_cpu_seconds_total',
+  ])
+    expect(text).toContain(name);
+  expect(await (await request.get(measured)).headers()['content-type']).toContain('text/plain');
+  const status = async (headers: Record<string, string>) => (await request.get(`${url}/metrics`, { headers })).status();
+  expect([await status({}), await status({ authorization: 'Bearer x' }), await status({ authorization: `Bearer ${TOKEN}` })]).toEqual([
+    404, 404, 200,
+  ]);
+  // Nothing in it says who or where.
+  expect(text).not.toMatch(/lantern|@|[0-9a-f]{8}-[0-9a-f]{4}/);
 });
 
 test('its role reads and writes rows, and nothing else', async () => {

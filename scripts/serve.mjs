@@ -12,6 +12,7 @@ import {
   SENDER,
   strictly,
 } from '../server/front/front.mjs';
+import { makeMetrics, mayRead, onLoopback, tell } from '../server/front/metrics.mjs';
 import { root } from './lib/install.mjs';
 
 /**
@@ -28,8 +29,14 @@ const senderOf = makeSenderOf(process.env.TRUST_PROXY);
 const ballsMayEnter = makeGate(8);
 const publicUrl = process.env.PUBLIC_URL ?? '';
 let handle;
+const metrics = makeMetrics();
+metrics.read.balls_waiting = ballsMayEnter.waiting;
+const { METRICS_TOKEN, METRICS_PORT } = process.env;
 
 async function answer(request, response) {
+  metrics.count(request, response);
+  if (METRICS_TOKEN && request.url === '/metrics')
+    return mayRead(request, METRICS_TOKEN) ? tell(metrics, response) : response.writeHead(404).end();
   for (const [name, value] of Object.entries(strictly(publicUrl))) response.setHeader(name, value);
   const wrong = badRequest(request, publicUrl);
   if (wrong) return refusal(request, response, wrong);
@@ -57,6 +64,7 @@ const server = createServer((request, response) => {
 const app = next({ dev, dir: root, hostname: host, port, httpServer: server });
 await app.prepare();
 handle = app.getRequestHandler();
+const measured = METRICS_PORT ? onLoopback(metrics, Number(METRICS_PORT)) : null;
 server.listen(port, host, () => console.log(`serving on ${host}:${port}`));
 
 let stopping = false;
@@ -66,6 +74,7 @@ async function stop() {
   const closed = new Promise((resolve) => server.close(resolve));
   // Live streams have no end of their own: they are told (server/live.ts), and go on elsewhere.
   process.emit('inch:stop');
+  measured?.close();
   server.closeIdleConnections();
   const idle = setInterval(() => server.closeIdleConnections(), 100);
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, GRACE_MS))]);

@@ -2,6 +2,7 @@ import 'server-only';
 import { LRUCache } from 'lru-cache';
 import type { PlayData } from './door';
 import { log } from './log';
+import { countRefused } from './metrics';
 
 /** A device is kept as heard of once in so many milliseconds, so that a ball costs no more. */
 const AGAIN_MS = 10 * 60_000;
@@ -12,6 +13,7 @@ type Post = { sessionId: string; deviceIds: readonly string[]; refused: readonly
 /** Keeps of a post of balls who sent it, and what will never be stored; a failure of this is no failure of the post. */
 export async function hear(data: PlayData, academyId: string, { sessionId, deviceIds, refused }: Post): Promise<void> {
   const fresh = [...new Set(deviceIds)].filter((id) => !lately.has(`${academyId} ${id}`));
+  countRefused(refused.length);
   try {
     for (const id of fresh) {
       lately.set(`${academyId} ${id}`, true);

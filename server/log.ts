@@ -1,7 +1,18 @@
 import pino from 'pino';
+import { countError } from './metrics';
+
+const ERROR = pino.levels.values.error!;
 
 /** The server's log: what happened, never who: no names, no addresses of people, no tokens, nothing that was typed. */
-export const log = pino({ level: process.env.LOG_LEVEL ?? 'info', base: null, serializers: { err: bare } });
+export const log = pino({
+  ...{ level: process.env.LOG_LEVEL ?? 'info', base: null, serializers: { err: bare } },
+  hooks: {
+    logMethod(said, method, level) {
+      if (level >= ERROR) countError();
+      method.apply(this, said);
+    },
+  },
+});
 
 /** What an error says without what it was about: a failed query says its values, which may name somebody or open something. */
 export function bare(error: unknown): { type: string; message: string; code?: string | undefined; at?: string | undefined } {

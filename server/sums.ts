@@ -14,6 +14,7 @@ import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
 import type { ShortGameTask } from '@/core/tools/short-game-task';
 import type { ShortGames } from '@/core/tools/short-game';
+import { gauge, timed } from './metrics';
 import { TooMany } from './turns';
 
 /**
@@ -98,9 +99,9 @@ export async function sum(
   const coming = underWay.get(key);
   if (coming) return coming;
   if (pool().queueSize >= WAITING) throw new TooMany('too many sums wait');
-  const answer = (pool().run({ ...task, [Piscina.queueOptionsSymbol]: { urgent } }) as Promise<Kept['answer']>).finally(() =>
-    underWay.delete(key),
-  );
+  gauge('sums_waiting', () => pool().queueSize);
+  const run = () => pool().run({ ...task, [Piscina.queueOptionsSymbol]: { urgent } }) as Promise<Kept['answer']>;
+  const answer = timed(task.kind, run).finally(() => underWay.delete(key));
   underWay.set(key, answer);
   kept.set(key, { answer: await answer });
   return answer;

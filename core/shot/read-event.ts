@@ -48,7 +48,14 @@ export const EVENT_STEPS: readonly Step[] = [
     event.kind === 'record'
       ? {
           ...event,
-          payload: { clubLabel: null, executed: null, called: null, nearer: null, landedSide: null, ...(event.payload as object | undefined) },
+          payload: {
+            clubLabel: null,
+            executed: null,
+            called: null,
+            nearer: null,
+            landedSide: null,
+            ...(event.payload as object | undefined),
+          },
         }
       : event,
   // 3: a ball keeps the par that it was played against.

@@ -75,7 +75,7 @@ export async function listActivity(
 }
 
 /** The names of those who did something, by the actor as it is kept. */
-export async function actorsNamed(db: Db, { academyId }: Actor, actors: readonly string[]): Promise<Map<string, string>> {
+export async function actorsNamed(db: Db, actor: Actor, actors: readonly string[]): Promise<Map<string, string>> {
   const ids = (of: string) => actors.filter((name) => name.startsWith(of)).map((name) => name.slice(of.length));
   const [users, links] = await Promise.all([
     db
@@ -86,7 +86,7 @@ export async function actorsNamed(db: Db, { academyId }: Actor, actors: readonly
       .select({ id: playerLink.linkId, name: player.name })
       .from(playerLink)
       .innerJoin(player, and(eq(player.academyId, playerLink.academyId), eq(player.playerId, playerLink.playerId)))
-      .where(and(eq(playerLink.academyId, academyId), inArray(playerLink.linkId, ids('link:').filter(isId)))),
+      .where(and(eq(playerLink.academyId, actor.academyId), inArray(playerLink.linkId, ids('link:').filter(isId)))),
   ]);
   return new Map([
     ...users.map(({ id, name }) => [`user:${id}`, name] as const),

@@ -278,6 +278,7 @@ test('new evidence moves the player’s revision, a repeated batch does not', as
 test('there is no query without an actor, but for those that find out who somebody is, and what is due', () => {
   const finders = [
     'tidyUp',
+    'forgetOld',
     'memberIn',
     'memberOf',
     'memberOfSession',

@@ -7,7 +7,7 @@ export function makeSenderOf(trusted?: string): (request: { headers: Headers; so
 export function badRequest(request: { method?: string; url?: string; headers: Headers }, publicUrl: string): Wrong | null;
 export function strictly(publicUrl: string): Record<string, string>;
 export function ownOrigins(publicUrl: string): string[];
-export function makeGate(most: number): () => Promise<() => void>;
+export function makeGate(most: number): (() => Promise<() => void>) & { waiting: () => number };
 export function bringsBalls(request: { method?: string; url?: string }): boolean;
 type Read = { body: Buffer; wrong?: undefined } | { wrong: Wrong };
 export function bodyOf(request: AsyncIterable<Buffer>): Promise<Read>;

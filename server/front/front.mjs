@@ -93,12 +93,12 @@ export function ownOrigins(publicUrl) {
  * A gate that lets so many in at once; the others wait in the order in which they came. The framework answers fifty at once half as fast as
  * it answers ten and then ten again, and a page that somebody opens meanwhile waits for all of them.
  * @param most so many are inside at once
- * @returns lets one in: a promise of how to say that they are through, which may be said more than once
+ * @returns lets one in: a promise of how to say that they are through, which may be said more than once; `waiting` says how many wait
  */
 export function makeGate(most) {
   const waiting = [];
   let inside = 0;
-  return async () => {
+  const enter = async () => {
     if (inside >= most) await new Promise((resolve) => waiting.push(resolve));
     else inside++;
     let left = false;
@@ -110,6 +110,7 @@ export function makeGate(most) {
       else inside--;
     };
   };
+  return Object.assign(enter, { waiting: () => waiting.length });
 }
 
 /** Whether a request brings balls. */

@@ -1,4 +1,5 @@
 import 'server-only';
+import { gauge } from '@/server/metrics';
 import { makeQuota } from '@/server/quota';
 import type { Door } from '@/server/door';
 
@@ -31,6 +32,7 @@ export function openStream({ academyId, only }: Door): (() => void) | null {
   const open = streams.get(key) ?? 0;
   if (open >= (only === null ? STREAMS.coach : STREAMS.link)) return null;
   streams.set(key, open + 1);
+  gauge('streams_open', () => [...streams.values()].reduce((sum, one) => sum + one, 0));
   let over = false;
   return () => {
     if (over) return;
