@@ -18,7 +18,8 @@ export type Storage = {
   since: Date | null;
 };
 
-export async function storageOf(db: Db, { academyId }: Actor): Promise<Storage> {
+export async function storageOf(db: Db, actor: Actor): Promise<Storage> {
+  const { academyId } = actor;
   const [players, [sessions], [balls], events, { rows }] = await Promise.all([
     db.$count(player, eq(player.academyId, academyId)),
     db

@@ -54,7 +54,7 @@ function Opened({ token, academy }: { token: string; academy: string }) {
     });
   const waits = asked && asked.declinedAt === null;
   return (
-    <>
+    <div className={styles.own}>
       <p>
         <a href="/privacy">What Inch Game keeps, and who sees it</a>
       </p>
@@ -95,6 +95,6 @@ function Opened({ token, academy }: { token: string; academy: string }) {
           {wrong}
         </p>
       )}
-    </>
+    </div>
   );
 }
