@@ -5,7 +5,9 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
 import { FormEnd } from '../form/form-end';
+import { usePress } from '../form/use-press';
 import { useSave } from '../form/use-save';
 import { askErasureAction, cancelErasureAction } from './actions';
 
@@ -21,6 +23,7 @@ type Props = {
 export function AskErasure({ slug, academy, player: { playerId, name }, asked }: Props) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
+  const { busy, wrong, press } = usePress();
   const form = useForm({ defaultValues: { words: '' } });
   const { errors, isSubmitting } = form.formState;
   const done = () => {
@@ -35,10 +38,11 @@ export function AskErasure({ slug, academy, player: { playerId, name }, asked }:
           You asked {academy} on {asked.on} to erase everything about {name}. A coach will do it, or say here why not.
         </p>
         <div>
-          <Button variant="outline-dark" onClick={() => void cancelErasureAction(slug, playerId).then(done)}>
+          <Button variant="outline-dark" disabled={busy} onClick={() => void press(() => cancelErasureAction(slug, playerId), done)}>
             Cancel the request
           </Button>
         </div>
+        <FormAlert message={wrong} />
       </div>
     );
   return (

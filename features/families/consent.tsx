@@ -7,7 +7,9 @@ import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { consentSchema, shortName, type ConsentForm } from '@/core/people/family';
 import { Field } from '../form/field';
+import { FormAlert } from '../form/form-alert';
 import { FormEnd } from '../form/form-end';
+import { usePress } from '../form/use-press';
 import { useSave } from '../form/use-save';
 import { recordConsentAction, withdrawConsentAction } from './actions';
 
@@ -28,6 +30,7 @@ export function Consent({ slug, player, holds, earlier, by, today }: Props) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [sure, setSure] = useState(false);
+  const { busy, wrong, press } = usePress();
   const done = () => {
     setOpen(false);
     setSure(false);
@@ -66,7 +69,7 @@ export function Consent({ slug, player, holds, earlier, by, today }: Props) {
             {player.name} will be called {shortName(player.name)}, and links to {player.name}’s reports end. Results stay.
           </p>
           <div className="d-flex gap-2">
-            <Button variant="dark" onClick={() => void withdrawConsentAction(slug, player.playerId).then(done)}>
+            <Button variant="dark" disabled={busy} onClick={() => void press(() => withdrawConsentAction(slug, player.playerId), done)}>
               Withdraw consent
             </Button>
             <Button variant="outline-dark" onClick={() => setSure(false)}>
@@ -75,6 +78,7 @@ export function Consent({ slug, player, holds, earlier, by, today }: Props) {
           </div>
         </>
       )}
+      <FormAlert message={wrong} />
       {open && <Editor slug={slug} playerId={player.playerId} initial={{ by, on: today }} onDone={done} onBack={() => setOpen(false)} />}
       {earlier.map((line) => (
         <p key={line} className="small-print m-0">

@@ -10,6 +10,7 @@ import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { FormEnd } from '../form/form-end';
 import { newId } from '../form/ids';
+import { usePress } from '../form/use-press';
 import { useSave } from '../form/use-save';
 import { inviteGuardianAction, removeGuardianAction, saveGuardianAction } from './actions';
 import styles from './families.module.scss';
@@ -59,16 +60,9 @@ export function Guardians({ slug, player, guardians }: Props) {
 function Guardian({ slug, player, guardian, onChange }: Omit<Props, 'guardians'> & { guardian: Line; onChange: () => void }) {
   const router = useRouter();
   const [removing, setRemoving] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const [wrong, setWrong] = useState('');
+  const { busy, wrong, press } = usePress();
   const { guardianId, name, email, phone, joined, invitedUntil } = guardian;
-  const run = async (act: () => Promise<{ ok: true } | { ok: false; fields: Record<string, string> }>) => {
-    setBusy(true);
-    const came = await act().catch(() => null);
-    setBusy(false);
-    setWrong(came?.ok ? '' : (came?.fields[''] ?? 'No connection. Try again.'));
-    if (came?.ok) router.refresh();
-  };
+  const refresh = () => router.refresh();
   return (
     <>
       <span>
@@ -87,7 +81,7 @@ function Guardian({ slug, player, guardian, onChange }: Omit<Props, 'guardians'>
       <span className={styles.does}>
         {removing ? (
           <>
-            <Button variant="dark" disabled={busy} onClick={() => void run(() => removeGuardianAction(slug, guardianId))}>
+            <Button variant="dark" disabled={busy} onClick={() => void press(() => removeGuardianAction(slug, guardianId), refresh)}>
               Remove {name}
             </Button>
             <Button variant="outline-dark" onClick={() => setRemoving(false)}>
@@ -97,7 +91,11 @@ function Guardian({ slug, player, guardian, onChange }: Omit<Props, 'guardians'>
         ) : (
           <>
             {!joined && email && (
-              <Button variant="outline-dark" disabled={busy} onClick={() => void run(() => inviteGuardianAction(slug, guardianId))}>
+              <Button
+                variant="outline-dark"
+                disabled={busy}
+                onClick={() => void press(() => inviteGuardianAction(slug, guardianId), refresh)}
+              >
                 {invitedUntil ? 'Invite again' : 'Invite'}
                 <span className="visually-hidden"> {name}</span>
               </Button>
@@ -111,7 +109,7 @@ function Guardian({ slug, player, guardian, onChange }: Omit<Props, 'guardians'>
           </>
         )}
       </span>
-      <FormAlert message={wrong || undefined} />
+      <FormAlert message={wrong} />
     </>
   );
 }

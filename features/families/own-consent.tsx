@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { consentWords, shortName } from '@/core/people/family';
+import { FormAlert } from '../form/form-alert';
+import { usePress } from '../form/use-press';
 import { giveConsentAction, takeConsentBackAction } from './actions';
 import styles from './families.module.scss';
 
@@ -13,16 +15,15 @@ type Props = { slug: string; academy: string; player: { playerId: string; name: 
 export function OwnConsent({ slug, academy, player: { playerId, name }, holds }: Props) {
   const router = useRouter();
   const [sure, setSure] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const [wrong, setWrong] = useState(false);
-  const run = async (act: typeof giveConsentAction) => {
-    setBusy(true);
-    const came = await act(slug, playerId).catch(() => null);
-    setBusy(false);
-    setSure(false);
-    setWrong(!came?.ok);
-    router.refresh();
-  };
+  const { busy, wrong, press } = usePress();
+  const run = (act: typeof giveConsentAction) =>
+    press(
+      () => act(slug, playerId),
+      () => {
+        setSure(false);
+        router.refresh();
+      },
+    );
   return (
     <section aria-labelledby="consent" className={holds ? 'd-grid gap-2' : styles.asked}>
       <h2 id="consent" className="m-0">
@@ -31,11 +32,7 @@ export function OwnConsent({ slug, academy, player: { playerId, name }, holds }:
       <p className="m-0">
         {consentWords(academy, name)} {holds ? `Given by ${holds}.` : 'Until you agree, only a first name or nickname is kept.'}
       </p>
-      {wrong && (
-        <p role="alert" className="text-danger fw-semibold m-0">
-          No connection. Try again.
-        </p>
-      )}
+      <FormAlert message={wrong} />
       {sure && (
         <p className="m-0">
           {name} will be called {shortName(name)}. Results stay, unless you also ask to erase them.

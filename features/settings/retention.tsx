@@ -6,8 +6,8 @@ import { Button, Form } from 'react-bootstrap';
 import { KEEP_YEARS } from '@/core/people/account';
 import { counted } from '@/core/units/format';
 import { sayDate } from '@/core/units/say-moment';
-import { NOT_SENT } from '../form/use-save';
 import { FormAlert } from '../form/form-alert';
+import { usePress } from '../form/use-press';
 import { previewRetentionAction, saveRetentionAction } from './actions';
 
 type Props = { slug: string; keepYears: number | null; timeZone: string };
@@ -20,29 +20,16 @@ export function Retention({ slug, keepYears, timeZone }: Props) {
   const router = useRouter();
   const [chosen, setChosen] = useState(keepYears);
   const [preview, setPreview] = useState<Preview | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [wrong, setWrong] = useState('');
-  const run = async (act: () => Promise<boolean>) => {
-    setBusy(true);
-    setWrong((await act().catch(() => false)) ? '' : NOT_SENT);
-    setBusy(false);
-  };
-  const look = () =>
-    run(async () => {
-      const seen = chosen === null ? null : await previewRetentionAction(slug, chosen);
-      if (seen?.ok === false) return false;
-      setPreview(seen);
-      return true;
-    });
+  const { busy, wrong, press } = usePress();
+  const look = (years: number) => press(() => previewRetentionAction(slug, years), setPreview);
   const save = () =>
-    run(async () => {
-      const saved = await saveRetentionAction(slug, chosen);
-      if (saved.ok) {
+    press(
+      () => saveRetentionAction(slug, chosen),
+      () => {
         setPreview(null);
         router.refresh();
-      }
-      return saved.ok;
-    });
+      },
+    );
   const years = KEEP_YEARS as readonly number[];
   const offered = keepYears !== null && !years.includes(keepYears) ? [...years, keepYears].toSorted((a, b) => a - b) : years;
   return (
@@ -68,7 +55,7 @@ export function Retention({ slug, keepYears, timeZone }: Props) {
           ))}
         </Form.Select>
         {chosen !== keepYears && !preview && (
-          <Button variant="outline-dark" disabled={busy} onClick={() => void (chosen === null ? save() : look())}>
+          <Button variant="outline-dark" disabled={busy} onClick={() => void (chosen === null ? save() : look(chosen))}>
             {chosen === null ? 'Keep for ever' : 'See what would go'}
           </Button>
         )}
@@ -99,7 +86,7 @@ export function Retention({ slug, keepYears, timeZone }: Props) {
       {keepYears !== null && chosen === keepYears && (
         <p className="small-print m-0">Each session is deleted {counted(keepYears, 'year')} after it was played.</p>
       )}
-      <FormAlert message={wrong || undefined} />
+      <FormAlert message={wrong} />
     </section>
   );
 }
