@@ -264,3 +264,49 @@ test('where one is signed in is listed, and each can be ended', async ({ page, p
   await expect(list.getByText(', this one')).toBeVisible();
   await Promise.all(phones.map((phone) => phone.dispose()));
 });
+
+test('an account has another name, and another address once its link was opened; the old address hears of it', async ({ page }) => {
+  const own = await makeOwnAcademy('Campion');
+  await signIn(page, own.email, own.password);
+  await page.goto('/account');
+  await page.getByLabel('As others see it').fill('');
+  await page.getByRole('button', { name: 'Save name' }).click();
+  await expect(page.getByText('Enter your name.')).toBeVisible();
+  await page.getByLabel('As others see it').fill('Coach Campion');
+  await page.getByRole('button', { name: 'Save name' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.goto(`/a/${own.slug}/settings/people`);
+  await expect(page.getByText('Coach Campion (you)')).toBeVisible();
+
+  const next = `new-${own.email}`;
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'Change e-mail …' }).click();
+  const email = page.getByRole('region', { name: 'Your e-mail' });
+  await email.getByLabel('New e-mail').fill(next);
+  await email.getByLabel('Your password').fill('not-my-password');
+  await email.getByRole('button', { name: 'Send the link' }).click();
+  await expect(email.getByText('That’s not your password.')).toBeVisible();
+  await email.getByLabel('Your password').fill(own.password);
+  await email.getByRole('button', { name: 'Send the link' }).click();
+  await expect(email.getByText(`Open the link in the e-mail to ${next}.`)).toBeVisible();
+  // Until then nothing is another.
+  await expect(email.getByText(`${own.email}:`)).toBeVisible();
+  // An address that somebody has is not taken from them, and is not said to be theirs.
+  await email.getByRole('button', { name: 'Change e-mail …' }).click();
+  await email.getByLabel('New e-mail').fill(own.helperEmail);
+  await email.getByLabel('Your password').fill(own.password);
+  await email.getByRole('button', { name: 'Send the link' }).click();
+  await expect(email.getByText(`Open the link in the e-mail to ${own.helperEmail}.`)).toBeVisible();
+
+  await page.goto(await linkTo(page, next, 'Confirm your e-mail address'));
+  await page.getByRole('button', { name: 'Confirm my address' }).click();
+  await expect(page.getByText('Your address is confirmed.')).toBeVisible();
+  await page.goto('/outbox');
+  await expect(page.getByRole('article', { name: 'The e-mail address of your account was changed' }).first()).toContainText(
+    `to ${own.email}`,
+  );
+  await expect(page.getByText(`to ${own.helperEmail}`)).toHaveCount(0);
+  await page.context().clearCookies();
+  await signIn(page, next, own.password);
+  await expect(page).toHaveURL(`/a/${own.slug}`);
+});

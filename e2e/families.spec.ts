@@ -55,6 +55,10 @@ test('a guardian is invited, agrees, reads along, and sees nobody else', async (
   await expect(line).toContainText('contact only, no account');
   await line.getByRole('button', { name: 'Invite' }).click();
   await expect(line).toContainText('invited, until');
+  await line.getByRole('button', { name: 'Cancel the invitation' }).click();
+  await expect(line).toContainText('contact only, no account');
+  await line.getByRole('button', { name: 'Invite' }).click();
+  await expect(line).toContainText('invited, until');
 
   const home = await browser.newPage({ storageState: { cookies: [], origins: [] } });
   await home.goto(await linkTo(home, email, 'invites you to follow Tansy’s golf'));

@@ -36,10 +36,10 @@ function act(request: APIRequestContext, slug: string, name: string, args: reado
   });
 }
 
-/** How something was answered, and with what. An action that sends somebody to the sign-in page, or to nowhere, answers with that page. */
+/** How something was answered, and with what. An action that sends somebody to the sign-in page, to the green or to nowhere answers with that page. */
 async function answered(response: APIResponse): Promise<{ status: number; text: string }> {
   const text = await response.text();
-  const away = response.headers()['x-action-redirect']?.startsWith('/sign-in') ?? false;
+  const away = /^\/(sign-in|play)/.test(response.headers()['x-action-redirect'] ?? '');
   const nowhere = text.includes('NEXT_HTTP_ERROR_FALLBACK;404');
   return { status: away ? 303 : nowhere ? 404 : response.status(), text };
 }
@@ -99,6 +99,24 @@ test('a coach of another academy gets nothing and changes nothing', async ({ pla
     own[name] = `${response.status()} ${(await response.text()).includes('Zephyrine') && !/Game|Action/.test(name)}`;
   }
   expect(Object.entries(own).filter(([, answer]) => !/^(200|404) false$/.test(answer))).toEqual([]);
+  expect(await stored(victim.academyId)).toEqual(before);
+  await request.dispose();
+});
+
+test('an assistant has no desk: none of its pages and actions opens', async ({ playwright }) => {
+  const request = await playwright.request.newContext({ baseURL: origin });
+  await signInTo(request, { ...victim, email: victim.helperEmail });
+  const before = await stored(victim.academyId);
+  const opened: string[] = [];
+  for (const [file, path] of Object.entries({ ...PAGES, ...FAMILY_PAGES })) {
+    const { status, text } = await answered(await request.get(path(victim), { maxRedirects: 0 }));
+    if (![303, 307, 404].includes(status) || text.includes('Zephyrine')) opened.push(`${file} ${status}`);
+  }
+  for (const [name, args] of Object.entries(ACTIONS)) {
+    const { status, text } = await answered(await act(request, victim.slug, name, args(victim)));
+    if (![303, 404].includes(status) || text.includes('Zephyrine')) opened.push(`${name} ${status}`);
+  }
+  expect(opened).toEqual([]);
   expect(await stored(victim.academyId)).toEqual(before);
   await request.dispose();
 });

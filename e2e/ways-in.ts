@@ -359,6 +359,7 @@ export const ACTIONS: Readonly<Record<string, (of: OwnAcademy) => unknown[]>> = 
   saveGuardianAction: ({ playerId, guardianId }) => [playerId, guardianId, { name: 'Changed', email: '', phone: '020 555 0142' }],
   removeGuardianAction: ({ guardianId }) => [guardianId],
   inviteGuardianAction: ({ guardianId }) => [guardianId],
+  revokeGuardianInvitationAction: ({ guardianId }) => [guardianId],
   recordConsentAction: ({ playerId }) => [playerId, { by: 'Changed', on: '2026-05-01' }],
   withdrawConsentAction: ({ playerId }) => [playerId],
   declineErasureAction: ({ playerId }) => [playerId, { why: 'changed' }],

@@ -84,6 +84,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   saveGuardian: ifDone,
   removeGuardian: ofAcademy,
   keepGuardianInvitation: ([, { invitationId }], kept) => (kept ? { about: invitationId, more: 'guardian' } : null),
+  revokeGuardianInvitation: ofAcademy,
   giveConsent: ifDone,
   withdrawConsent: ifDone,
   readPlayerTables: { before: first },

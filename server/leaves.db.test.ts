@@ -62,6 +62,7 @@ const MADE_BEFORE: readonly (readonly [makes: QueryName, takes: QueryName])[] = 
   ['keepReport', 'revokeReport'],
   ['saveGreen', 'archiveGreen'],
   ['addResult', 'removeResult'],
+  ['keepGuardianInvitation', 'revokeGuardianInvitation'],
   ['giveConsent', 'withdrawConsent'],
   ['askErasure', 'cancelErasure'],
   ['askErasure', 'declineErasure'],

@@ -94,6 +94,7 @@ test('what is given to whom', () => {
     'saveGuardian',
     'removeGuardian',
     'keepGuardianInvitation',
+    'revokeGuardianInvitation',
     'giveConsent',
     'withdrawConsent',
     'readPlayerTables',

@@ -70,6 +70,7 @@ export const MAY = {
   saveGuardian: COACHES,
   removeGuardian: COACHES,
   keepGuardianInvitation: COACHES,
+  revokeGuardianInvitation: COACHES,
   giveConsent: FAMILY,
   withdrawConsent: FAMILY,
   readPlayerTables: [...FAMILY, 'player'],

@@ -1,6 +1,15 @@
 import 'server-only';
 import * as z from 'zod';
-import { codeSchema, forgotSchema, ownPasswordSchema, passwordSchema, resetSchema, signUpSchema } from '@/core/people/account';
+import {
+  changeEmailSchema,
+  codeSchema,
+  forgotSchema,
+  ownNameSchema,
+  ownPasswordSchema,
+  passwordSchema,
+  resetSchema,
+  signUpSchema,
+} from '@/core/people/account';
 import { changedMail } from '@/core/people/mails';
 import { auth } from './auth';
 import { makeDelays } from './delays';
@@ -22,6 +31,8 @@ const OPEN: Readonly<Record<string, (request: Request) => Promise<Response>>> = 
   'POST /api/auth/sign-up/email': signUp,
   'POST /api/auth/sign-out': signOut,
   'POST /api/auth/change-password': changePassword,
+  'POST /api/auth/own-name': ownName,
+  'POST /api/auth/new-email': newEmail,
   'POST /api/auth/request-password-reset': forgot,
   'POST /api/auth/reset-password': reset,
   'POST /api/auth/confirm-email': confirm,
@@ -124,10 +135,47 @@ async function changePassword(request: Request): Promise<Response> {
   });
 }
 
+/** Calls the signed-in user by another name. */
+async function ownName(request: Request): Promise<Response> {
+  const read = ownNameSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  await (await auth().$context).internalAdapter.updateUser(user.id, read.data);
+  return Response.json({ changed: true });
+}
+
+/** Sends a link to another address for the account of the signed-in user, with which it is theirs; whether another account has it is not said. */
+async function newEmail(request: Request): Promise<Response> {
+  const read = changeEmailSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  const left = await ofUser.left(user.id);
+  if (left > 0) return wait(left);
+  if (!(await isPassword(user.id, read.data.password))) {
+    await ofUser.wrong(user.id, read.data.password);
+    return refuse(400, 'INVALID_PASSWORD', NOT_THE_PASSWORD);
+  }
+  await ofUser.right(user.id);
+  const email = read.data.email.toLowerCase();
+  if (!(await mailsTo(user.email, 1)) || !(await mailsTo(email, 1))) return TOO_MANY_MAILS();
+  if (await (await auth().$context).internalAdapter.findUserByEmail(email)) return Response.json({ sent: true });
+  return sent(sendConfirmation(user, email));
+}
+
+/** Whether this is the password of an account. */
+async function isPassword(userId: string, typed: string): Promise<boolean> {
+  const { internalAdapter, password } = await auth().$context;
+  const own = (await internalAdapter.findAccounts(userId)).find(({ providerId }) => providerId === 'credential');
+  return own?.password ? password.verify({ hash: own.password, password: typed }) : false;
+}
+
 type User = { id: string; email: string; name: string };
 
 const userOf = async (request: Request): Promise<User | null> => (await auth().api.getSession({ headers: request.headers }))?.user ?? null;
 const SIGNED_OUT = 'You’re signed out. Sign in again, then carry on here.';
+const NOT_THE_PASSWORD = 'That’s not your password.';
 const tell = (user: User, what: Parameters<typeof changedMail>[1]) => sendMailLater(changedMail(user, what, `${publicUrl()}/account`));
 
 /** Has the library do what takes the user's own password: wrong ones hold up. */
@@ -144,7 +192,7 @@ async function knowing(request: Request, password: string, asked: object, then: 
   }
   if (answer.status >= 500) return answer;
   await ofUser.wrong(user.id, password);
-  return refuse(400, 'INVALID_PASSWORD', 'That’s not your password.');
+  return refuse(400, 'INVALID_PASSWORD', NOT_THE_PASSWORD);
 }
 
 /** The same request with another body, and maybe to another address of the library. */
@@ -236,9 +284,14 @@ async function confirmAgain(request: Request): Promise<Response> {
   const user = await userOf(request);
   if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
   if (!(await mailsTo(user.email, 1))) return TOO_MANY_MAILS();
-  const sent = await sendConfirmation(user).then(
+  return sent(sendConfirmation(user));
+}
+
+/** Says whether an e-mail went out. */
+async function sent(sending: Promise<void>): Promise<Response> {
+  const went = await sending.then(
     () => true,
     (error: unknown) => (log.error({ err: error }, 'an e-mail could not be sent'), false),
   );
-  return sent ? Response.json({ sent }) : refuse(502, 'NOT_SENT', 'The e-mail couldn’t be sent. Try again later.');
+  return went ? Response.json({ sent: true }) : refuse(502, 'NOT_SENT', 'The e-mail couldn’t be sent. Try again later.');
 }

@@ -27,6 +27,12 @@ export const signUpSchema = z.strictObject({
   password: newPassword,
 });
 
+/** Another name for an account, as others see it. */
+export const ownNameSchema = signUpSchema.pick({ name: true });
+
+/** Another address for an account: it counts once the link that goes there was opened. */
+export const changeEmailSchema = z.strictObject({ email, password: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST) });
+
 /** Another password for an account. */
 export const passwordSchema = z.strictObject({ current: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST), next: newPassword });
 

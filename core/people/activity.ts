@@ -52,6 +52,7 @@ export const ACTIVITIES = {
   saveGuardian: ['player', 'changed a guardian of'],
   removeGuardian: ['academy', 'removed a guardian'],
   keepGuardianInvitation: ['invitation', 'invited somebody'],
+  revokeGuardianInvitation: ['academy', 'cancelled a guardian’s invitation'],
   giveConsent: ['player', 'recorded consent for'],
   withdrawConsent: ['player', 'withdrew consent for'],
   readPlayerTables: ['player', 'downloaded everything about'],

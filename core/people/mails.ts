@@ -61,15 +61,18 @@ export function guardianMail(email: string, { academy, by, player }: { academy: 
 }
 
 /** Tells somebody that the way in to their account was changed, so that they hear of it if it was not them. */
-export function changedMail({ email, name }: To, what: 'password' | 'codes on' | 'codes off', link: string): Mail {
+export function changedMail({ email, name }: To, what: 'password' | 'address' | 'codes on' | 'codes off', link: string): Mail {
   const said = {
     password: 'Your password was changed.',
+    address: 'The e-mail address of your account was changed.',
     'codes on': 'Two-step sign-in was turned on for your account.',
     'codes off': 'Two-step sign-in was turned off for your account.',
   }[what];
   return mail(email, said.slice(0, -1), [
     `Hello ${name},`,
     said,
-    `If that wasn’t you, choose a new password now, and end the sign-ins you don’t know: ${link}`,
+    what === 'address'
+      ? 'You sign in with the new address from now on. If that wasn’t you, tell whoever runs your academy.'
+      : `If that wasn’t you, choose a new password now, and end the sign-ins you don’t know: ${link}`,
   ]);
 }

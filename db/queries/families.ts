@@ -1,5 +1,5 @@
 import { isUnderAge, shortName, type ConsentForm, type GuardianForm } from '@/core/people/family';
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { actorName, type Actor } from '../actor';
 import type { Db } from '../client';
 import { authUser, consent, erasureRequest, guardian, invitation, player, report } from '../schema';
@@ -39,7 +39,10 @@ export async function familyOf(db: Db, actor: Actor, playerId: string): Promise<
     db
       .select({ guardianId, name, email, phone, userId, invitedUntil: invitation.expiresAt })
       .from(guardian)
-      .leftJoin(invitation, and(eq(invitation.academyId, guardian.academyId), eq(invitation.guardianId, guardianId)))
+      .leftJoin(
+        invitation,
+        and(eq(invitation.academyId, guardian.academyId), eq(invitation.guardianId, guardianId), gt(invitation.expiresAt, sql`now()`)),
+      )
       .where(and(ofPlayer(guardian, actor, playerId), actor.kind === 'guardian' ? eq(userId, actor.userId) : undefined))
       .orderBy(asc(guardian.createdAt), asc(name)),
     db
@@ -129,6 +132,11 @@ export async function keepGuardianInvitation(
     await tx.insert(invitation).values({ academyId, userId, email: found.email, role: 'guardian', guardianId, ...one });
     return found;
   });
+}
+
+/** Takes the invitation of a guardian back. */
+export async function revokeGuardianInvitation(db: Db, actor: Actor, guardianId: string): Promise<void> {
+  await db.delete(invitation).where(and(eq(invitation.academyId, actor.academyId), eq(invitation.guardianId, guardianId)));
 }
 
 /** Keeps a consent: from a guardian themselves, with today's day, or as it was given to a coach. @returns false where one is in force already */

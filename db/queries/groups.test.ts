@@ -119,11 +119,11 @@ test('an invitation is taken once, by the address to which it went, while it hol
   expect([await listInvitations(db, at.actor, LATER), await listInvitations(db, other.actor, NOW)]).toEqual([[], []]);
   const read = (n: number, now = NOW, where = academyId) => invitationByToken(db, where, hash(`i${at.n}-${n}`), now);
   expect([await read(81), await read(82, LATER), await read(82, NOW, other.actor.academyId)]).toEqual([null, null, null]);
-  expect(await read(82)).toEqual({ academy: `Academy ${at.n}`, by: 'Coach', email: at.helper.email, role: 'assistant' });
+  expect(await read(82)).toEqual({ academy: `Academy ${at.n}`, by: 'Coach', email: at.helper.email, role: 'assistant', player: null });
 
   const take = (user = at.helper, now = NOW) => takeInvitation(db, academyId, hash(`i${at.n}-82`), user, now);
   expect([await take({ id: other.actor.userId, email: 'other@test.example' }), await take(at.helper, LATER)]).toEqual([null, null]);
-  expect(await take()).toBe(`groups-${at.n}`);
+  expect(await take()).toEqual({ slug: `groups-${at.n}`, role: 'assistant' });
   expect(await take()).toBeNull();
   expect(await at.me()).toMatchObject({ kind: 'assistant', players: [at.playerId] });
 

@@ -6,7 +6,7 @@ import { device, player, refusedEvent, session } from '../schema';
 import { academies, own } from '../testing/academy';
 import { tidyUp } from './erase';
 import { saveNote } from './notes';
-import { saveRetention, whatRetentionTakes } from './retention';
+import { forgetOld, saveRetention, whatRetentionTakes } from './retention';
 import { startSession, stopSession } from './sessions';
 import { takeIn } from './take-in';
 import { listRefused, noteDevice, noteRefused, silentDevices, storageOf } from './upkeep';
@@ -49,7 +49,7 @@ test('sessions go when they are as old as was said, with what would go shown bef
   const [row] = await db.select().from(player).where(eq(player.playerId, at.playerId));
   expect([row!.evidenceRev, row!.name]).toEqual([before + 1, 'Otto']);
   await saveRetention(db, at.actor, null);
-  await tidyUp(db, subYears(new Date(), -50));
+  await forgetOld(db, subYears(new Date(), -50));
   expect(await sessionsOf(at)).toEqual([at.sessionId, young].toSorted());
 });
 

@@ -5,6 +5,8 @@ type AuthPath =
   | 'sign-up/email'
   | 'sign-out'
   | 'change-password'
+  | 'own-name'
+  | 'new-email'
   | 'request-password-reset'
   | 'reset-password'
   | 'confirm-email'

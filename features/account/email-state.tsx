@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { authCall } from './auth-call';
+import { ChangeEmail } from './change-email';
 
 /** The address of the account, and whether somebody said that it is theirs. */
 export function EmailState({ email, confirmed }: { email: string; confirmed: boolean }) {
@@ -13,9 +14,9 @@ export function EmailState({ email, confirmed }: { email: string; confirmed: boo
     setSaid(answer.ok ? 'Sent. Open the link in it.' : answer.fields['']!);
   };
   return (
-    <section aria-labelledby="email">
+    <section aria-labelledby="email" className="d-grid gap-2">
       <h2 id="email">Your e-mail</h2>
-      <p>
+      <p className="m-0">
         <b>{email}</b>: {confirmed ? 'confirmed' : 'not confirmed yet. You can’t invite anybody until it is.'}
       </p>
       {!confirmed && (
@@ -26,6 +27,7 @@ export function EmailState({ email, confirmed }: { email: string; confirmed: boo
           <span role="status">{said}</span>
         </div>
       )}
+      <ChangeEmail />
     </section>
   );
 }

@@ -2,13 +2,13 @@ import type { UseFormRegisterReturn } from 'react-hook-form';
 import { PASSWORD_LEAST } from '@/core/people/account';
 import { Field } from '../form/field';
 
-type Props = { register: UseFormRegisterReturn; error: string | undefined; label?: string; isNew?: boolean };
+type Props = { register: UseFormRegisterReturn; error: string | undefined; id?: string; label?: string; isNew?: boolean };
 
 /** A password: the one that holds, or a new one with what it has to be. */
-export function PasswordField({ register, error, label = 'Password', isNew = false }: Props) {
+export function PasswordField({ register, error, id = register.name, label = 'Password', isNew = false }: Props) {
   return (
     <Field
-      id={register.name}
+      id={id}
       label={label}
       type="password"
       autoComplete={isNew ? 'new-password' : 'current-password'}

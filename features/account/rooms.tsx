@@ -11,6 +11,7 @@ import { ConfirmPanel } from './confirm-panel';
 import { EmailState } from './email-state';
 import { ForgotForm } from './forgot-form';
 import { ownAddress } from './own-address';
+import { OwnName } from './own-name';
 import { PasswordForm } from './password-form';
 import { ResetForm } from './reset-form';
 import { sayDevice } from './say-device';
@@ -98,6 +99,7 @@ export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
         {children.length > 0 && <Link href="/family">{academies.length > 0 ? 'Your family' : 'Back to your family'}</Link>} · {signOut}
       </p>
       <div className={styles.parts}>
+        <OwnName name={user.name} />
         <EmailState email={user.email} confirmed={user.emailVerified} />
         <PasswordForm />
         <Workplaces workplaces={academies} />

@@ -1,24 +1,18 @@
 'use server';
 
 import { randomUUID } from 'node:crypto';
-import { addDays } from 'date-fns';
 import * as z from 'zod';
 import { bornYearSchema, consentSchema, erasureWordsSchema, guardianSchema } from '@/core/people/family';
-import { INVITATION_DAYS } from '@/core/people/invitation';
 import { guardianMail } from '@/core/people/mails';
 import { lines } from '@/core/stored';
 import { dayIn } from '@/core/units/day';
-import { signedIn } from '@/server/actor';
-import { log } from '@/server/log';
-import { sendMail } from '@/server/mail/post';
-import { publicUrl } from '@/server/public-url';
+import { invite } from '@/server/mail/invite';
 import { makeQuota } from '@/server/quota';
-import { newToken } from '@/server/token';
 import { atDesk, atHome, DONE, id } from '../form/at-desk';
 import { refused } from '../form/result';
 
 const NOT_HERE = 'This player isn’t here any more.';
-const asked = makeQuota('guardians', { most: 300, windowMs: 24 * 3_600_000 });
+const quota = makeQuota('guardians', { most: 300, windowMs: 24 * 3_600_000 });
 
 const bornYear = z.lazy(() => z.strictObject({ bornYear: bornYearSchema(new Date().getUTCFullYear()) }));
 export const saveBornYearAction = atDesk([id, bornYear], async ({ data }, playerId, form) => {
@@ -38,20 +32,18 @@ export const removeGuardianAction = atDesk([id], async ({ data }, guardianId) =>
 
 /** Asks a guardian by e-mail to read about their player; asked again, only the last e-mail holds. */
 export const inviteGuardianAction = atDesk([id], async ({ data, academy }, guardianId) => {
-  const user = await signedIn();
-  if (!user?.emailVerified) return refused('Confirm your own e-mail address first: see your account.');
-  if (!(await asked(academy.academyId, 1))) return refused('That’s enough invitations for one day. Send more tomorrow.');
-  const { token, hash } = newToken(academy.academyId);
-  const invitationId = randomUUID();
-  const expiresAt = addDays(new Date(), INVITATION_DAYS);
-  const to = await data.keepGuardianInvitation(guardianId, { invitationId, tokenHash: hash, expiresAt });
-  if (!to) return refused('They’ve accepted already, or have no e-mail address.');
-  try {
-    await sendMail(guardianMail(to.email, { academy: academy.name, by: user.name, player: to.player }, `${publicUrl()}/join#${token}`));
-  } catch (error) {
-    log.error({ err: error }, 'an e-mail could not be sent');
-    return refused('The e-mail couldn’t be sent. Try again later.');
-  }
+  const came = await invite(academy.academyId, quota, {
+    keep: (invitation) => data.keepGuardianInvitation(guardianId, invitation),
+    mail: ({ email, player }, by, link) => guardianMail(email, { academy: academy.name, by, player }, link),
+    drop: () => data.revokeGuardianInvitation(guardianId),
+  });
+  if (came === 'nobody') return refused('They’ve accepted already, or have no e-mail address.');
+  return came === 'sent' ? DONE : refused(came);
+});
+
+/** Takes the invitation of a guardian back. */
+export const revokeGuardianInvitationAction = atDesk([id], async ({ data }, guardianId) => {
+  await data.revokeGuardianInvitation(guardianId);
   return DONE;
 });
 

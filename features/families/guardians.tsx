@@ -12,7 +12,7 @@ import { FormEnd } from '../form/form-end';
 import { newId } from '../form/ids';
 import { usePress } from '../form/use-press';
 import { useSave } from '../form/use-save';
-import { inviteGuardianAction, removeGuardianAction, saveGuardianAction } from './actions';
+import { inviteGuardianAction, removeGuardianAction, revokeGuardianInvitationAction, saveGuardianAction } from './actions';
 import styles from './families.module.scss';
 
 type Line = GuardianForm & { guardianId: string; joined: boolean; invitedUntil: string | null };
@@ -98,6 +98,15 @@ function Guardian({ slug, player, guardian, onChange }: Omit<Props, 'guardians'>
               >
                 {invitedUntil ? 'Invite again' : 'Invite'}
                 <span className="visually-hidden"> {name}</span>
+              </Button>
+            )}
+            {invitedUntil && (
+              <Button
+                variant="outline-dark"
+                disabled={busy}
+                onClick={() => void press(() => revokeGuardianInvitationAction(slug, guardianId), refresh)}
+              >
+                Cancel the invitation
               </Button>
             )}
             <Button variant="outline-dark" onClick={onChange} aria-label={`Change ${name}`}>

@@ -168,6 +168,7 @@ export const ASKED: { readonly [Name in QueryName]: (at: At) => readonly unknown
   saveGuardian: ({ hidden, id }) => [hidden, id(61), { name: 'Changed', email: '', phone: '020 555 0142' }],
   removeGuardian: ({ id }) => [id(61)],
   keepGuardianInvitation: ({ id, n }) => [id(61), { invitationId: id(92), tokenHash: Buffer.from(`guardian ${n}`), expiresAt: ASOF }],
+  revokeGuardianInvitation: ({ id }) => [id(61)],
   giveConsent: ({ hidden, id }) => [hidden, id(93), { by: 'Somebody', on: '2026-05-01' }],
   withdrawConsent: ({ hidden }) => [hidden],
   readPlayerTables: ({ hidden }) => [
