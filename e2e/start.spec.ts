@@ -169,7 +169,7 @@ test('a backup is made while it runs: the oldest go, the owner sees it, and who 
   });
   expect(signIn.status()).toBe(200);
   await page.goto(`/a/${own.slug}/settings`);
-  await expect(page.getByRole('region', { name: 'Backups' })).toContainText(/Last backup: .+, \d+\.\d MB\./);
+  await expect(page.getByRole('region', { name: 'Storage and phones' })).toContainText(/Last backup: .+, \d+\.\d MB\./);
   await page.goto(`/a/${own.slug}/players/${own.playerId}/edit`);
   await page.getByRole('button', { name: 'Erase …' }).click();
   await page.getByLabel(/^Type/).fill('Keeper Player');

@@ -41,15 +41,15 @@ test('the owner sees what is stored, refused and silent, and says how long sessi
   await expect(page.getByText('1 of 1. One that recorded without a network')).toBeVisible();
 
   await ask("update session set started_at = now() - interval '25 months' where session_id = $1", own.sessionId);
-  await page.getByLabel('How long sessions are kept').selectOption('for 3 years');
+  await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 3 years');
   await page.getByRole('button', { name: 'See what would go' }).click();
   await expect(page.getByText('Nothing is that old yet.')).toBeVisible();
-  await page.getByLabel('How long sessions are kept').selectOption('for 2 years');
+  await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 2 years');
   await page.getByRole('button', { name: 'See what would go' }).click();
   await expect(page.getByText(/^1 session with 3 balls of 2 players, the oldest from /)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByLabel('How long sessions are kept')).toHaveValue('');
-  await page.getByLabel('How long sessions are kept').selectOption('for 2 years');
+  await expect(page.getByRole('combobox', { name: 'How long sessions are kept' })).toHaveValue('');
+  await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 2 years');
   await page.getByRole('button', { name: 'See what would go' }).click();
   await page.getByRole('button', { name: 'Keep sessions for 2 years' }).click();
   await expect(page.getByText('Each session is deleted 2 years after it was played.')).toBeVisible();
