@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import type { Page } from '@playwright/test';
+import { newPlayer } from '../core/people/player';
 import { unzipped } from '../db/testing/unzipped';
 import { ask } from './database';
 import { linkTo, signIn } from './mails';
@@ -42,6 +43,13 @@ test('a guardian is invited, agrees, reads along, and sees nobody else', async (
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByText('Without a guardian’s consent: a first name or nickname, one word.')).toBeVisible();
   await expect(page.getByLabel('Name or nickname')).toHaveValue('Tansy Mate');
+
+  // Nor does another program bring it back.
+  const byKey = await page.request.put(`/api/v1/players/${own.mateId}?academy=${own.slug}`, {
+    headers: { authorization: `Bearer ${own.key}` },
+    data: newPlayer('Tansy Mate', 'metric'),
+  });
+  expect([byKey.status(), await byKey.text()]).toEqual([400, expect.stringContaining('one word')]);
 
   const email = `tansy-${randomBytes(4).toString('hex')}@test.example`;
   await page.goto(`${base}/family`);
@@ -134,8 +142,8 @@ test('everything about a player is what the database has of them; an erasure is 
   await expect(page.getByText('“We are moving away.”')).toBeVisible();
   await page.getByRole('button', { name: 'Decline …' }).click();
   await page.getByRole('button', { name: 'Decline', exact: true }).click();
-  await expect(page.getByText('Say why: they will read it.')).toBeVisible();
-  await page.getByLabel('Why not?').fill('The league needs the results until May.');
+  await expect(page.getByText('Enter a reason. They’ll see it.')).toBeVisible();
+  await page.getByLabel('Reason, which they will see').fill('The league needs the results until May.');
   await page.getByRole('button', { name: 'Decline', exact: true }).click();
   await expect(page.getByRole('heading', { name: /asks to erase/ })).toHaveCount(0);
 

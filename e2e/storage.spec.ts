@@ -42,15 +42,15 @@ test('the owner sees what is stored, refused and silent, and says how long sessi
 
   await ask("update session set started_at = now() - interval '25 months' where session_id = $1", own.sessionId);
   await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 3 years');
-  await page.getByRole('button', { name: 'See what would go' }).click();
+  await page.getByRole('button', { name: 'See what would be deleted' }).click();
   await expect(page.getByText('Nothing is that old yet.')).toBeVisible();
   await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 2 years');
-  await page.getByRole('button', { name: 'See what would go' }).click();
+  await page.getByRole('button', { name: 'See what would be deleted' }).click();
   await expect(page.getByText(/^1 session with 3 balls of 2 players, the oldest from /)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('combobox', { name: 'How long sessions are kept' })).toHaveValue('');
   await page.getByRole('combobox', { name: 'How long sessions are kept' }).selectOption('for 2 years');
-  await page.getByRole('button', { name: 'See what would go' }).click();
+  await page.getByRole('button', { name: 'See what would be deleted' }).click();
   await page.getByRole('button', { name: 'Keep sessions for 2 years' }).click();
   await expect(page.getByText('Each session is deleted 2 years after it was played.')).toBeVisible();
   expect(await ask('select keep_years from academy where academy_id = $1', own.academyId)).toEqual([{ keep_years: 2 }]);

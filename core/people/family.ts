@@ -37,7 +37,7 @@ export const guardianSchema = z
 export type GuardianForm = z.infer<typeof guardianSchema>;
 
 /** A consent that came on paper or by word: who gave it, and on which day. */
-export const consentSchema = z.strictObject({ by: filledLine(60, 'Who gave it?'), on: day });
+export const consentSchema = z.strictObject({ by: filledLine(60, 'Enter who gave it.'), on: day });
 export type ConsentForm = z.infer<typeof consentSchema>;
 
 /** What whoever asks for an erasure may add. */

@@ -70,12 +70,18 @@ test('of whoever is under age and without consent one word of the name is kept; 
   expect(await nameOf(at)).toBe('Otto');
   expect(await db.$count(report, eq(report.reportId, held.reportId))).toBe(0);
   expect(await families.withdrawConsent(db, at.actor, at.playerId)).toBe(false);
+  // With a name of one word too.
+  await families.giveConsent(db, at.actor, at.playerId, randomUUID(), { by: 'Ada Reed', on: '2026-05-02' });
+  await keepReport(db, at.actor, at.playerId, held);
+  await families.withdrawConsent(db, at.actor, at.playerId);
+  expect([await nameOf(at), await db.$count(report, eq(report.reportId, held.reportId))]).toEqual(['Otto', 0]);
   await families.giveConsent(db, at.actor, at.playerId, randomUUID(), { by: 'Ben Reed', on: '2026-05-03' });
   const { consents, underAge } = (await families.familyOf(db, at.actor, at.playerId))!;
   expect([underAge, consents.map(({ by, way, withdrawnAt }) => [by, way, withdrawnAt !== null])]).toEqual([
     true,
     [
       ['Ben Reed', 'coach', false],
+      ['Ada Reed', 'coach', true],
       ['Ada Reed', 'coach', true],
     ],
   ]);

@@ -81,7 +81,12 @@ async function keepShort(db: Db, actor: Actor, playerId: string): Promise<void> 
     .update(player)
     .set({ name: shortName(one.name), savedAt: new Date() })
     .where(mine(actor, playerId));
-  await db.delete(report).where(and(eq(report.academyId, actor.academyId), eq(report.playerId, playerId)));
+  await endReports(db, actor, playerId);
+}
+
+/** Ends the links to reports of a player, which have the name in them. */
+async function endReports(db: Db, { academyId }: Actor, playerId: string): Promise<void> {
+  await db.delete(report).where(and(eq(report.academyId, academyId), eq(report.playerId, playerId)));
 }
 
 /** Says in which year a player was born; null: nobody knows, and they count as grown up. */
@@ -153,7 +158,7 @@ export async function giveConsent(db: Db, actor: Actor, playerId: string, consen
 }
 const wayOf = (actor: Actor) => (actor.kind === 'guardian' ? ('account' as const) : ('coach' as const));
 
-/** Takes a consent back: from now on only the first word of the player's name is kept. */
+/** Takes a consent back: from now on only the first word of the player's name is kept, and links to their reports end. */
 export async function withdrawConsent(db: Db, actor: Actor, playerId: string): Promise<boolean> {
   return db.transaction(async (tx) => {
     const back = await tx
@@ -161,8 +166,10 @@ export async function withdrawConsent(db: Db, actor: Actor, playerId: string): P
       .set({ withdrawnAt: new Date() })
       .where(and(ofPlayer(consent, actor, playerId), isNull(consent.withdrawnAt)))
       .returning({ id: consent.consentId });
+    if (back.length === 0) return false;
     await keepShort(tx, actor, playerId);
-    return back.length > 0;
+    await endReports(tx, actor, playerId);
+    return true;
   });
 }
 

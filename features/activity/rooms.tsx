@@ -30,8 +30,7 @@ export async function ActivityRoom({ slug, params }: At) {
     <div className="p-3 p-md-4">
       <h1 className="mb-2">Activity</h1>
       <p className={styles.about}>
-        Who changed or viewed what in the last year. Nobody can edit this list. Balls aren’t in it: what was said about each is on its
-        session’s page.
+        Who changed or viewed what in the last year. Nobody can edit this list. Changes to balls are on their session’s page instead.
       </p>
       <ActivityFilters
         asked={asked}

@@ -59,7 +59,7 @@ export const withdrawConsentAction = atDesk([id], async ({ data }, playerId) => 
   return DONE;
 });
 
-const why = z.strictObject({ why: lines(500).min(1, 'Say why: they will read it.') });
+const why = z.strictObject({ why: lines(500).min(1, 'Enter a reason. They’ll see it.') });
 export const declineErasureAction = atDesk([id, why], async ({ data }, playerId, form) => {
   await data.declineErasure(playerId, form.why);
   return DONE;

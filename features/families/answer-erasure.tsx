@@ -43,7 +43,7 @@ export function AnswerErasure({ slug, player: { playerId, name }, who, on, words
         <Form noValidate onSubmit={submit} className="d-grid gap-2">
           <Field
             id="why"
-            label="Why not? They will read it."
+            label="Reason, which they will see"
             as="textarea"
             rows={2}
             maxLength={500}

@@ -35,7 +35,7 @@ export function AskErasure({ slug, academy, player: { playerId, name }, asked }:
     return (
       <div className="d-grid gap-2">
         <p className="m-0">
-          You asked {academy} on {asked.on} to erase everything about {name}. A coach will do it, or say here why not.
+          You asked {academy} on {asked.on} to erase everything about {name}. A coach will do it, or tell you here why not.
         </p>
         <div>
           <Button variant="outline-dark" disabled={busy} onClick={() => void press(() => cancelErasureAction(slug, playerId), done)}>
@@ -54,7 +54,7 @@ export function AskErasure({ slug, academy, player: { playerId, name }, asked }:
       )}
       {open ? (
         <Form noValidate onSubmit={submit} className="d-grid gap-2">
-          <p className="m-0">Name, balls, notes, plans: all of it goes for good. A coach does it, or says why not.</p>
+          <p className="m-0">Name, balls, notes and plans will be gone for good. A coach will erase them, or tell you why not.</p>
           <Field
             id="erasure-words"
             label="Anything to add? (optional)"

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
-import { consentSchema, shortName, type ConsentForm } from '@/core/people/family';
+import { consentSchema, isShortName, shortName, type ConsentForm } from '@/core/people/family';
 import { Field } from '../form/field';
 import { FormAlert } from '../form/form-alert';
 import { FormEnd } from '../form/form-end';
@@ -66,7 +66,8 @@ export function Consent({ slug, player, holds, earlier, by, today }: Props) {
       {sure && (
         <>
           <p className="m-0">
-            {player.name} will be called {shortName(player.name)}, and links to {player.name}’s reports end. Results stay.
+            {!isShortName(player.name) && `${player.name} will be called ${shortName(player.name)}. `}Links to {player.name}’s reports end.
+            Results stay.
           </p>
           <div className="d-flex gap-2">
             <Button variant="dark" disabled={busy} onClick={() => void press(() => withdrawConsentAction(slug, player.playerId), done)}>

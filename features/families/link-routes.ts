@@ -2,11 +2,10 @@ import 'server-only';
 import { sentErasureSchema, type Erasure } from '@/core/exchange/erasure';
 import { sayIssue } from '@/core/stored';
 import { dataOf } from '@/server/data';
-import { atLink } from '../play/server/routes';
+import { atLink, refuse } from '../play/server/routes';
 import { answerEverything } from './everything';
 
 const NO_STORE = { 'cache-control': 'no-store' };
-const refuse = (status: number, error: string) => Response.json({ error }, { status, headers: NO_STORE });
 
 /** Answers a personal link with everything that is kept about its player. */
 export const answerEverythingByLink = (request: Request) =>

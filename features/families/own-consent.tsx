@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { consentWords, shortName } from '@/core/people/family';
+import { consentWords, isShortName, shortName } from '@/core/people/family';
 import { FormAlert } from '../form/form-alert';
 import { usePress } from '../form/use-press';
 import { giveConsentAction, takeConsentBackAction } from './actions';
@@ -35,7 +35,8 @@ export function OwnConsent({ slug, academy, player: { playerId, name }, holds }:
       <FormAlert message={wrong} />
       {sure && (
         <p className="m-0">
-          {name} will be called {shortName(name)}. Results stay, unless you also ask to erase them.
+          {!isShortName(name) && `${name} will be called ${shortName(name)}. `}Links to {name}’s reports end. Results stay, unless you also
+          ask to erase them.
         </p>
       )}
       <div className="d-flex gap-2">

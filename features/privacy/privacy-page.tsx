@@ -10,7 +10,7 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
       'A name or nickname, playing level, which hand, clubs, and lengths such as a pace. No birthday, no address, no photo, no e-mail.',
       'Under 18: also the year of birth, who looks after the player (name, e-mail, phone), and their consent with its date. Without consent, only a first name or nickname.',
       'Every ball that is recorded: from where, which shot, where it finished, and notes.',
-      'Who sees it: the academy’s coaches, the assistants who look after the player’s group, the player, through a personal link, and a guardian who accepted an invitation. A guardian sees that one player.',
+      'Who sees it: the academy’s coaches, assistants who look after the player’s group, a guardian who accepted an invitation, and the player, through a personal link. A guardian sees only that player.',
       'How long: until a coach erases the player. Then it all goes at once: name, balls, notes, plans and links. The owner can also have sessions deleted after some years.',
     ],
   ],
@@ -31,7 +31,7 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
     'On a phone',
     [
       'Games, and balls that aren’t sent yet. Players’ levels and clubs only if a coach chose “Keep them on this phone”.',
-      'The academy knows when each phone last sent a ball, and which balls it had to refuse, for 90 days.',
+      'The owner sees when each phone last sent balls, and which balls were refused in the last 90 days.',
       'Signing out, or “Forget this phone”, removes all but the balls that aren’t sent yet.',
     ],
   ],

@@ -56,7 +56,7 @@ export function Retention({ slug, keepYears, timeZone }: Props) {
         </Form.Select>
         {chosen !== keepYears && !preview && (
           <Button variant="outline-dark" disabled={busy} onClick={() => void (chosen === null ? save() : look(chosen))}>
-            {chosen === null ? 'Keep for ever' : 'See what would go'}
+            {chosen === null ? 'Keep for ever' : 'See what would be deleted'}
           </Button>
         )}
       </div>

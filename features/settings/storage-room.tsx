@@ -29,7 +29,7 @@ export async function StorageRoom({ slug }: { slug: string }) {
     ['Players', whole(players)],
     ['Sessions', whole(sessions)],
     ['Balls', whole(balls)],
-    ['Room they take', `about ${whole(Math.max(1, Math.round(bytes / 1e6)))} MB`],
+    ['Space used', `about ${whole(Math.max(1, Math.round(bytes / 1e6)))} MB`],
   ] as const;
   return (
     <div className="desk" style={{ '--side': '28rem' } as CSSProperties}>
@@ -79,13 +79,13 @@ export async function StorageRoom({ slug }: { slug: string }) {
           <p>
             {refused.length === 0
               ? 'None in the last 90 days.'
-              : 'In the last 90 days. The phone still has them, and says why under “Waiting”.'}
+              : 'In the last 90 days. The phone still has them: open the session’s menu there, “Not saved”.'}
           </p>
           <ul className="rows">
             {refused.map(({ sessionId, title, who, why, events, at }) => (
               <li key={`${sessionId} ${who} ${why}`}>
                 <span>
-                  {title === null ? 'A session that is gone' : <Link href={`/a/${slug}/sessions/${sessionId}`}>{title}</Link>}:{' '}
+                  {title === null ? 'A deleted session' : <Link href={`/a/${slug}/sessions/${sessionId}`}>{title}</Link>}:{' '}
                   {counted(events, 'ball')}
                   <br />
                   <span className="small-print">{[why, who && `from ${who}`, sayDay(at, timeZone, now)].filter(Boolean).join(' · ')}</span>

@@ -30,7 +30,8 @@ import { mayRecord, mayStart, openStream, SESSIONS_A_DAY } from './shares';
 
 const MOST_BYTES = 1_000_000;
 
-function refuse(status: number, error: string, headers: HeadersInit = {}): Response {
+/** A refusal with its status, in a sentence. */
+export function refuse(status: number, error: string, headers: HeadersInit = {}): Response {
   return Response.json({ error }, { status, headers });
 }
 

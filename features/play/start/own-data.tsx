@@ -66,8 +66,15 @@ function Opened({ token, academy }: { token: string; academy: string }) {
           {academy} declined to erase it on {sayDate(new Date(asked.declinedAt), ZONE())}: “{asked.why}”
         </p>
       )}
-      {waits && <p>You asked on {sayDate(new Date(asked.at), ZONE())} to erase everything. A coach will do it, or say here why not.</p>}
-      {sure && <p>Name, balls, notes, plans: all of it goes for good, and this link stops working. A coach does it, or says why not.</p>}
+      {waits && (
+        <p>You asked on {sayDate(new Date(asked.at), ZONE())} to erase everything. A coach will do it, or tell you here why not.</p>
+      )}
+      {sure && (
+        <p>
+          Your name, balls, notes and plans will be gone for good, and this link will stop working. A coach will erase them, or tell you why
+          not.
+        </p>
+      )}
       <div className={styles.go}>
         {waits && (
           <button type="button" className="btn btn-outline-dark btn-lg" disabled={busy} onClick={() => void say(false)}>
