@@ -134,7 +134,8 @@ test('a guardian reads about one player, and gets nothing else of the academy', 
   refusedAll(seen.filter((one) => !own(one)));
   expect(seen.filter(own).map(({ status }) => status)).toEqual(Array.from({ length: 7 }, () => 200));
   // What they did themselves is another now; the rest of the academy is as it was.
-  const theirs = ['activity', 'consent', 'erasure_request'];
+  // Taking the consent back ended the link to their player's report.
+  const theirs = ['activity', 'consent', 'erasure_request', 'report'];
   const rest = (all: Record<string, string>) => Object.fromEntries(Object.entries(all).filter(([table]) => !theirs.includes(table)));
   expect(rest(await stored(victim.academyId))).toEqual(rest(before));
   // Of whoever played beside their player nothing is on their pages, and no other player opens with the same address.

@@ -173,6 +173,7 @@ test('an opened link works without a network, and starts a game of one’s own a
   await own.getByRole('button', { name: 'Ready' }).click();
   const offlineId = new URL(own.url()).hash.slice(1);
   await own.getByRole('button', { name: /^Holed/ }).click();
+  await expect(own.getByRole('progressbar', { name: 'Balls played' })).toHaveAttribute('aria-valuenow', '1');
   await own.goto(link);
   await expect(own.locator(`a[href="/play#${offlineId}"]`)).toContainText('only on this phone so far');
   await own.context().setOffline(false);

@@ -4,6 +4,7 @@ import { Form } from 'react-bootstrap';
 import { LONGEST, SHORTEST } from '@/core/hour/hour';
 import type { PracticeDay, Weeks } from '@/core/weeks/weeks';
 import { GreenChoice } from '../../form/green-choice';
+import { useReady } from '../../form/use-ready';
 import { WhoChoice, type Named } from '../who-choice';
 import { WEEKDAYS } from './say';
 import styles from './weeks.module.scss';
@@ -26,8 +27,9 @@ const USUAL_MINUTES = 50;
 /** For whom, from when to when, what it leads up to, and on which days of the week for how long. */
 export function WeeksBar({ weeks, who, players, greens, wrong, onPeople, onFrame, onGreen }: Props) {
   const { from, until, event, rhythm, greenId } = weeks;
+  const ready = useReady();
   return (
-    <div className="no-print">
+    <fieldset className="no-print" disabled={!ready}>
       <div className={styles.bar} role="group" aria-label="The weeks">
         <WhoChoice players={players} who={who} onChange={onPeople} />
         <DayField label="from" value={from} onChange={(day) => onFrame({ from: day })} />
@@ -80,7 +82,7 @@ export function WeeksBar({ weeks, who, players, greens, wrong, onPeople, onFrame
           {wrong.rhythm}
         </p>
       )}
-    </div>
+    </fieldset>
   );
 }
 
