@@ -1,6 +1,18 @@
 import type { APIRequestContext, APIResponse } from '@playwright/test';
 import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
-import { ACCOUNT_ACTIONS, ACTIONS, actionsOfTheBuild, answeringFiles, FAMILY_PAGES, OPEN_PAGES, PAGES, ROUTES, written } from './ways-in';
+import {
+  ACCOUNT_ACTIONS,
+  ACTIONS,
+  actionsOfTheBuild,
+  answeringFiles,
+  FAMILY_PAGES,
+  OPEN_PAGES,
+  PAGES,
+  ROUTES,
+  SHARED_ACTIONS,
+  SHARED_PAGES,
+  written,
+} from './ways-in';
 import { expect, test } from './test';
 
 /** Every way into the program, tried by people who have no business there. */
@@ -103,22 +115,43 @@ test('a coach of another academy gets nothing and changes nothing', async ({ pla
   await request.dispose();
 });
 
-test('an assistant has no desk: none of its pages and actions opens', async ({ playwright }) => {
+test('an assistant reads about the players of their groups, and gets nothing else of the desk', async ({ playwright }) => {
   const request = await playwright.request.newContext({ baseURL: origin });
   await signInTo(request, { ...victim, email: victim.helperEmail });
   const before = await stored(victim.academyId);
-  const opened: string[] = [];
+  // Whoever played in the same session is named there, and nowhere else.
+  const named = ['a/[academy]/logbook/page.tsx', 'a/[academy]/sessions/[session]/page.tsx'];
+  const secret = ['Zephyrine note for coaches', 'Zephyrine note of Mate'];
+  const wrong: string[] = [];
   for (const [file, path] of Object.entries({ ...PAGES, ...FAMILY_PAGES })) {
     const { status, text } = await answered(await request.get(path(victim), { maxRedirects: 0 }));
-    if (![303, 307, 404].includes(status) || text.includes('Zephyrine')) opened.push(`${file} ${status}`);
+    const opens = SHARED_PAGES.includes(file);
+    const leaks = [...secret, ...(named.includes(file) ? [] : ['Zephyrine Mate'])].filter((words) => text.includes(words));
+    if (opens ? status !== 200 : ![303, 307, 404].includes(status) || text.includes('Zephyrine Player')) wrong.push(`${file} ${status}`);
+    if (leaks.length > 0) wrong.push(`${file} says ${leaks.join(', ')}`);
+    // The same about somebody of another group.
+    if (!opens || !file.includes('[player]')) continue;
+    const other = await answered(await request.get(path({ ...victim, playerId: victim.mateId }), { maxRedirects: 0 }));
+    if (other.status !== 404 || other.text.includes('Zephyrine Mate')) wrong.push(`${file} of another ${other.status}`);
   }
   for (const [name, args] of Object.entries(ACTIONS)) {
     const { status, text } = await answered(await act(request, victim.slug, name, args(victim)));
-    // Where the framework hands an action on to another page of its own, being sent away comes out as an answer with nothing in it.
-    if ((![303, 404].includes(status) && text !== '{}') || text.includes('Zephyrine')) opened.push(`${name} ${status}`);
+    if (SHARED_ACTIONS.includes(name)) {
+      if (status !== 200) wrong.push(`${name} ${status}`);
+      // Where the framework hands an action on to another page of its own, being sent away comes out as an answer with nothing in it.
+    } else if ((![303, 404].includes(status) && text !== '{}') || /Zephyrine (Player|Mate|note)/.test(text))
+      wrong.push(`${name} ${status}`);
   }
-  expect(await stored(victim.academyId)).toEqual(before);
-  expect(opened).toEqual([]);
+  expect(wrong).toEqual([]);
+  // A note and a rating of the player whom they see, and no more.
+  const theirs = ['activity', 'player', 'note'];
+  const rest = (all: Record<string, string>) => Object.fromEntries(Object.entries(all).filter(([table]) => !theirs.includes(table)));
+  const after = await stored(victim.academyId);
+  expect(rest(after)).toEqual(rest(before));
+  const dreads = await act(request, victim.slug, 'saveDreadsAction', [victim.mateId, { 'pitch|fairway': 5 }]);
+  expect((await answered(dreads)).status).toBe(404);
+  expect(rest(await stored(victim.academyId))).toEqual(rest(before));
+  expect((await stored(victim.academyId)).player).toBe(after.player);
   await request.dispose();
 });
 

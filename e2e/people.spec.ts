@@ -57,9 +57,29 @@ test('an assistant is invited by e-mail, makes an account, and works there with 
   await expect(other.getByRole('main').getByRole('alert')).toContainText('This invitation was cancelled, used before, or has ended.');
   // At the green they are with their group, and with nobody else.
   expect(await kitOf(other.request, own.slug)).toEqual(['Lovage Player']);
-  // The way out of the green leads to their account, and out.
+  // From there they read about their group at the desk, and nothing there changes a player.
   await other.goto(`/play#academy~${own.slug}`);
-  await other.getByRole('link', { name: 'Your account' }).click();
+  await other.getByRole('link', { name: 'To the desk' }).click();
+  await expect(other.getByRole('navigation', { name: 'Rooms' }).getByRole('link')).toHaveText(['Play', 'Players', 'Logbook']);
+  await other.getByRole('link', { name: 'Lovage Player' }).click();
+  await expect(other.getByRole('heading', { name: /^Lovage Player/ })).toBeVisible();
+  await expect(other.getByRole('link', { name: 'Change' })).toHaveCount(0);
+  for (const [tab, heading] of [
+    ['Sessions', 'Sessions'],
+    ['Over time', /^(Is this a real change\?|Lovage Player)/],
+    ['Report', /^Lovage Player/],
+  ] as const) {
+    await other.getByRole('navigation', { name: 'Of this player' }).getByRole('link', { name: tab }).click();
+    await expect(other.getByRole('heading', { name: heading }).first()).toBeVisible();
+    await expect(other.getByRole('button', { name: /link|PDF/i })).toHaveCount(0);
+  }
+  // What a player dreads is heard at practice: an assistant notes it.
+  await other.getByRole('navigation', { name: 'Of this player' }).getByRole('link', { name: 'Skills' }).click();
+  await other.getByLabel('Rating').selectOption('dreads it');
+  await other.getByRole('button', { name: 'Rate' }).click();
+  await expect(other.getByText(/: dreads it\./)).toBeVisible();
+  // The way out of the desk leads to their account, and out.
+  await other.getByRole('link', { name: /Rowan Teal/ }).click();
   await other.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(other).toHaveURL(/\/sign-in/);
   await other.close();
@@ -98,7 +118,7 @@ test('a role is changed, somebody removed, the academy handed over and left; eac
     const names = await kitOf(helper, own.slug);
     return names.includes('Angelica Mate');
   };
-  const desk = async () => (await helper.get(`/a/${own.slug}/players`, { maxRedirects: 0 })).status();
+  const desk = async () => (await helper.get(`/a/${own.slug}/players/groups`, { maxRedirects: 0 })).status();
   expect([await sees(), await desk()]).toEqual([false, 307]);
   await signIn(page, own.email, own.password);
   await page.goto(`/a/${own.slug}/settings/people`);

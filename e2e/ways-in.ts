@@ -80,6 +80,22 @@ export const PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'a/[academy]/tools/outlook/page.tsx': ({ slug, playerId }) => `/a/${slug}/tools/outlook?for=${playerId}`,
 };
 
+/** Pages of the desk that an assistant reads too, of the players whom they see. */
+export const SHARED_PAGES: readonly string[] = [
+  'a/[academy]/players/page.tsx',
+  'a/[academy]/players/squad/page.tsx',
+  'a/[academy]/players/[player]/page.tsx',
+  'a/[academy]/players/[player]/putting/page.tsx',
+  'a/[academy]/players/[player]/time/page.tsx',
+  'a/[academy]/players/[player]/sessions/page.tsx',
+  'a/[academy]/players/[player]/report/page.tsx',
+  'a/[academy]/logbook/page.tsx',
+  'a/[academy]/sessions/[session]/page.tsx',
+  'a/[academy]/sessions/[session]/board/page.tsx',
+];
+/** What an assistant writes there. */
+export const SHARED_ACTIONS: readonly string[] = ['saveDreadsAction', 'saveNoteAction'];
+
 /** Pages and files of a player's guardian, and of nobody else. */
 export const FAMILY_PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {
   'family/[academy]/[player]/page.tsx': ({ slug, playerId }) => `/family/${slug}/${playerId}`,

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { MemberRole } from '@/db/actor';
 import { startAddress } from '@/core/exchange/play-address';
-import { requireCoach, requireOwner } from './actor';
+import { requireCoach, requireDesk, requireOwner } from './actor';
 
 const gone = new Error('not found');
 jest.mock('next/headers', () => ({ headers: async () => new Headers() }));
@@ -18,7 +18,12 @@ jest.mock('./db', () => ({ database: () => 'the database' }));
 jest.mock('./live', () => ({ announce: () => undefined, doorsEnded: () => undefined }));
 jest.mock('@/db/queries/academies', () => ({
   memberIn: async (_db: unknown, userId: string, slug: string) =>
-    mockRole && slug === 'here' ? { actor: { kind: mockRole, academyId: 'a', userId }, academy: { academyId: 'a', slug } } : null,
+    mockRole && slug === 'here'
+      ? {
+          actor: { kind: mockRole, academyId: 'a', userId, ...(mockRole === 'assistant' ? { players: ['p'] } : {}) },
+          academy: { academyId: 'a', slug },
+        }
+      : null,
 }));
 let mockUser: { id: string; name: string } | null;
 let mockRole: MemberRole | null;
@@ -55,4 +60,12 @@ test('an assistant is sent to the green, and decides nothing for the owner', asy
   mockRole = 'assistant';
   await expect(requireCoach('here')).rejects.toThrow(startAddress('here'));
   await expect(requireOwner('here')).rejects.toBe(gone);
+  await expect(requireDesk('there')).rejects.toBe(gone);
+  const { coach, sees, data } = await requireDesk('here');
+  expect([coach, sees, 'getPlayer' in data, 'savePlayer' in data]).toEqual([null, ['p'], true, false]);
+});
+
+test('what is shared of the desk holds a coach’s whole desk too', async () => {
+  const { coach, sees } = await requireDesk('here');
+  expect([coach?.role, sees]).toEqual(['owner', null]);
 });

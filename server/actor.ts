@@ -31,6 +31,14 @@ const requireMember = cache(async (slug: string) => {
   return { ...found, userName: user.name };
 });
 
+/** What everybody who works in an academy reads at the desk: of all players, or of those whom they see (`sees`; null: all). */
+export type SharedDesk = Pick<Desk, 'academy' | 'userName' | 'model'> & {
+  data: DataFor<MemberRole>;
+  sees: readonly string[] | null;
+  /** The whole desk; null for an assistant, who only reads here. */
+  coach: Desk | null;
+};
+
 const deskAt = ({ actor, academy }: At, userName: string): Desk | null => {
   const { kind } = actor;
   return kind === 'assistant' ? null : { role: kind, data: dataOf({ ...actor, kind }), academy, userName, model: deskModel };
@@ -47,7 +55,14 @@ export async function deskOfUser(from: Headers, slug: string): Promise<Desk | 's
   return found && deskAt(found, user.name);
 }
 
-/** The coach in the academy of this address. Every page and every action at the desk starts here; an assistant is sent to the green, where their work is. */
+/** Whoever works in the academy of this address, in any role. The pages that an assistant reads too start here. */
+export const requireDesk = cache(async (slug: string): Promise<SharedDesk> => {
+  const { userName, ...found } = await requireMember(slug);
+  const { actor, academy } = found;
+  return { data: dataOf(actor), sees: seenBy(actor), academy, userName, model: deskModel, coach: deskAt(found, userName) };
+});
+
+/** The coach in the academy of this address. All other pages and all actions at the desk start here; an assistant is sent to the green, where their work is. */
 export const requireCoach = cache(async (slug: string): Promise<Desk> => {
   const { userName, ...found } = await requireMember(slug);
   return deskAt(found, userName) ?? redirect(startAddress(slug));

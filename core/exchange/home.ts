@@ -34,7 +34,7 @@ export const presentHome = z.object({
   academy: z.object({ slug: z.string().default(''), name: z.string() }),
   /** Whose it is by a personal link; null: whoever coaches. */
   player: z.object({ playerId: z.uuid(), name: z.string(), units: z.enum(UNIT_SYSTEMS) }).nullable(),
-  /** Whether whoever holds it works at the desk too: false for an assistant. An older program said nothing of it. */
+  /** Whether a coach holds it: false for an assistant, who only reads at the desk. An older program said nothing of it. */
   desk: z.boolean().optional(),
   /** When a link ends; null for a sign-in. */
   expiresAt: z.iso.datetime({ offset: true }).nullable(),

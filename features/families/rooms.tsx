@@ -55,7 +55,7 @@ export async function FamilyRoom({ slug, playerId }: { slug: string; playerId: s
   return (
     <div className="desk" style={{ '--side': '24rem' } as CSSProperties}>
       <section>
-        <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
+        <PlayerHead slug={slug} player={player} mayChange beside={`level ${sayLevel(player.level)}`} />
         <div className="d-grid gap-4">
           {waits && (
             <AnswerErasure

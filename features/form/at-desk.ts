@@ -2,7 +2,8 @@ import 'server-only';
 import { revalidatePath } from 'next/cache';
 import * as z from 'zod';
 import { notFound } from 'next/navigation';
-import { requireCoach, requireGuardian, requireOwner, type AtHome } from '@/server/actor';
+import { requireCoach, requireDesk, requireGuardian, requireOwner, type AtHome } from '@/server/actor';
+import { NotTheirs } from '@/server/about';
 import { faults, type Refused } from './result';
 
 type Schemas = readonly z.ZodType[];
@@ -37,11 +38,17 @@ const actionsOf =
       if (!part.success) return faults(part.error);
       read.push(part.data);
     }
-    const answer = await act(desk, ...(read as Read<Args>));
+    const answer = await act(desk, ...(read as Read<Args>)).catch((error: unknown) => {
+      // About somebody whom they don't see: as if there were none.
+      if (error instanceof NotTheirs) notFound();
+      throw error;
+    });
     if (answer.ok && changes !== null) revalidatePath(`${changes}/${where.data}`, 'layout');
     return answer;
   };
 
+/** An action of whoever works in the academy, with the players whom they see. */
+export const atSharedDesk = actionsOf(requireDesk);
 /** An action of any coach. */
 export const atDesk = actionsOf(requireCoach);
 /** The same for what only asks: nothing is drawn anew. */

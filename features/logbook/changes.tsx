@@ -10,10 +10,12 @@ type Props = {
   timeZone: string;
 };
 
-/** What was corrected or removed after it was recorded, by whom and when. */
+/** What was corrected or removed of these players after it was recorded, by whom and when. */
 export function Changes({ log, players, timeZone }: Props) {
   const said = new Map(log.map((entry) => [entry.event.eventId, entry]));
-  const changes = changesOf(log.map((entry) => entry.event));
+  const changes = changesOf(log.map((entry) => entry.event)).filter(({ before }) =>
+    players.some(({ playerId }) => playerId === before.playerId),
+  );
   if (changes.length === 0) return null;
   return (
     <details className="mb-4 no-print">

@@ -4,10 +4,10 @@ import { schemeOf } from '@/core/game/scoring';
 import { sayScore, scoreFigure } from '@/core/game/words/say-score';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
-import type { Data } from '@/server/data';
+import type { SharedDesk } from '@/server/actor';
 import styles from './logbook.module.scss';
 
-type At = { data: Data; filter: LogbookFilter; system: UnitSystem };
+type At = { data: SharedDesk['data']; filter: LogbookFilter; system: UnitSystem };
 
 /** Bests and averages of the game that is looked for, of the sessions that were found. */
 export async function GameFigures({ data, filter, system }: At) {

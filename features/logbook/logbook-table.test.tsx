@@ -26,7 +26,7 @@ const rows = [
   row('s3', 'Ana, Ben', { met: null, players: 2, figure: '3–0', words: 'Ana won', change: '', atMs: Date.UTC(2026, 4, 19) }),
 ];
 test('a session stands with who, what, the result, the day and what it is filed under', () => {
-  render(<LogbookTable slug="here" rows={rows} without={[]} />);
+  render(<LogbookTable slug="here" mayChange rows={rows} without={[]} />);
   expect(screen.getByRole('link', { name: /^Ben.*Low Road$/ })).toHaveAttribute('href', '/a/here/sessions/s2');
   expect(screen.getAllByRole('row')[2]).toHaveTextContent('Low Road21 points goal missed');
   expect(screen.getByText('green firm')).toBeVisible();
@@ -34,6 +34,6 @@ test('a session stands with who, what, the result, the day and what it is filed 
 });
 
 test('columns can be left out; those that say nothing are not there', () => {
-  render(<LogbookTable slug="here" rows={rows} without={['change', 'tags']} />);
+  render(<LogbookTable slug="here" mayChange rows={rows} without={['change', 'tags']} />);
   expect(screen.getAllByRole('columnheader').map((head) => head.textContent)).toEqual(['Player', 'Game', 'Result', 'Conditions', 'When']);
 });

@@ -21,15 +21,22 @@ export type LogbookRow = ResultLine & {
   playerIds: readonly string[];
 };
 
-type Props = { slug: string; rows: readonly LogbookRow[]; without: readonly LogbookColumn[]; sort?: LogbookSort };
+type Props = {
+  slug: string;
+  /** Whether a coach looks: what can be done with chosen sessions is for coaches. */
+  mayChange: boolean;
+  rows: readonly LogbookRow[];
+  without: readonly LogbookColumn[];
+  sort?: LogbookSort;
+};
 
 /** Sessions that are over, as they were found; some of them can be chosen. */
-export function LogbookTable({ slug, rows, without, sort = 'newest' }: Props) {
+export function LogbookTable({ slug, mayChange, rows, without, sort = 'newest' }: Props) {
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const columns = useMemo(() => {
     const pick = (id: string) => setPicked((now) => new Set(now.has(id) ? [...now].filter((one) => one !== id) : [...now, id]));
-    return [pickColumn(picked, pick), ...columnsOf(slug, rows, without)];
-  }, [slug, rows, without, picked]);
+    return [...(mayChange ? [pickColumn(picked, pick)] : []), ...columnsOf(slug, rows, without)];
+  }, [slug, mayChange, rows, without, picked]);
   const chosen = rows.filter(({ sessionId }) => picked.has(sessionId));
   return (
     <>

@@ -4,11 +4,12 @@ import { sayConditions } from '@/core/shot/conditions';
 import { sayMoment } from '@/core/units/say-moment';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { requireCoach } from '@/server/actor';
+import { requireDesk } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
 import { resultLine } from '../session/result-line';
 import { GameFigures, TwoPlayers } from './figures';
+import { ChooseGame } from '../skill/choose-game';
 import { LogbookFilters } from './logbook-filters';
 import styles from './logbook.module.scss';
 import { LogbookTable } from './logbook-table';
@@ -20,7 +21,7 @@ const COUNTED = 1000;
 
 /** The sessions that are over, a page at a time, as they are looked for. */
 export async function LogbookRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
-  const { data, academy } = await requireCoach(slug);
+  const { data, academy, coach } = await requireDesk(slug);
   const asked = readLogbookAsked(params);
   const { filter, sort, after, without } = asked;
   const [{ lines, next }, found, players, games, archived, greens, tags] = await Promise.all([
@@ -51,19 +52,25 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
             {found > COUNTED ? `more than ${COUNTED.toLocaleString('en')} sessions` : found > 0 && counted(found, 'session')}
           </span>
         </h1>
-        <div className="d-flex flex-wrap gap-2 no-print">
-          <Link href={`${path}/result`} className="btn btn-outline-dark">
-            Add a result
-          </Link>
-          <Link href={`${path}/import`} className="btn btn-outline-dark">
-            Import a file
-          </Link>
-        </div>
+        {coach && (
+          <div className="d-flex flex-wrap gap-2 no-print">
+            <Link href={`${path}/result`} className="btn btn-outline-dark">
+              Add a result
+            </Link>
+            <Link href={`${path}/import`} className="btn btn-outline-dark">
+              Import a file
+            </Link>
+          </div>
+        )}
       </div>
       {found === 0 && !narrowed ? (
         <p className="empty">
-          No finished session yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: the result appears here. Records kept
-          elsewhere come in as <Link href={`${path}/import`}>a file</Link>.
+          No finished session yet. <ChooseGame slug={slug} mayChange={coach !== null} /> and play it: the result appears here.{' '}
+          {coach && (
+            <>
+              Records kept elsewhere come in as <Link href={`${path}/import`}>a file</Link>.
+            </>
+          )}
         </p>
       ) : (
         <LogbookFilters
@@ -80,7 +87,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
               <GameFigures data={data} filter={filter} system={academy.units} />
             </>
           )}
-          <LogbookTable slug={slug} rows={rows} without={without} sort={sort} />
+          <LogbookTable slug={slug} rows={rows} without={without} sort={sort} mayChange={coach !== null} />
           {rows.length > 0 && (
             <nav aria-label="Pages" className={`${styles.pages} no-print`}>
               {after && (
@@ -88,12 +95,16 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
                   First page
                 </Link>
               )}
-              <a href={`${path}/file${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
-                {narrowed ? 'Download these sessions' : 'Download all sessions'}
-              </a>
-              <a href={`${path}/shots${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
-                Download their balls
-              </a>
+              {coach && (
+                <>
+                  <a href={`${path}/file${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
+                    {narrowed ? 'Download these sessions' : 'Download all sessions'}
+                  </a>
+                  <a href={`${path}/shots${asLogbookQuery({ ...asked, after: null })}`} className="btn btn-outline-dark" download>
+                    Download their balls
+                  </a>
+                </>
+              )}
               {next && (
                 <Link href={path + asLogbookQuery({ ...asked, after: next })} className="btn btn-outline-dark">
                   Next {PAGE}
@@ -108,18 +119,27 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
 }
 
 export async function SessionRoom({ slug, sessionId }: { slug: string; sessionId: string }) {
-  const { data, academy } = await requireCoach(slug);
+  const { data, academy, sees, coach } = await requireDesk(slug);
   const found = await data.getSession(uuidOr404(sessionId));
   if (!found) notFound();
-  const bests = await Promise.all(
-    found.players.map(async ({ playerId }) => [playerId, await data.bestBefore(found.session, playerId)] as const),
-  );
+  const shown = found.players.map(({ playerId }) => playerId).filter((id) => sees === null || sees.includes(id));
+  const bests = await Promise.all(shown.map(async (playerId) => [playerId, await data.bestBefore(found.session, playerId)] as const));
   const log = await data.sessionLog(found.session.sessionId);
-  return <SessionPage slug={slug} data={found} log={log} bests={new Map(bests)} timeZone={academy.timeZone} />;
+  return (
+    <SessionPage
+      slug={slug}
+      mayChange={coach !== null}
+      sees={sees}
+      data={found}
+      log={log}
+      bests={new Map(bests)}
+      timeZone={academy.timeZone}
+    />
+  );
 }
 
 export async function BoardRoom({ slug, sessionId }: { slug: string; sessionId: string }) {
-  const { data } = await requireCoach(slug);
+  const { data } = await requireDesk(slug);
   const id = uuidOr404(sessionId);
   if (!(await data.getSession(id))) notFound();
   return <LiveBoard sessionId={id} />;

@@ -31,7 +31,8 @@ const data = {
   shots: projectShots(events),
   scores: [{ score: null, met: null }],
 } as unknown as Props['data'];
-const show = (log: Props['log']) => render(<SessionPage slug="here" data={data} log={log} bests={new Map()} timeZone="UTC" />);
+const show = (log: Props['log']) =>
+  render(<SessionPage mayChange sees={null} slug="here" data={data} log={log} bests={new Map()} timeZone="UTC" />);
 const said = (event: (typeof events)[number] | null) => ({ event, by: 'Ines', at: startedAt });
 
 test('a session that this version can read wholly says nothing of newer ones', () => {

@@ -20,6 +20,10 @@ import { Summary } from '../session/summary';
 
 type Props = {
   slug: string;
+  /** Whether a coach looks; an assistant reads of the players whom they see. */
+  mayChange: boolean;
+  /** Of whom more is shown than how they stand; null: of all. */
+  sees: readonly string[] | null;
   data: NonNullable<Answer<'getSession'>>;
   log: Answer<'sessionLog'>;
   /** By player. */
@@ -28,7 +32,7 @@ type Props = {
 };
 
 /** One session, as it ended or as it stands. */
-export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
+export function SessionPage({ slug, mayChange, sees, data, log, bests, timeZone }: Props) {
   const { session, players, entrants, notes, stations, shots, scores } = data;
   const { given } = session;
   const withoutGame = session.importId !== null && session.gameId === null;
@@ -57,12 +61,13 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
     notes: notes[i]!,
   }));
   const several = players.length > 1;
+  const shown = players.map((player, i) => ({ player, i })).filter(({ player }) => sees === null || sees.includes(player.playerId));
   const again = (name: string) => new URLSearchParams(players.map(({ playerId }) => [name, playerId])).toString();
   return (
     <div className="desk">
       <div>
         {several && <Board bundle={{ spec, players: seated }} table={table} />}
-        {players.map((player, i) => (
+        {shown.map(({ player, i }) => (
           <section key={player.playerId} className="mb-4">
             <h1>
               <Link href={`/a/${slug}/players/${player.playerId}`}>{player.name}</Link> · {session.spec.title}
@@ -101,6 +106,7 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
               Go on
             </a>
           ) : (
+            mayChange &&
             session.gameId && (
               <>
                 <Link className="btn btn-primary" href={`/a/${slug}/games/${session.gameId}?${again('with')}`}>
@@ -117,19 +123,19 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
               Correct balls
             </a>
           )}
-          {session.spec.open && !withoutGame && shots.length > 0 && (
+          {mayChange && session.spec.open && !withoutGame && shots.length > 0 && (
             <Link className="btn btn-outline-dark" href={`/a/${slug}/games/new?session=${session.sessionId}`}>
               Keep as a game
             </Link>
           )}
-          {given !== null && <RemoveResult slug={slug} sessionId={session.sessionId} />}
+          {mayChange && given !== null && <RemoveResult slug={slug} sessionId={session.sessionId} />}
           {open && (
             <Link className="btn btn-outline-dark" href={`/a/${slug}/sessions/${session.sessionId}/board`}>
               Live board
             </Link>
           )}
-          <Link className="btn btn-outline-dark" href={`/a/${slug}`}>
-            Today
+          <Link className="btn btn-outline-dark" href={mayChange ? `/a/${slug}` : `/a/${slug}/logbook`}>
+            {mayChange ? 'Today' : 'Logbook'}
           </Link>
         </div>
         {doubled > 0 && (
@@ -149,14 +155,14 @@ export function SessionPage({ slug, data, log, bests, timeZone }: Props) {
             {unread === 1 ? 'It is' : 'They are'} kept, and will count once the program is updated.
           </p>
         )}
-        {players.map((player, i) => (
+        {shown.map(({ player, i }) => (
           <section key={player.playerId} className="mb-4" aria-label={`Notes, ${player.name}`}>
             {several && <h2>{player.name}</h2>}
             <SessionNotes slug={slug} sessionId={session.sessionId} playerId={player.playerId} notes={notes[i]!} timeZone={timeZone} />
           </section>
         ))}
-        {!open && <SessionTags slug={slug} sessionId={session.sessionId} tags={session.tags} />}
-        <Changes log={read} players={players} timeZone={timeZone} />
+        {mayChange && !open && <SessionTags slug={slug} sessionId={session.sessionId} tags={session.tags} />}
+        <Changes log={read} players={shown.map(({ player }) => player)} timeZone={timeZone} />
       </aside>
     </div>
   );

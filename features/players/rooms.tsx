@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { formOf, newPlayer } from '@/core/people/player';
 import { counted } from '@/core/units/format';
-import { requireCoach } from '@/server/actor';
+import { requireCoach, requireDesk, type Desk } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
@@ -21,11 +21,11 @@ import styles from './players.module.scss';
 import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
-  const desk = await requireCoach(slug);
-  const { data, academy, model } = desk;
+  const desk = await requireDesk(slug);
+  const { data, academy, model, coach } = desk;
   const [now, players, away, groups, asked] = [
     new Date(),
-    ...(await Promise.all([data.listPlayers(), data.listPlayers(true), data.listGroups(), data.erasuresAsked()])),
+    ...(await Promise.all([data.listPlayers(), data.listPlayers(true), data.listGroups(), coach?.data.erasuresAsked() ?? []])),
   ];
   const briefs = await briefsOf(desk, players);
   const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
@@ -41,24 +41,26 @@ export async function PlayersRoom({ slug }: { slug: string }) {
               Squad board
             </Link>
           )}
-          {players.length > 1 && (
+          {coach && players.length > 1 && (
             <Link href={`/a/${slug}/players/squad/report`} className="btn btn-outline-dark">
               Squad report
             </Link>
           )}
-          {players.length > 0 && (
+          {coach && players.length > 0 && (
             <Link href={`/a/${slug}/players/links`} className="btn btn-outline-dark">
               Link cards
             </Link>
           )}
-          {players.length > 1 && (
+          {coach && players.length > 1 && (
             <Link href={`/a/${slug}/players/groups`} className="btn btn-outline-dark">
               Groups
             </Link>
           )}
-          <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
-            Add a player
-          </Link>
+          {coach && (
+            <Link href={`/a/${slug}/players/new`} className="btn btn-primary">
+              Add a player
+            </Link>
+          )}
         </div>
       </div>
       {asked.map(({ playerId, name, askedAt }) => (
@@ -69,7 +71,14 @@ export async function PlayersRoom({ slug }: { slug: string }) {
       ))}
       {players.length === 0 ? (
         <p className="empty">
-          Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to begin.
+          {coach ? (
+            <>
+              Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>: a nickname and a level are enough to
+              begin.
+            </>
+          ) : (
+            'You look after no players yet. A coach puts you in charge of a group.'
+          )}
         </p>
       ) : (
         <PlayersTable
@@ -82,7 +91,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
         />
       )}
       <RefreshWhile pending={briefs.pending} />
-      {away.length > 0 && (
+      {coach && away.length > 0 && (
         <details className="mt-4">
           <summary>{counted(away.length, 'player')} put away</summary>
           <PlayerList slug={slug} timeZone={academy.timeZone} now={now} players={away} />
@@ -128,45 +137,44 @@ const SHOWN = 50;
 
 /** What one player has played, and their personal links. */
 export async function SessionsRoom({ slug, playerId }: { slug: string; playerId: string }) {
-  const { data, academy } = await requireCoach(slug);
+  const { data, academy, coach } = await requireDesk(slug);
   const found = await data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
   const { player } = found;
   const now = new Date();
-  const [sessions, links, notes] = await Promise.all([
-    data.finishedSessions(SHOWN, { playerId: player.playerId }),
-    data.linksOf(player.playerId, now),
-    data.notesAbout(player.playerId),
-  ]);
+  const sessions = await data.finishedSessions(SHOWN, { playerId: player.playerId });
+  return (
+    <SessionsPage slug={slug} mayChange={coach !== null} player={player} sessions={sessions} timeZone={academy.timeZone} now={now}>
+      {coach && <LinksAndNotes slug={slug} desk={coach} player={player} now={now} />}
+    </SessionsPage>
+  );
+}
+
+type BesideProps = { slug: string; desk: Desk; player: { playerId: string; name: string }; now: Date };
+
+/** What hands the player the key to their own sessions, and what coaches write about the player among themselves. */
+async function LinksAndNotes({ slug, desk: { data, academy }, player: { playerId, name }, now }: BesideProps) {
+  const [links, notes] = await Promise.all([data.linksOf(playerId, now), data.notesAbout(playerId)]);
   const day = (moment: Date) => sayDay(moment, academy.timeZone, now);
   return (
-    <SessionsPage
-      slug={slug}
-      player={player}
-      sessions={sessions}
-      timeZone={academy.timeZone}
-      now={now}
-      links={
-        <PersonalLinks
-          slug={slug}
-          player={{ playerId: player.playerId, name: player.name }}
-          links={links.map(({ linkId, createdAt, expiresAt, lastUsedAt }) => ({
-            linkId,
-            made: day(createdAt),
-            until: day(expiresAt),
-            used: lastUsedAt ? `last used ${day(lastUsedAt)}` : 'not used yet',
-          }))}
-          dead={deadOnPhones()}
-        />
-      }
-      notes={
-        <CoachNotes
-          slug={slug}
-          player={{ playerId: player.playerId, name: player.name }}
-          notes={notes.map(({ writtenAt, ...one }) => ({ ...one, written: day(writtenAt) }))}
-        />
-      }
-    />
+    <>
+      <PersonalLinks
+        slug={slug}
+        player={{ playerId, name }}
+        links={links.map(({ linkId, createdAt, expiresAt, lastUsedAt }) => ({
+          linkId,
+          made: day(createdAt),
+          until: day(expiresAt),
+          used: lastUsedAt ? `last used ${day(lastUsedAt)}` : 'not used yet',
+        }))}
+        dead={deadOnPhones()}
+      />
+      <CoachNotes
+        slug={slug}
+        player={{ playerId, name }}
+        notes={notes.map(({ writtenAt, ...one }) => ({ ...one, written: day(writtenAt) }))}
+      />
+    </>
   );
 }
 

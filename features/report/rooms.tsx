@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { sayDay } from '@/core/units/say-moment';
 import { sayLevel } from '@/core/golf/level';
-import { requireCoach } from '@/server/actor';
+import { requireCoach, requireDesk, type Desk, type SharedDesk } from '@/server/actor';
 import type { ReportLine } from '@/server/data';
 import { reportOf, type ReportAsked } from '@/server/known/report';
 import { squadReportOf } from '@/server/known/squad-report';
@@ -22,8 +22,9 @@ import { SquadView } from './squad-view';
 
 type Of = { slug: string; playerId: string; params: Record<string, unknown> };
 
-async function reportAt({ slug, playerId, params }: Of) {
-  const desk = await requireCoach(slug);
+/** @param require the desk from which it is read */
+async function reportAt<D extends SharedDesk | Desk>(require: (slug: string) => Promise<D>, { slug, playerId, params }: Of) {
+  const desk = await require(slug);
   const found = await desk.data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
   const { player } = found;
@@ -77,26 +78,35 @@ function Aside({ slug, playerId, asked, file, links, timeZone, now, form, childr
 
 /** A player's report: read, printed, saved as PDF, given away behind a link. */
 export async function ReportRoom({ slug, playerId, params }: Of) {
-  const { desk, player, asked, now, report } = await reportAt({ slug, playerId, params });
-  const { data, academy, model } = desk;
+  const { desk, player, asked, now, report } = await reportAt(requireDesk, { slug, playerId, params });
+  const { academy, model, coach } = desk;
+  const form = <ReportAskedForm asked={asked} levels={model.reference.levels} level={player.level} />;
   return (
     <div className={`p-3 p-md-4 ${styles.page}`}>
       <div className="no-print">
-        <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
+        <PlayerHead slug={slug} player={player} mayChange={coach !== null} beside={`level ${sayLevel(player.level)}`} />
       </div>
       <div className={styles.beside}>
         <ReportView report={report} />
-        <Aside
-          slug={slug}
-          playerId={player.playerId}
-          asked={asked}
-          file={`players/${player.playerId}/report/pdf`}
-          links={await data.reportsOf(player.playerId, now)}
-          {...{ timeZone: academy.timeZone, now }}
-          form={<ReportAskedForm asked={asked} levels={model.reference.levels} level={player.level} />}
-        >
-          <CoachWords key={player.reportWords} slug={slug} playerId={player.playerId} words={player.reportWords} />
-        </Aside>
+        {coach ? (
+          <Aside
+            slug={slug}
+            playerId={player.playerId}
+            asked={asked}
+            file={`players/${player.playerId}/report/pdf`}
+            links={await coach.data.reportsOf(player.playerId, now)}
+            {...{ timeZone: academy.timeZone, now, form }}
+          >
+            <CoachWords key={player.reportWords} slug={slug} playerId={player.playerId} words={player.reportWords} />
+          </Aside>
+        ) : (
+          <aside className="no-print">
+            {form}
+            <div>
+              <PrintButton variant="outline-dark" />
+            </div>
+          </aside>
+        )}
       </div>
     </div>
   );
@@ -104,7 +114,7 @@ export async function ReportRoom({ slug, playerId, params }: Of) {
 
 /** The same as PDF. */
 export async function answerReportPdf(slug: string, playerId: string, params: Record<string, unknown>): Promise<Response> {
-  const { desk, report } = await reportAt({ slug, playerId, params });
+  const { desk, report } = await reportAt(requireCoach, { slug, playerId, params });
   await desk.data.noteDownload('gotReport', playerId);
   return pdfResponse(await reportPdf(report));
 }

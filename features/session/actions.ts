@@ -4,10 +4,10 @@ import * as z from 'zod';
 import { notesSchema } from '@/core/exchange/bundle';
 import { tagsSchema } from '@/core/logbook/asked';
 import { sentConditionsSchema } from '@/core/shot/conditions';
-import { atDesk, DONE, id } from '../form/at-desk';
+import { atDesk, atSharedDesk, DONE, id } from '../form/at-desk';
 
 /** Keeps a note about a player's session. */
-export const saveNoteAction = atDesk(
+export const saveNoteAction = atSharedDesk(
   [id, id, z.enum(['own', 'coach']), notesSchema.shape.own],
   async ({ data }, sessionId, playerId, whose, text) => {
     await data.saveNote(sessionId, playerId, whose, text);

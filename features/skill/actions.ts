@@ -1,10 +1,10 @@
 'use server';
 
 import { dreadsSchema, roundMixSchema } from '@/core/people/player';
-import { atDesk, DONE, id } from '../form/at-desk';
+import { atDesk, atSharedDesk, DONE, id } from '../form/at-desk';
 
 /** Keeps which shots a player dreads. */
-export const saveDreadsAction = atDesk([id, dreadsSchema], async ({ data }, playerId, dreads) => {
+export const saveDreadsAction = atSharedDesk([id, dreadsSchema], async ({ data }, playerId, dreads) => {
   await data.saveDreads(playerId, dreads);
   return DONE;
 });

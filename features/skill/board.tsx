@@ -20,6 +20,7 @@ import styles from './skill.module.scss';
 
 type Props = {
   slug: string;
+  mayChange: boolean;
   player: PlayerRow;
   board: Board;
   /** Levels that can be chosen to be counted against. */
@@ -37,7 +38,21 @@ type Props = {
 };
 
 /** Where one player's strokes go. */
-export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, strokes, narrowings, timeZone, now, panel, first }: Props) {
+export function SkillBoard({
+  slug,
+  mayChange,
+  player,
+  board,
+  levels,
+  asked,
+  halfLifeDays,
+  strokes,
+  narrowings,
+  timeZone,
+  now,
+  panel,
+  first,
+}: Props) {
   const { known, diagnosis, against } = board;
   const { balls } = known.evidence;
   const base = `/a/${slug}/players/${player.playerId}`;
@@ -51,6 +66,7 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
         <PlayerHead
           slug={slug}
           player={player}
+          mayChange={mayChange}
           beside={first ? `level ${sayLevel(player.level)} · no ball yet` : `compared with ${against} · ${counted(balls, 'ball')}`}
         >
           {!first && <PerSwitch asked={asked} />}
@@ -60,7 +76,7 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
             <p className={styles.say}>
               <b>{said.most}</b> {said.next} {said.best}
             </p>
-            {balls >= FEW_BALLS && (
+            {mayChange && balls >= FEW_BALLS && (
               <p className="no-print d-flex flex-wrap gap-2">
                 <Link href={`/a/${slug}/plan/game?for=${player.playerId}`} className="btn btn-primary">
                   Make a game of it
@@ -95,7 +111,7 @@ export function SkillBoard({ slug, player, board, levels, asked, halfLifeDays, s
               {asked.per === 'round' && (
                 <>
                   How often each shot comes up is {player.roundMix ? 'this player’s own' : 'what is usual at the level'}:{' '}
-                  <Link href={`${base}/round`}>the round mix</Link>.{' '}
+                  {mayChange ? <Link href={`${base}/round`}>the round mix</Link> : 'the round mix'}.{' '}
                 </>
               )}
               Levels come from a simulation with judged constants, not from measured players, and the model was tested on made-up players

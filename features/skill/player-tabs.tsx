@@ -13,11 +13,12 @@ const VIEWS = [
   ['Family', '/family'],
 ] as const;
 
-export function PlayerTabs({ base }: { base: string }) {
+/** @param mayChange whether a coach looks; what concerns the family is for coaches */
+export function PlayerTabs({ base, mayChange }: { base: string; mayChange: boolean }) {
   const path = usePathname();
   return (
     <nav aria-label="Of this player" className={`${styles.tabs} no-print`}>
-      {VIEWS.map(([name, view]) => (
+      {VIEWS.filter(([name]) => mayChange || name !== 'Family').map(([name, view]) => (
         <Link key={name} href={base + view} aria-current={path === base + view ? 'page' : undefined}>
           {name}
         </Link>

@@ -15,11 +15,13 @@ import type { BoardAsked } from './asked';
 import { Filters } from './filters';
 import type { Board } from '@/server/known/board';
 import { MakeChart } from './make-chart';
+import { ChooseGame } from './choose-game';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
 
 type Props = {
   slug: string;
+  mayChange: boolean;
   model: SkillModel;
   player: PlayerRow;
   board: Board;
@@ -35,7 +37,7 @@ type Props = {
 const percent = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Putting: how often putts drop, and whether it is the line or the pace. */
-export function PuttingPage({ slug, model, player, board, putts, runs, asked, narrowings, strokes }: Props) {
+export function PuttingPage({ slug, mayChange, model, player, board, putts, runs, asked, narrowings, strokes }: Props) {
   const { known, level, diagnosis } = board;
   const bins = makeBins(known.evidence);
   const balls = bins.reduce((sum, bin) => sum + bin.balls, 0);
@@ -51,11 +53,16 @@ export function PuttingPage({ slug, model, player, board, putts, runs, asked, na
   return (
     <div className="desk">
       <section>
-        <PlayerHead slug={slug} player={player} beside={`compared with level ${sayLevel(level)} · ${counted(balls, 'putt')}`} />
+        <PlayerHead
+          slug={slug}
+          player={player}
+          mayChange={mayChange}
+          beside={`compared with level ${sayLevel(level)} · ${counted(balls, 'putt')}`}
+        />
         {balls === 0 ? (
           <p className="empty">
-            No putt yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> with putts, or record the strokes after a chip: those putts
-            count too. Until then the curve is what’s usual at level {sayLevel(player.level)}.
+            No putt yet. <ChooseGame slug={slug} mayChange={mayChange} /> with putts, or record the strokes after a chip: those putts count
+            too. Until then the curve is what’s usual at level {sayLevel(player.level)}.
           </p>
         ) : (
           <p className={styles.say}>

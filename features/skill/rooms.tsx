@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { Suspense } from 'react';
 import { METRES_PER } from '@/core/units/length';
 import { longestM } from '@/core/golf/bands';
-import { requireCoach } from '@/server/actor';
+import { requireCoach, requireDesk } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
 import { squadTable } from '@/core/board/squad';
 import { sayDay } from '@/core/units/say-moment';
@@ -14,6 +14,7 @@ import { boardAsked, filterOf, isFiltered, readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { CellTrend } from './cell-trend';
+import { ChooseGame } from './choose-game';
 import { dayIn, startOfDayIn } from '@/core/units/day';
 import { IntoView } from './into-view';
 import { boardOf } from '@/server/known/board';
@@ -27,15 +28,15 @@ import { TimePage } from './time-page';
 type Of = { slug: string; playerId: string; params: Record<string, unknown> };
 
 async function playerAt({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
-  const desk = await requireCoach(slug);
+  const desk = await requireDesk(slug);
   const found = await desk.data.getPlayer(uuidOr404(playerId));
   if (!found) notFound();
-  return { ...desk, player: found.player };
+  return { ...desk, player: found.player, mayChange: desk.coach !== null };
 }
 
 /** Where one player's strokes go. */
 export async function BoardRoom({ slug, playerId, params }: Of) {
-  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { player, mayChange, ...desk } = await playerAt({ slug, playerId });
   const { data, academy, model } = desk;
   const asked = readAsked(params);
   const now = new Date();
@@ -55,6 +56,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
   return (
     <SkillBoard
       slug={slug}
+      mayChange={mayChange}
       levels={model.reference.levels}
       player={player}
       board={board}
@@ -65,9 +67,13 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
       timeZone={academy.timeZone}
       now={now}
       first={
-        board.known.evidence.balls === 0 && !isFiltered(asked) ? (
+        board.known.evidence.balls > 0 || isFiltered(asked) ? null : mayChange ? (
           <FirstLook slug={slug} gameId={randomUUID()} players={candidatesOf([{ player, balls: 0 }])} coach={measuresOf(academy)} />
-        ) : null
+        ) : (
+          <p className="empty">
+            No ball yet. <ChooseGame slug={slug} mayChange={mayChange} /> and play it with {player.name}.
+          </p>
+        )
       }
       panel={
         finding && (
@@ -99,7 +105,7 @@ export async function BoardRoom({ slug, playerId, params }: Of) {
 
 /** Putting: how often putts drop, and line against pace. */
 export async function PuttingRoom({ slug, playerId, params }: Of) {
-  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { player, mayChange, ...desk } = await playerAt({ slug, playerId });
   const { data, academy, model } = desk;
   const asked = readAsked(params);
   const now = new Date();
@@ -119,6 +125,7 @@ export async function PuttingRoom({ slug, playerId, params }: Of) {
   return (
     <PuttingPage
       slug={slug}
+      mayChange={mayChange}
       model={model}
       player={player}
       board={board}
@@ -135,7 +142,7 @@ const DAY_MS = 86_400_000;
 
 /** How it went, and whether a change is one: since a day, by itself since the middle of what is on record. */
 export async function TimeRoom({ slug, playerId, params }: Of) {
-  const { player, ...desk } = await playerAt({ slug, playerId });
+  const { player, mayChange, ...desk } = await playerAt({ slug, playerId });
   const { data, academy } = desk;
   const asked = readAsked(params);
   const span = await data.spanOfEvidence(player.playerId);
@@ -149,6 +156,7 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
   return (
     <TimePage
       slug={slug}
+      mayChange={mayChange}
       player={player}
       families={families}
       games={gamesOverTime(scores, since)}
@@ -161,12 +169,13 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
 
 /** Players by skills. */
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
-  const desk = await requireCoach(slug);
+  const desk = await requireDesk(slug);
   const asked = readAsked(params);
   const squad = await membersOf(desk, asked.per === 'shot');
   return (
     <SquadPage
       slug={slug}
+      mayChange={desk.coach !== null}
       squad={squadTable(
         desk.model.cells,
         squad.map(({ member }) => member),
@@ -181,7 +190,10 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
 
 /** How often each kind of shot comes up in a player's rounds. */
 export async function RoundMixRoom({ slug, playerId }: Pick<Of, 'slug' | 'playerId'>) {
-  const { player, model } = await playerAt({ slug, playerId });
+  const { data, model } = await requireCoach(slug);
+  const found = await data.getPlayer(uuidOr404(playerId));
+  if (!found) notFound();
+  const { player } = found;
   const levels = [...new Set([...model.reference.levels, player.level])].sort((a, b) => a - b);
   const mixAt = (level: number) => Object.fromEntries(model.mix(level));
   return (

@@ -7,15 +7,16 @@ import { percentOf } from '@/core/board/certainty';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
+import { ChooseGame } from './choose-game';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';
 import { SquadTable } from './squad-table';
 
-type Props = { slug: string; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked; strokes: StrokesAs };
+type Props = { slug: string; mayChange: boolean; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked; strokes: StrokesAs };
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
-export function SquadPage({ slug, squad, ids, levels, asked, strokes }: Props) {
+export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes }: Props) {
   const { kinds, members, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
@@ -36,7 +37,7 @@ export function SquadPage({ slug, squad, ids, levels, asked, strokes }: Props) {
       </div>
       {played.length === 0 ? (
         <p className="empty">
-          No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it with the squad.
+          No ball yet. <ChooseGame slug={slug} mayChange={mayChange} /> and play it with the squad.
         </p>
       ) : (
         <>

@@ -6,6 +6,7 @@ import { sayScore, scoreFigure } from '@/core/game/words/say-score';
 import { capital, counted, inWords, leftUnit } from '@/core/units/format';
 import { fromMetres } from '@/core/units/length';
 import type { PlayerRow } from '@/server/data';
+import { ChooseGame } from './choose-game';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
 import styles from './skill.module.scss';
@@ -15,6 +16,7 @@ import { TimeChart } from './time-chart';
 
 type Props = {
   slug: string;
+  mayChange: boolean;
   player: PlayerRow;
   families: FamilyOverTime[];
   games: GameOverTime[];
@@ -27,16 +29,16 @@ type Props = {
 const SHOWN = 8;
 
 /** How it went, and whether a change is one. */
-export function TimePage({ slug, player, families, games, since, timeZone, strokes }: Props) {
+export function TimePage({ slug, mayChange, player, families, games, since, timeZone, strokes }: Props) {
   const lengths = leftUnit(player.units);
   /** A score as its chart counts it: lengths in the player's unit. */
   const inUnit = (score: number, unit: GameOverTime['unit']) => (unit === 'length' ? fromMetres(score, lengths) : score);
   return (
     <div className="p-3 p-md-4">
-      <PlayerHead slug={slug} player={player} beside={`level ${sayLevel(player.level)}`} />
+      <PlayerHead slug={slug} player={player} mayChange={mayChange} beside={`level ${sayLevel(player.level)}`} />
       {families.length === 0 ? (
         <p className="empty">
-          No ball yet. <Link href={`/a/${slug}/games`}>Choose a game</Link> and play it: after a few sessions this shows how it goes.
+          No ball yet. <ChooseGame slug={slug} mayChange={mayChange} /> and play it: after a few sessions this shows how it goes.
         </p>
       ) : (
         <>
@@ -83,9 +85,7 @@ export function TimePage({ slug, player, families, games, since, timeZone, strok
             <div className={styles.grid}>
               {games.slice(0, SHOWN).map((game) => (
                 <section key={`${game.gameId}|${game.version}`} className={styles.card}>
-                  <h3>
-                    <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link>
-                  </h3>
+                  <h3>{mayChange ? <Link href={`/a/${slug}/games/${game.gameId}`}>{game.title}</Link> : game.title}</h3>
                   <p className={styles.verdict}>
                     <b>Best {sayScore(game.best, game.unit, player.units)}</b> in {counted(game.scores.length, 'session')}
                     {game.goal !== null && `; goal ${scoreFigure(game.goal, game.unit, player.units)}`}.{' '}

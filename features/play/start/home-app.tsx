@@ -90,11 +90,7 @@ function HomePage({ home, view, token }: PageProps) {
     <div className={`${styles.page} dusk`}>
       <header>
         {!player && (
-          <a
-            href={home.desk === false ? '/account' : `/a/${academy.slug}`}
-            aria-label={home.desk === false ? 'Your account' : 'To the desk'}
-            className={styles.desk}
-          >
+          <a href={`/a/${academy.slug}${home.desk === false ? '/players' : ''}`} aria-label="To the desk" className={styles.desk}>
             ‹
           </a>
         )}
