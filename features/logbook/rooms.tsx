@@ -9,7 +9,7 @@ import { uuidOr404 } from '@/server/params';
 import { LiveBoard } from '../play/live-board';
 import { resultLine } from '../session/result-line';
 import { GameFigures, TwoPlayers } from './figures';
-import { ChooseGame } from '../skill/choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { LogbookFilters } from './logbook-filters';
 import styles from './logbook.module.scss';
 import { LogbookTable } from './logbook-table';

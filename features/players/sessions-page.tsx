@@ -1,7 +1,7 @@
 import { sayLevel } from '@/core/golf/level';
 import type { FinishedLine, PlayerRow } from '@/server/data';
 import { SessionLines } from '../session/session-lines';
-import { ChooseGame } from '../skill/choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { PlayerHead } from '../skill/player-head';
 
 type Props = {

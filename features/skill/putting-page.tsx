@@ -1,7 +1,6 @@
 import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { isPutt } from '@/core/golf/shot-types';
 import { sayLevel } from '@/core/golf/level';
-import Link from 'next/link';
 import { sayBand } from '@/core/golf/bands';
 import { byBreak } from '@/core/board/by-break';
 import { referencePutting } from '@/core/golf/putting';
@@ -15,7 +14,7 @@ import type { BoardAsked } from './asked';
 import { Filters } from './filters';
 import type { Board } from '@/server/known/board';
 import { MakeChart } from './make-chart';
-import { ChooseGame } from './choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { PlayerHead } from './player-head';
 import styles from './skill.module.scss';
 

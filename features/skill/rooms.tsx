@@ -14,7 +14,7 @@ import { boardAsked, filterOf, isFiltered, readAsked } from './asked';
 import { SkillBoard } from './board';
 import { CellPanel } from './cell-panel';
 import { CellTrend } from './cell-trend';
-import { ChooseGame } from './choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { dayIn, startOfDayIn } from '@/core/units/day';
 import { IntoView } from './into-view';
 import { boardOf } from '@/server/known/board';

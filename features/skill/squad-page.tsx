@@ -7,7 +7,7 @@ import { percentOf } from '@/core/board/certainty';
 import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
-import { ChooseGame } from './choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';

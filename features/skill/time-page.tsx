@@ -6,7 +6,7 @@ import { sayScore, scoreFigure } from '@/core/game/words/say-score';
 import { capital, counted, inWords, leftUnit } from '@/core/units/format';
 import { fromMetres } from '@/core/units/length';
 import type { PlayerRow } from '@/server/data';
-import { ChooseGame } from './choose-game';
+import { ChooseGame } from '../form/choose-game';
 import { PlayerHead } from './player-head';
 import { SinceForm } from './since-form';
 import styles from './skill.module.scss';
