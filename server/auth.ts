@@ -1,4 +1,5 @@
 import 'server-only';
+import { passkey } from '@better-auth/passkey';
 import { betterAuth } from 'better-auth';
 import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
@@ -11,7 +12,7 @@ import { database } from './db';
 import { env } from './env';
 import { ownOrigins } from './front/front.mjs';
 import { sendMailLater } from './mail/post';
-import { publicUrl } from './public-url';
+import { passkeyHost, publicUrl } from './public-url';
 
 function makeAuth() {
   const logLevel = env().LOG_LEVEL;
@@ -33,6 +34,7 @@ function makeAuth() {
         member: tables.authMember,
         invitation: tables.authInvitation,
         twoFactor: tables.authTwoFactor,
+        passkey: tables.authPasskey,
       },
     }),
     emailAndPassword: {
@@ -48,11 +50,27 @@ function makeAuth() {
     verification: { storeIdentifier: 'hashed' },
     // Who tries too often is held up by server/sign-in.ts, which knows who sends.
     rateLimit: { enabled: false },
-    session: { expiresIn: 60 * 60 * 24 * 30 },
+    // What is dear takes the password again, however long ago somebody signed in.
+    session: { expiresIn: 60 * 60 * 24 * 30, freshAge: 0 },
     // From which address somebody signs in is kept nowhere.
     advanced: { ipAddress: { disableIpTracking: true } },
     databaseHooks: { user: { create: { before: async (user) => ({ data: { ...user, name: ownName(user.name) } }) } } },
-    plugins: [organization(), twoFactor({ issuer: 'Inch Game' }), nextCookies()],
+    plugins: [organization(), twoFactor({ issuer: 'Inch Game' }), passkeys(), nextCookies()],
+  });
+}
+
+/** Passkeys stand for a password and a code: the device has to ask who it is, which the library leaves open. */
+function passkeys() {
+  const own = (verified: boolean | undefined) => {
+    if (!verified) throw new APIError('UNAUTHORIZED', { message: 'The device did not ask who it is.' });
+  };
+  return passkey({
+    rpID: passkeyHost() ?? new URL(publicUrl()).hostname,
+    rpName: 'Inch Game',
+    origin: ownOrigins(publicUrl()),
+    authenticatorSelection: { residentKey: 'required', userVerification: 'required' },
+    registration: { afterVerification: async ({ verification }) => own(verification.registrationInfo?.userVerified) },
+    authentication: { afterVerification: async ({ verification }) => own(verification.authenticationInfo.userVerified) },
   });
 }
 

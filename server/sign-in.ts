@@ -4,8 +4,11 @@ import {
   changeEmailSchema,
   codeSchema,
   forgotSchema,
+  newPasskeySchema,
+  ownPasskeySchema,
   ownNameSchema,
   ownPasswordSchema,
+  passkeySchema,
   passwordSchema,
   resetSchema,
   signUpSchema,
@@ -41,6 +44,11 @@ const OPEN: Readonly<Record<string, (request: Request) => Promise<Response>>> = 
   'POST /api/auth/two-factor/disable': (request) => withPassword(request, 'codes off'),
   'POST /api/auth/two-factor/generate-backup-codes': (request) => withPassword(request),
   'POST /api/auth/two-factor/verify': secondStep,
+  'POST /api/auth/passkey/new': newPasskey,
+  'POST /api/auth/passkey/add': addPasskey,
+  'POST /api/auth/passkey/remove': removePasskey,
+  'POST /api/auth/passkey/ask': askForPasskey,
+  'POST /api/auth/passkey/sign-in': signInWithPasskey,
 };
 
 /** The sign-in service, as a route calls it. */
@@ -149,19 +157,26 @@ async function ownName(request: Request): Promise<Response> {
 async function newEmail(request: Request): Promise<Response> {
   const read = changeEmailSchema.safeParse(await bodyOf(request));
   if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
-  const user = await userOf(request);
-  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
-  const left = await ofUser.left(user.id);
-  if (left > 0) return wait(left);
-  if (!(await isPassword(user.id, read.data.password))) {
-    await ofUser.wrong(user.id, read.data.password);
-    return refuse(400, 'INVALID_PASSWORD', NOT_THE_PASSWORD);
-  }
-  await ofUser.right(user.id);
+  const user = await userKnowing(request, read.data.password);
+  if (user instanceof Response) return user;
   const email = read.data.email.toLowerCase();
   if (!(await mailsTo(user.email, 1)) || !(await mailsTo(email, 1))) return TOO_MANY_MAILS();
   if (await (await auth().$context).internalAdapter.findUserByEmail(email)) return Response.json({ sent: true });
   return sent(sendConfirmation(user, email));
+}
+
+/** The signed-in user, if this is their password; else what they are told: wrong ones hold up. */
+async function userKnowing(request: Request, typed: string): Promise<User | Response> {
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  const left = await ofUser.left(user.id);
+  if (left > 0) return wait(left);
+  if (!(await isPassword(user.id, typed))) {
+    await ofUser.wrong(user.id, typed);
+    return refuse(400, 'INVALID_PASSWORD', NOT_THE_PASSWORD);
+  }
+  await ofUser.right(user.id);
+  return user;
 }
 
 /** Whether this is the password of an account. */
@@ -195,11 +210,12 @@ async function knowing(request: Request, password: string, asked: object, then: 
   return refuse(400, 'INVALID_PASSWORD', NOT_THE_PASSWORD);
 }
 
-/** The same request with another body, and maybe to another address of the library. */
-function handle({ url, headers }: Request, pathname: string, body: object): Promise<Response> {
+/** The same request with another body, and maybe to another address of the library; null: it only asks. */
+function handle({ url, headers }: Request, pathname: string, body: object | null): Promise<Response> {
   const own = new Headers(headers);
   own.delete('content-length');
-  return auth().handler(new Request(new URL(pathname, url), { method: 'POST', headers: own, body: JSON.stringify(body) }));
+  const sent = body ? { method: 'POST', body: JSON.stringify(body) } : {};
+  return auth().handler(new Request(new URL(pathname, url), { headers: own, ...sent }));
 }
 
 /** Codes at sign-in on, off, or new ones for when the app is lost. */
@@ -242,6 +258,69 @@ async function secondStep(request: Request): Promise<Response> {
     'WRONG_CODE',
     recovery ? 'That’s not one of your recovery codes, or it was used before.' : 'That code isn’t right, or has run out.',
   );
+}
+
+/** What the library asks a device, which has to ask in turn who it is. */
+async function askDevice(request: Request, path: string): Promise<Response> {
+  const answer = await handle(request, `/api/auth/passkey/${path}`, null);
+  if (!answer.ok) return answer;
+  const headers = new Headers(answer.headers);
+  headers.delete('content-length');
+  const options = (await answer.json()) as Record<string, unknown>;
+  return Response.json('user' in options ? options : { ...options, userVerification: 'required', allowCredentials: [] }, { headers });
+}
+
+/** Asks the device of the signed-in user for a new passkey. */
+async function newPasskey(request: Request): Promise<Response> {
+  const read = ownPasswordSchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const user = await userKnowing(request, read.data.password);
+  return user instanceof Response ? user : askDevice(request, 'generate-register-options');
+}
+
+const NOT_THIS_PASSKEY = 'This passkey isn’t known here. It may have been removed from the account. Sign in with your password.';
+
+/** Takes the passkey that the device made. */
+async function addPasskey(request: Request): Promise<Response> {
+  const read = newPasskeySchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  const answer = await handle(request, '/api/auth/passkey/verify-registration', read.data);
+  if (!answer.ok) return refuse(400, 'NOT_ADDED', 'The passkey wasn’t added. Try again.');
+  tell(user, 'passkey added');
+  return Response.json({ added: true });
+}
+
+/** Takes one away: from now on nobody signs in with it. */
+async function removePasskey(request: Request): Promise<Response> {
+  const read = ownPasskeySchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', read.error.issues[0]!.message);
+  const user = await userOf(request);
+  if (!user) return refuse(401, 'SIGNED_OUT', SIGNED_OUT);
+  const answer = await handle(request, '/api/auth/passkey/delete-passkey', read.data);
+  if (!answer.ok) return answer.status >= 500 ? answer : refuse(404, 'NOT_FOUND', 'It was removed already.');
+  tell(user, 'passkey removed');
+  return Response.json({ removed: true });
+}
+
+/** Asks a device for whichever passkey it has. */
+async function askForPasskey(request: Request): Promise<Response> {
+  const left = await ofSender.left(senderOf(request.headers));
+  return left > 0 ? wait(left) : askDevice(request, 'generate-authenticate-options');
+}
+
+/** Signs in with what the device answers: it stands for the password and the code. */
+async function signInWithPasskey(request: Request): Promise<Response> {
+  const read = passkeySchema.safeParse(await bodyOf(request));
+  if (!read.success) return refuse(400, 'NOT_READ', NOT_THIS_PASSKEY);
+  const sender = senderOf(request.headers);
+  const left = await ofSender.left(sender);
+  if (left > 0) return wait(left);
+  const answer = await handle(request, '/api/auth/passkey/verify-authentication', read.data);
+  if (answer.ok || answer.status >= 500) return answer;
+  await ofSender.wrong(sender, `passkey ${read.data.response.id}`);
+  return refuse(401, 'WRONG_PASSKEY', NOT_THIS_PASSKEY);
 }
 
 /** E-mails that one sender has sent, and that go to one address, in an hour. */

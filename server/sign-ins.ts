@@ -20,6 +20,19 @@ export async function listSignIns(): Promise<SignIn[]> {
     .toSorted((a, b) => Number(b.here) - Number(a.here) || b.lastAt.getTime() - a.lastAt.getTime());
 }
 
+/** A device that signs in with a passkey. */
+export type Passkey = { id: string; name: string; since: Date | null };
+
+/** The passkeys of the account, newest first; nothing for whoever is not signed in. */
+export async function listPasskeys(): Promise<Passkey[]> {
+  const from = await headers();
+  if (!(await auth().api.getSession({ headers: from }))) return [];
+  const all = await auth().api.listPasskeys({ headers: from });
+  return all
+    .map(({ id, name, createdAt }) => ({ id, name: name ?? 'Passkey', since: createdAt ? new Date(createdAt) : null }))
+    .toSorted((a, b) => (b.since?.getTime() ?? 0) - (a.since?.getTime() ?? 0));
+}
+
 /** Ends a sign-in of the account at once; without an id all but this one. False for whoever is signed out. */
 export async function endSignIns(id: string | null): Promise<boolean> {
   const from = await headers();

@@ -45,6 +45,15 @@ export const resetSchema = z.strictObject({ newPassword });
 /** What is asked before something dear is changed: the password that holds. */
 export const ownPasswordSchema = z.strictObject({ password: z.string().min(1, 'Enter your password.').max(PASSWORD_MOST) });
 
+/** What a device answers when it is asked for a passkey, as the browser has it; the sign-in library reads all of it. */
+const deviceAnswer = z.looseObject({ id: z.string().min(1).max(1400) });
+/** A new passkey. */
+export const newPasskeySchema = z.strictObject({ response: deviceAnswer, name: filledLine(60, 'Name this device.') });
+/** A sign-in with a passkey. */
+export const passkeySchema = z.strictObject({ response: deviceAnswer });
+/** One of the passkeys of an account. */
+export const ownPasskeySchema = z.strictObject({ id: z.string().min(1).max(100) });
+
 /** The second step at sign-in: six digits of an app, or one of the recovery codes. */
 export const codeSchema = z.strictObject({
   code: z

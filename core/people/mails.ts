@@ -60,13 +60,18 @@ export function guardianMail(email: string, { academy, by, player }: { academy: 
   ]);
 }
 
+/** What somebody is told of their account, in case it was not they who changed it. */
+export type AccountChange = 'password' | 'address' | 'codes on' | 'codes off' | 'passkey added' | 'passkey removed';
+
 /** Tells somebody that the way in to their account was changed, so that they hear of it if it was not them. */
-export function changedMail({ email, name }: To, what: 'password' | 'address' | 'codes on' | 'codes off', link: string): Mail {
+export function changedMail({ email, name }: To, what: AccountChange, link: string): Mail {
   const said = {
     password: 'Your password was changed.',
     address: 'The e-mail address of your account was changed.',
     'codes on': 'Two-step sign-in was turned on for your account.',
     'codes off': 'Two-step sign-in was turned off for your account.',
+    'passkey added': 'A passkey was added to your account.',
+    'passkey removed': 'A passkey was removed from your account.',
   }[what];
   return mail(email, said.slice(0, -1), [
     `Hello ${name},`,

@@ -35,6 +35,27 @@ export const authTwoFactor = pgTable(
   (t) => [index('auth_two_factor_user').on(t.userId)],
 );
 
+/** A key that a device keeps for an account, and with which it signs in; the library keeps the public half. */
+export const authPasskey = pgTable(
+  'auth_passkey',
+  {
+    id: text().primaryKey(),
+    name: text(),
+    publicKey: text().notNull(),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    credentialID: text('credential_id').notNull().unique(),
+    counter: integer().notNull(),
+    deviceType: text().notNull(),
+    backedUp: boolean().notNull(),
+    transports: text(),
+    createdAt: at(),
+    aaguid: text(),
+  },
+  (t) => [index('auth_passkey_user').on(t.userId)],
+);
+
 export const authSession = pgTable('auth_session', {
   id: text().primaryKey(),
   expiresAt: at().notNull(),

@@ -30,7 +30,7 @@ beforeEach(() => jest.mocked(goTo).mockClear());
 
 test('signing in leads to where one wanted to go', async () => {
   const asked = answer(200);
-  render(<SignInForm next="/play#1" />);
+  render(<SignInForm passkeyHost={null} next="/play#1" />);
   await fill({ 'E-mail': 'a@b.example', Password: 'secret' }, 'Sign in');
   expect(asked()).toMatchObject({ url: '/api/auth/sign-in/email', sent: { email: 'a@b.example', password: 'secret' } });
   expect(goTo).toHaveBeenCalledWith('/play#1');
@@ -43,7 +43,7 @@ test.each([
   [500, {}, 'Something went wrong on our side.'],
 ])('an answer of %d is said in words, and what was typed stays', async (status, body, said) => {
   answer(status, body);
-  render(<SignInForm next="/" />);
+  render(<SignInForm passkeyHost={null} next="/" />);
   await fill({ 'E-mail': 'a@b.example', Password: 'secret' }, 'Sign in');
   expect(screen.getByRole('alert')).toHaveTextContent(said);
   expect(screen.getByLabelText('E-mail')).toHaveValue('a@b.example');
@@ -54,7 +54,7 @@ test('a server that does not answer is said too', async () => {
   global.fetch = jest.fn(async () => {
     throw new TypeError('gone');
   }) as unknown as typeof global.fetch;
-  render(<SignInForm next="/" />);
+  render(<SignInForm passkeyHost={null} next="/" />);
   await fill({ 'E-mail': 'a@b.example', Password: 'secret' }, 'Sign in');
   expect(screen.getByRole('alert')).toHaveTextContent('The server didn’t answer.');
 });

@@ -11,6 +11,7 @@ type AuthPath =
   | 'reset-password'
   | 'confirm-email'
   | 'send-confirmation'
+  | `passkey/${'new' | 'add' | 'ask' | 'sign-in' | 'remove'}`
   | `two-factor/${'enable' | 'disable' | 'generate-backup-codes' | 'verify'}`;
 
 /**

@@ -1,9 +1,11 @@
+import { headers } from 'next/headers';
 import Link from 'next/link';
 import { notFound, redirect } from 'next/navigation';
 import { sayDay, sayMoment } from '@/core/units/say-moment';
 import { childrenSeen, homeAddress, signedIn, workplaces } from '@/server/actor';
 import { readOutbox } from '@/server/mail/outbox';
-import { listSignIns } from '@/server/sign-ins';
+import { passkeyHost } from '@/server/public-url';
+import { listPasskeys, listSignIns } from '@/server/sign-ins';
 import { AcademyForm } from './academy-form';
 import { AccountPage } from './account-page';
 import styles from './account-page.module.scss';
@@ -12,6 +14,7 @@ import { EmailState } from './email-state';
 import { ForgotForm } from './forgot-form';
 import { ownAddress } from './own-address';
 import { OwnName } from './own-name';
+import { Passkeys } from './passkeys';
 import { PasswordForm } from './password-form';
 import { ResetForm } from './reset-form';
 import { sayDevice } from './say-device';
@@ -34,7 +37,7 @@ export async function SignInRoom({ next }: { next: string | string[] | undefined
   if (await signedIn()) redirect(address);
   return (
     <AccountPage title="Sign in">
-      <SignInForm next={address} />
+      <SignInForm next={address} passkeyHost={passkeyHost()} />
     </AccountPage>
   );
 }
@@ -89,7 +92,12 @@ export function ConfirmRoom() {
 export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
   const user = await signedIn();
   if (!user) redirect('/sign-in?next=/account');
-  const [signIns, academies, children] = await Promise.all([listSignIns(), workplaces(user.id), childrenSeen(user.id)]);
+  const [signIns, passkeys, academies, children] = await Promise.all([
+    listSignIns(),
+    listPasskeys(),
+    workplaces(user.id),
+    childrenSeen(user.id),
+  ]);
   const now = new Date();
   return (
     <AccountPage title="Your account" wide>
@@ -103,6 +111,11 @@ export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
         <EmailState email={user.email} confirmed={user.emailVerified} />
         <PasswordForm />
         <Workplaces workplaces={academies} />
+        <Passkeys
+          host={passkeyHost()}
+          device={sayDevice((await headers()).get('user-agent') ?? '')}
+          passkeys={passkeys.map(({ id, name, since }) => ({ id, name, said: since ? `added ${sayDay(since, 'UTC', now)}` : '' }))}
+        />
         <SecondStep on={user.twoFactorEnabled === true} />
         <SignIns
           signIns={signIns.map(({ id, since, lastAt, userAgent, here }) => ({

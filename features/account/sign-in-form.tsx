@@ -14,10 +14,11 @@ import { authCall } from './auth-call';
 import { Submit } from '../form/submit';
 import { CodeForm } from './code-form';
 import { withInvitation } from './own-address';
+import { SignInWithPasskey } from './passkey-sign-in';
 import { PasswordField } from './password-field';
 
-/** @param next where to go afterwards: an address of this program */
-export function SignInForm({ next }: { next: string }) {
+/** @param next where to go afterwards: an address of this program; @param passkeyHost for which host devices keep passkeys; null: for none */
+export function SignInForm({ next, passkeyHost }: { next: string; passkeyHost: string | null }) {
   const form = useForm({ resolver: zodResolver(signInSchema), defaultValues: { email: '', password: '' } });
   const { register, formState } = form;
   const { errors, isSubmitting } = formState;
@@ -36,6 +37,7 @@ export function SignInForm({ next }: { next: string }) {
       <Submit size="lg" busy={isSubmitting}>
         Sign in
       </Submit>
+      <SignInWithPasskey host={passkeyHost} onDone={() => goTo(next)} />
       <p className="m-0">
         <Link href="/forgot">Forgot your password?</Link>
       </p>

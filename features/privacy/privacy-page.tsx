@@ -17,7 +17,7 @@ const KEPT: readonly (readonly [whom: string, lines: readonly string[]])[] = [
   [
     'Coaches and assistants',
     [
-      'A name, an e-mail address, and a scrambled password that nobody can read.',
+      'A name, an e-mail address, and a scrambled password that nobody can read. Of a passkey, which device made it and when; its secret never leaves that device.',
       'Where they’re signed in: browser, system and time, but no internet address. After 30 days without use they’re signed out.',
     ],
   ],
