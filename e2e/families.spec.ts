@@ -135,8 +135,13 @@ test('everything about a player is what the database has of them; an erasure is 
   await home.getByRole('button', { name: 'Send the request' }).click();
   await expect(home.getByText(/^You asked Academy Betony on/)).toBeVisible();
 
+  // The owner hears of it by e-mail, and every coach on the first page.
   await signIn(page, own.email, own.password);
-  await page.goto(`/a/${slug}/players`);
+  const answer = new URL(await linkTo(page, own.email, 'Somebody asked to erase Betony Player'));
+  for (const path of [`/a/${slug}/players`, `/a/${slug}`]) {
+    await page.goto(path);
+    await expect(page.getByText('to erase Betony Player').getByRole('link', { name: 'answer' })).toHaveAttribute('href', answer.pathname);
+  }
   await page.getByText('to erase Betony Player').getByRole('link', { name: 'answer' }).click();
   await expect(page.getByRole('heading', { name: 'Betony Guardian asks to erase Betony Player' })).toBeVisible();
   await expect(page.getByText('“We are moving away.”')).toBeVisible();

@@ -1,4 +1,4 @@
-import { changedMail, confirmMail, resetMail } from './mails';
+import { changedMail, confirmMail, erasureMail, resetMail } from './mails';
 
 const to = { email: 'ana@club.example', name: 'Ana' };
 const link = 'https://golf.example/confirm#abc';
@@ -17,5 +17,20 @@ test('a changed way in is told, with what to do about it', () => {
     to: 'ana@club.example',
     subject: 'Your password was changed',
     text: 'Hello Ana,\n\nYour password was changed.\n\nIf that wasn’t you, choose a new password now, and end the sign-ins you don’t know: https://golf.example/account\n',
+  });
+});
+
+test('the owner is told that somebody asked to erase a player, and where to answer', () => {
+  expect(erasureMail(to, { player: 'Zélie', academy: 'Lantern Hollow' }, 'https://golf.example/a/x/players/1/family')).toEqual({
+    to: 'ana@club.example',
+    subject: 'Somebody asked to erase Zélie',
+    text: `Hello Ana,
+
+The player or a guardian asked for everything about Zélie at Lantern Hollow to be erased. Nothing is erased until a coach does it.
+
+Read what they wrote, and answer, here:
+
+https://golf.example/a/x/players/1/family
+`,
   });
 });

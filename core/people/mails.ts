@@ -60,6 +60,16 @@ export function guardianMail(email: string, { academy, by, player }: { academy: 
   ]);
 }
 
+/** Tells the owner that somebody asked to have a player erased. @param link where it is answered */
+export function erasureMail({ email, name }: To, { player, academy }: { player: string; academy: string }, link: string): Mail {
+  return mail(email, `Somebody asked to erase ${player}`, [
+    `Hello ${name},`,
+    `The player or a guardian asked for everything about ${player} at ${academy} to be erased. Nothing is erased until a coach does it.`,
+    'Read what they wrote, and answer, here:',
+    link,
+  ]);
+}
+
 /** What somebody is told of their account, in case it was not they who changed it. */
 export type AccountChange = 'password' | 'address' | 'codes on' | 'codes off' | 'passkey added' | 'passkey removed';
 

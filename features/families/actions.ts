@@ -6,6 +6,7 @@ import { bornYearSchema, consentSchema, erasureWordsSchema, guardianSchema } fro
 import { guardianMail } from '@/core/people/mails';
 import { lines } from '@/core/stored';
 import { dayIn } from '@/core/units/day';
+import { tellErasureAsked } from '@/server/mail/erasure';
 import { invite } from '@/server/mail/invite';
 import { makeQuota } from '@/server/quota';
 import { atDesk, atHome, DONE, id } from '../form/at-desk';
@@ -76,9 +77,11 @@ export const takeConsentBackAction = atHome([], async ({ data }, playerId) => {
   return DONE;
 });
 
-export const askErasureAction = atHome([erasureWordsSchema], async ({ data }, playerId, { words }) =>
-  (await data.askErasure(playerId, words)) ? DONE : refused(NOT_HERE),
-);
+export const askErasureAction = atHome([erasureWordsSchema], async ({ data, actor }, playerId, { words }) => {
+  if (!(await data.askErasure(playerId, words))) return refused(NOT_HERE);
+  await tellErasureAsked(actor.academyId, playerId);
+  return DONE;
+});
 
 export const cancelErasureAction = atHome([], async ({ data }, playerId) => {
   await data.cancelErasure(playerId);

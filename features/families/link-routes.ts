@@ -2,6 +2,7 @@ import 'server-only';
 import { sentErasureSchema, type Erasure } from '@/core/exchange/erasure';
 import { sayIssue } from '@/core/stored';
 import { dataOf } from '@/server/data';
+import { tellErasureAsked } from '@/server/mail/erasure';
 import { atLink, refuse } from '../play/server/routes';
 import { answerEverything } from './everything';
 
@@ -28,7 +29,7 @@ export const answerAskErasure = (request: Request) =>
     const sent = sentErasureSchema.safeParse(await request.json().catch(() => undefined));
     if (!sent.success) return refuse(400, sayIssue(sent.error));
     const data = dataOf(actor);
-    if (sent.data.asks) await data.askErasure(actor.playerId, sent.data.words);
-    else await data.cancelErasure(actor.playerId);
+    if (!sent.data.asks) await data.cancelErasure(actor.playerId);
+    else if (await data.askErasure(actor.playerId, sent.data.words)) await tellErasureAsked(actor.academyId, actor.playerId);
     return answerErasure(request);
   });

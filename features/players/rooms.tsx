@@ -8,6 +8,7 @@ import { briefsOf } from '@/server/known/briefs';
 import { uuidOr404 } from '@/server/params';
 import { deadOnPhones } from '@/server/public-url';
 import { sayDay } from '@/core/units/say-moment';
+import { ErasuresAsked } from './erasures-asked';
 import { RefreshWhile } from '../form/refresh-while';
 import { CoachNotes } from './coach-notes';
 import { Leave } from './leave';
@@ -17,7 +18,6 @@ import { PlayerForm } from './player-form';
 import { PlayerList } from './player-list';
 import { playerRows } from './player-rows';
 import { PlayersTable } from './players-table';
-import styles from './players.module.scss';
 import { SessionsPage } from './sessions-page';
 
 export async function PlayersRoom({ slug }: { slug: string }) {
@@ -63,12 +63,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
           )}
         </div>
       </div>
-      {asked.map(({ playerId, name, askedAt }) => (
-        <p key={playerId} className={styles.asked}>
-          Somebody asked {sayDay(askedAt, academy.timeZone, now)} to erase {name}:{' '}
-          <Link href={`/a/${slug}/players/${playerId}/family`}>answer</Link>
-        </p>
-      ))}
+      <ErasuresAsked slug={slug} asked={asked} timeZone={academy.timeZone} now={now} />
       {players.length === 0 ? (
         <p className="empty">
           {coach ? (

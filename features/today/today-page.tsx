@@ -1,7 +1,7 @@
 import { measuresOf } from '@/core/game/sizes';
 import { counted } from '@/core/units/format';
 import Link from 'next/link';
-import type { CSSProperties } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import { ballsOf } from '@/core/game/phases';
 import { sayGoal } from '@/core/game/words/goal-words';
 import type { Academy, Answer, FinishedLine, HourRow, SessionLine } from '@/server/data';
@@ -37,6 +37,8 @@ type Props = {
   today: string;
   /** Whether what is not known of some players is being worked out. */
   pending: boolean;
+  /** Whom somebody asked to have erased. */
+  asked: ReactNode;
 };
 
 /** So many weeks back somebody's habit is looked for, and so often they were here on this weekday to be expected. */
@@ -58,6 +60,7 @@ export function TodayPage({
   hours,
   today,
   pending,
+  asked,
 }: Props) {
   const { slug, timeZone, strokesAs: strokes } = academy;
   const base = `/a/${slug}`;
@@ -87,6 +90,7 @@ export function TodayPage({
             )}
           </span>
         </h1>
+        {asked}
         {hours.length > 0 && (
           <>
             <h2 className="mt-2 mb-1">Planned</h2>

@@ -38,6 +38,7 @@ const nothing: Props = {
   hours: [],
   today: '2026-05-01',
   pending: false,
+  asked: null,
 };
 const fresh = (id: string, name: string): Player => ({
   id,
