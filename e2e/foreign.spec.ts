@@ -1,15 +1,16 @@
 import type { APIRequestContext, APIResponse } from '@playwright/test';
-import { makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
+import { addCoach, makeOwnAcademy, signInTo, stored, type OwnAcademy } from './own-academy';
 import {
   ACCOUNT_ACTIONS,
   ACTIONS,
+  actionsBy,
   actionsOfTheBuild,
   answeringFiles,
   FAMILY_PAGES,
   OPEN_PAGES,
+  OWNER_PAGES,
   PAGES,
   ROUTES,
-  SHARED_ACTIONS,
   SHARED_PAGES,
   written,
 } from './ways-in';
@@ -32,6 +33,8 @@ test('every page, route and action is in the table', () => {
     answeringFiles().sort(),
   );
   expect([...Object.keys(ACTIONS), ...Object.keys(ACCOUNT_ACTIONS)].sort()).toEqual([...actionsOfTheBuild().keys()].sort());
+  // Of every action at the desk or at home its file says whom it is for.
+  expect([...actionsBy().keys()].sort()).toEqual(Object.keys(ACTIONS).sort());
 });
 
 /** Sends one action from a page of an academy. */
@@ -115,6 +118,33 @@ test('a coach of another academy gets nothing and changes nothing', async ({ pla
   await request.dispose();
 });
 
+test('the owner opens every page of the desk, a coach all but the owner’s, and none of the owner’s actions', async ({ playwright }) => {
+  const own = await makeOwnAcademy('Quercus');
+  const coachEmail = await addCoach(own);
+  for (const [role, email] of Object.entries({ owner: own.email, coach: coachEmail })) {
+    const request = await playwright.request.newContext({ baseURL: origin });
+    await signInTo(request, { ...own, email });
+    const shut: string[] = [];
+    for (const [file, path] of Object.entries(PAGES))
+      if ((await answered(await request.get(path(own), { maxRedirects: 0 }))).status !== 200) shut.push(file);
+    expect([role, shut]).toEqual([role, role === 'owner' ? [] : OWNER_PAGES]);
+    // A guardian's pages are for whoever was asked to look after that player, whatever else they are.
+    for (const path of Object.values(FAMILY_PAGES)) expect((await answered(await request.get(path(own)))).status).toBe(404);
+    if (role === 'coach') {
+      const before = await stored(own.academyId);
+      const owners = [...actionsBy()].filter(([, by]) => by === 'owner').map(([name]) => name);
+      expect(owners.length).toBeGreaterThan(5);
+      for (const name of owners) {
+        const { status } = await answered(await act(request, own.slug, name, ACTIONS[name]!(own)));
+        expect([name, status]).toEqual([name, 404]);
+      }
+      expect((await request.get(`/api/v1/archive?academy=${own.slug}`)).status()).toBe(403);
+      expect(await stored(own.academyId)).toEqual(before);
+    }
+    await request.dispose();
+  }
+});
+
 test('an assistant reads about the players of their groups, and gets nothing else of the desk', async ({ playwright }) => {
   const request = await playwright.request.newContext({ baseURL: origin });
   await signInTo(request, { ...victim, email: victim.helperEmail });
@@ -136,7 +166,7 @@ test('an assistant reads about the players of their groups, and gets nothing els
   }
   for (const [name, args] of Object.entries(ACTIONS)) {
     const { status, text } = await answered(await act(request, victim.slug, name, args(victim)));
-    if (SHARED_ACTIONS.includes(name)) {
+    if (actionsBy().get(name) === 'assistant') {
       if (status !== 200) wrong.push(`${name} ${status}`);
       // Where the framework hands an action on to another page of its own, being sent away comes out as an answer with nothing in it.
     } else if ((![303, 404].includes(status) && text !== '{}') || /Zephyrine (Player|Mate|note)/.test(text))

@@ -196,6 +196,19 @@ export async function makeOwnAcademy(name: string, databaseUrl = process.env.E2E
   }
 }
 
+/** Adds a coach who is not the owner; gives the address of their account. */
+export async function addCoach({ academyId, email }: OwnAcademy): Promise<string> {
+  const { db, pool } = openDb(process.env.E2E_DATABASE_URL!);
+  try {
+    const coachEmail = `coach-${email}`;
+    const id = await addAccount(db, { name: 'Another Coach', email: coachEmail, password: PASSWORD });
+    await db.insert(authMember).values({ id, organizationId: academyId, userId: id, role: 'coach' });
+    return coachEmail;
+  } finally {
+    await pool.end();
+  }
+}
+
 /** Signs in as the coach of an academy, for requests without a page. */
 export async function signInTo(request: APIRequestContext, { email }: OwnAcademy): Promise<void> {
   const answer = await request.post('/api/auth/sign-in/email', {

@@ -93,8 +93,33 @@ export const SHARED_PAGES: readonly string[] = [
   'a/[academy]/sessions/[session]/page.tsx',
   'a/[academy]/sessions/[session]/board/page.tsx',
 ];
-/** What an assistant writes there. */
-export const SHARED_ACTIONS: readonly string[] = ['saveDreadsAction', 'saveNoteAction'];
+/** Pages and files of the desk that are its owner's alone. */
+export const OWNER_PAGES: readonly string[] = [
+  'a/[academy]/settings/activity/page.tsx',
+  'a/[academy]/settings/activity/file/route.ts',
+  'a/[academy]/settings/storage/page.tsx',
+];
+
+/** Whom an action is for, as it is made (`features/form/at-desk.ts`). */
+const MADE_FOR = {
+  ...{ atOwnersDesk: 'owner', askedAtOwnersDesk: 'owner', atDesk: 'coach', askedAtDesk: 'coach' },
+  ...{ atSharedDesk: 'assistant', atHome: 'guardian' },
+} as const;
+type MadeFor = (typeof MADE_FOR)[keyof typeof MADE_FOR];
+
+/** Whom every action of the program is for, by its name, as the sources say it. */
+export function actionsBy(): ReadonlyMap<string, MadeFor> {
+  const features = join(process.cwd(), 'features');
+  const files = readdirSync(features, { recursive: true, encoding: 'utf8' }).filter((file) => /actions?\.ts$/.test(file));
+  const made = new RegExp(`export const (\\w+) = (${Object.keys(MADE_FOR).join('|')})\\(`, 'g');
+  return new Map(
+    files.flatMap((file) =>
+      [...readFileSync(join(features, file), 'utf8').matchAll(made)].map(
+        ([, name, by]) => [name!, MADE_FOR[by as keyof typeof MADE_FOR]] as const,
+      ),
+    ),
+  );
+}
 
 /** Pages and files of a player's guardian, and of nobody else. */
 export const FAMILY_PAGES: Readonly<Record<string, (of: OwnAcademy) => string>> = {

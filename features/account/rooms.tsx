@@ -110,7 +110,6 @@ export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
         <OwnName name={user.name} />
         <EmailState email={user.email} confirmed={user.emailVerified} />
         <PasswordForm />
-        <Workplaces workplaces={academies} />
         <Passkeys
           host={passkeyHost()}
           device={sayDevice((await headers()).get('user-agent') ?? '')}
@@ -123,6 +122,7 @@ export async function AccountRoom({ signOut }: { signOut: React.ReactNode }) {
             said: `signed in ${sayDay(since, 'UTC', now)}, last seen ${sayDay(lastAt, 'UTC', now)}`,
           }))}
         />
+        <Workplaces workplaces={academies} />
       </div>
     </AccountPage>
   );
