@@ -1,4 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
+import { DEMO_ASSISTANT } from '../core/demo/people';
 import { score, startPlay, settled } from './steps';
 import { openTestBed, signedIn, type TestBed } from './test-bed';
 import { expect, test } from './test';
@@ -47,8 +48,20 @@ const ballsOf = (sessionId: string) =>
   bed.ask<Row>('select turn_no, server_seq from shot where session_id = $1 order by server_seq', sessionId);
 const inOrder = (balls: number) => Array.from({ length: balls }, (_, n) => n);
 
-test('the database is away for 10 s while three browsers record', async () => {
-  const players = await Promise.all(['Bashir', 'Inga', 'Kofi'].map((name) => begin(name)));
+/** The same by an assistant, with a player of their group, from where play begins. */
+async function beginAsAssistant(player: string): ReturnType<typeof begin> {
+  const context = await signedIn(coach.browser()!, bed.urls[0], DEMO_ASSISTANT);
+  const page = await context.newPage();
+  await page.goto('/play');
+  await page.getByRole('button', { name: /^Half Moon/ }).click();
+  await page.getByRole('button', { name: player }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready' }).click();
+  return { context, page, sessionId: new URL(page.url()).hash.slice(1) };
+}
+
+test('the database is away for 10 s while three browsers record, one of them an assistant’s', async () => {
+  const players = await Promise.all([beginAsAssistant('Bashir'), begin('Inga'), begin('Kofi')]);
   const before = await Promise.all(players.map(({ page }) => record(page, 0, 4)));
   for (const { page } of players) await expect(page.getByText('all sent')).toBeVisible();
   await bed.does('stop database');

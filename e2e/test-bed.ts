@@ -40,15 +40,17 @@ export async function openTestBed() {
   };
 }
 
-/** A browser of its own, signed in as the demo's coach. */
-export async function signedIn(browser: Browser, baseURL: string): Promise<BrowserContext> {
+type Account = { email: string; password: string };
+
+/** A browser of its own, signed in as the demo's coach, or as somebody else of the demo. */
+export async function signedIn(browser: Browser, baseURL: string, { email, password } = DEMO_COACH as Account): Promise<BrowserContext> {
   const context = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
   const page = await context.newPage();
   await page.goto('/sign-in');
-  await page.getByLabel('E-mail').fill(DEMO_COACH.email);
-  await page.getByLabel('Password').fill(DEMO_COACH.password);
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page).toHaveURL(/\/a\/lantern-hollow$/);
+  await expect(page).toHaveURL(/\/a\/lantern-hollow$|\/play#/);
   await page.close();
   return context;
 }
