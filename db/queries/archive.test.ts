@@ -158,7 +158,7 @@ const LEFT_OUT = [
 const MADE_AGAIN: Readonly<Record<string, string[]>> = {
   academy: ['delete_at'],
   guardian: ['user_id'],
-  player: ['erased_at', 'evidence_rev'],
+  player: ['balls', 'erased_at', 'evidence_rev', 'last_at'],
   session: ['balls', 'over_from', 'scores_due', 'title'],
   shot_event: ['server_seq'],
 };

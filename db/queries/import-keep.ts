@@ -16,7 +16,7 @@ import { idFrom, idOfName } from '../ids';
 import { type ImportRow, type Says, type SaysBall, type SaysScore } from './imports';
 import { authorOf } from './notes';
 import { gameMeant, gamesNamed, resultRows, type GameKnown } from './results';
-import { playersCount, projectAgain, projection, settle, stationsOf, type Held, type NewEvent } from './projection';
+import { countPlayers, projectAgain, projection, settle, stationsOf, type Held, type NewEvent } from './projection';
 
 /*
  * Rows that stand aside become sessions, events and balls, some sessions at a time, each time in one transaction: whoever asks goes on until none is
@@ -241,8 +241,7 @@ async function keepBalls(context: Context, rows: readonly BallRow[]): Promise<Su
   await copy(shotEvent, eventRows());
   await copy(shot, ballRows());
   for (const { held, scored } of parts) if (scored) await settleAgain(tx, actor, held.sessionId);
-  const whose = [...new Set(parts.flatMap(({ said }) => said.map(([, { playerId }]) => playerId)))];
-  if (whose.length > 0) await tx.execute(playersCount(academyId, whose));
+  await countPlayers(tx, actor, [...new Set(parts.flatMap(({ said }) => said.map(([, { playerId }]) => playerId)))]);
   return sums;
 }
 
@@ -421,7 +420,7 @@ export async function undoImport(db: Db, actor: Actor, importId: string): Promis
       .limit(SESSIONS_AT_ONCE);
     const whose = new Set<string>();
     for (const { id } of next) for (const playerId of await takeBack(tx, actor, file, id)) whose.add(playerId);
-    if (whose.size > 0) await tx.execute(playersCount(academyId, [...whose]));
+    await countPlayers(tx, actor, [...whose]);
     const left = await tx.$count(importSession, within);
     if (left === 0) await withoutTraces(tx, actor, file);
     const [after] = await tx

@@ -13,18 +13,13 @@ export type ClubRow = typeof club.$inferSelect;
 const mine = (actor: Actor, playerId: string) => and(eq(player.academyId, actor.academyId), eq(player.playerId, playerId));
 
 /**
- * The players of the academy by name, each with the number of balls recorded and the day of the last one.
+ * The players of the academy by name, each with the number of balls recorded and the day of the last one: no ball is counted for it.
  * @param archived those who were put away, instead of those who are here
  */
 export async function listPlayers(db: Db, actor: Actor, archived = false) {
   return db
-    .select({
-      player,
-      balls: sql<number>`coalesce(sum(${shot.nBalls}), 0)::int`,
-      lastAt: sql<Date | null>`max(${shot.playedAt})`.mapWith(shot.playedAt),
-    })
+    .select({ player, balls: player.balls, lastAt: player.lastAt })
     .from(player)
-    .leftJoin(shot, and(eq(shot.academyId, player.academyId), eq(shot.playerId, player.playerId)))
     .where(
       and(
         eq(player.academyId, actor.academyId),
@@ -33,7 +28,6 @@ export async function listPlayers(db: Db, actor: Actor, archived = false) {
         archived ? isNotNull(player.archivedAt) : isNull(player.archivedAt),
       ),
     )
-    .groupBy(player.academyId, player.playerId)
     .orderBy(asc(player.name));
 }
 

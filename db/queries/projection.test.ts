@@ -6,10 +6,10 @@ import type { ShotEvent } from '@/core/shot/shot';
 import { turnsOf } from '@/core/game/turn';
 import { game, idOf, left, record, recordTurn, station, voidOf } from '@/core/testing/make';
 import { openDb } from '../client';
-import { session, shot, shotEvent } from '../schema';
+import { player, session, shot, shotEvent } from '../schema';
 import { academies, own } from '../testing/academy';
 import { saveGame } from './games';
-import { savePlayer } from './players';
+import { listPlayers, savePlayer } from './players';
 import { rebuildShots } from './projection';
 import { finishedSessions, getSession, saveConditions, saveConditionsToday, saveStationDistance, startSession } from './sessions';
 import { eventsOfSession, sessionLog } from './shots';
@@ -20,35 +20,59 @@ afterAll(() => pool.end());
 
 type At = Awaited<ReturnType<typeof academy>>;
 const rowsOf = (academyId: string) => db.select().from(shot).where(eq(shot.academyId, academyId)).orderBy(asc(shot.shotId));
+const playersOf = (academyId: string) =>
+  db
+    .select({ name: player.name, balls: player.balls, lastAt: player.lastAt })
+    .from(player)
+    .where(eq(player.academyId, academyId))
+    .orderBy(asc(player.playerId));
 const sessionsOf = (academyId: string) => db.select().from(session).where(eq(session.academyId, academyId)).orderBy(asc(session.sessionId));
 
 /** Everything derived of an academy, before and after it is made anew from the events. */
 async function rebuilt({ actor }: Pick<At, 'actor'>) {
-  const look = async () => ({ shots: await rowsOf(actor.academyId), sessions: await sessionsOf(actor.academyId) });
+  const { academyId } = actor;
+  const look = async () => ({ shots: await rowsOf(academyId), sessions: await sessionsOf(academyId), players: await playersOf(academyId) });
   const before = await look();
-  await db.delete(shot).where(eq(shot.academyId, actor.academyId));
-  await db.update(session).set({ balls: 7, overFrom: null, completedAt: null }).where(eq(session.academyId, actor.academyId));
+  await db.delete(shot).where(eq(shot.academyId, academyId));
+  await db.update(session).set({ balls: 7, overFrom: null, completedAt: null }).where(eq(session.academyId, academyId));
+  await db.update(player).set({ balls: 7, lastAt: null }).where(eq(player.academyId, academyId));
   await rebuildShots(db, actor);
   return { before, after: await look() };
 }
 
 /** `overFrom` says when to look next: what was looked at later may know it better, and never sees it too late. */
-const withoutLook = ({ shots, sessions }: Awaited<ReturnType<typeof rebuilt>>['before']) => ({
+const withoutLook = ({ shots, players, sessions }: Awaited<ReturnType<typeof rebuilt>>['before']) => ({
   shots,
+  players,
   sessions: sessions.map(({ overFrom: _later, ...row }) => row),
 });
 
 test('balls are counted as they come, those of a total each by itself', async () => {
   const at = await academy();
-  const total = own(at, record(game(), 0, { ...left(1), leftM: null, nBalls: 3, sumLeftM: 4 }, 40));
-  const ball = own(at, record(game(), 3, left(2), 41));
-  const balls = async () => (await getSession(db, at.actor, at.sessionId))!.session.balls;
+  const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000);
+  await db
+    .update(session)
+    .set({ startedAt: ago(60) })
+    .where(eq(session.sessionId, at.sessionId));
+  const playedAgo = (minutes: number, event: ShotEvent) =>
+    own(at, { ...event, payload: { ...event.payload, playedAt: ago(minutes).toISOString() } } as ShotEvent);
+  const total = playedAgo(20, record(game(), 0, { ...left(1), leftM: null, nBalls: 3, sumLeftM: 4 }, 40));
+  const ball = playedAgo(10, record(game(), 3, left(2), 41));
+  /** Of the session, and of the player, with when the last was played. */
+  const balls = async () => {
+    const [{ player: mine, ...listed }] = (await listPlayers(db, at.actor)) as [Awaited<ReturnType<typeof listPlayers>>[number]];
+    expect([listed.balls, listed.lastAt]).toEqual([mine.balls, mine.lastAt]);
+    return [(await getSession(db, at.actor, at.sessionId))!.session.balls, mine.balls, mine.lastAt];
+  };
+  const playedAt = async (n: number) => (await rowsOf(at.actor.academyId)).find(({ turnNo }) => turnNo === n)!.playedAt;
+  expect(await balls()).toEqual([0, 0, null]);
   await takeIn(db, at.actor, at.sessionId, [ball]);
-  expect(await balls()).toBe(1);
+  expect(await balls()).toEqual([1, 1, await playedAt(3)]);
   await takeIn(db, at.actor, at.sessionId, [total]);
-  expect(await balls()).toBe(4);
+  // That one was played before the other.
+  expect(await balls()).toEqual([4, 4, await playedAt(3)]);
   await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 3, left(2), 41), 41))]);
-  expect(await balls()).toBe(3);
+  expect(await balls()).toEqual([3, 3, await playedAt(0)]);
   const { before, after } = await rebuilt(at);
   expect(withoutLook(after)).toEqual(withoutLook(before));
 });

@@ -8,7 +8,7 @@ import { possibleMoment } from '@/core/shot/when';
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
+import { player, session, sessionPlayer, sessionStation, shot, shotEvent } from '../schema';
 import { asEntrant, asEvent, asJson, rowsOf, shotsWhere, type EventRow } from './rows';
 
 /*
@@ -89,11 +89,22 @@ export async function projectNew(
   return rows[0]!.balls;
 }
 
-/** Counts up the evidence of players. Two sessions can share players: they are taken in one order, so that neither waits for the other. */
-export function playersCount(academyId: string, playerIds: string[]) {
-  return sql`update player set evidence_rev = evidence_rev + 1 where academy_id = ${academyId} and player_id in (
-    select player_id from player where academy_id = ${academyId} and player_id = any(${sql.param(playerIds)}::uuid[])
-    order by player_id for no key update)`;
+/**
+ * Counts the balls of players anew, and that their evidence changed. Two sessions can share players: they are taken in one order, so that
+ * neither waits for the other; and they are taken before anything is counted, so that balls are there which came in while they were waited for.
+ * (New balls alone are added to what was counted: `take_new`.)
+ */
+export async function countPlayers(db: Db, actor: Actor, playerIds: readonly string[]): Promise<void> {
+  const { academyId } = actor;
+  if (playerIds.length === 0) return;
+  const ids = sql`${sql.param([...playerIds])}::uuid[]`;
+  await db.execute(
+    sql`select 1 from player where academy_id = ${academyId} and player_id = any(${ids}) order by player_id for no key update`,
+  );
+  await db.execute(sql`update player p set evidence_rev = p.evidence_rev + 1, balls = c.balls, last_at = c.last_at
+    from (select one.id, coalesce(sum(s.n_balls), 0)::int as balls, max(s.played_at) as last_at from unnest(${ids}) one(id)
+      left join shot s on s.academy_id = ${academyId} and s.player_id = one.id group by one.id) c
+    where p.academy_id = ${academyId} and p.player_id = c.id`);
 }
 
 /**
@@ -122,8 +133,7 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
     const { columns, select } = rowsOf(shot, rows);
     await db.execute(sql`insert into ${shot} (${columns}) ${select}`);
   }
-  const whose = new Set([...before, ...rows].map(({ playerId }) => playerId));
-  if (whose.size > 0) await db.execute(playersCount(academyId, [...whose]));
+  await countPlayers(db, actor, [...new Set([...before, ...rows].map(({ playerId }) => playerId))]);
   return settle(db, actor, sessionId);
 }
 
@@ -189,10 +199,11 @@ export async function changeSession(db: Db, actor: Actor, sessionId: string, cha
 }
 
 const SESSIONS_AT_ONCE = 500;
+const PLAYERS_AT_ONCE = 50;
 
 /**
- * Makes the projection of an academy again from its events alone: `shot`, how many balls each session has, and which are through. One
- * session after another, each in a transaction of its own, so that people go on playing meanwhile.
+ * Makes the projection of an academy again from its events alone: `shot`, how many balls each session and each player has, and which sessions
+ * are through. One session after another, each in a transaction of its own, so that people go on playing meanwhile.
  * @returns how many balls there are
  */
 export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
@@ -211,6 +222,17 @@ export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
         return held ? projectAgain(tx, actor, held) : 0;
       });
     after = ids.at(-1)?.id ?? null;
-    if (ids.length < SESSIONS_AT_ONCE) return balls;
+    if (ids.length < SESSIONS_AT_ONCE) break;
   }
+  // Whoever has no ball is in none of these sessions' rows.
+  const all = await db.select({ id: player.playerId }).from(player).where(eq(player.academyId, actor.academyId));
+  for (let i = 0; i < all.length; i += PLAYERS_AT_ONCE)
+    await db.transaction((tx) =>
+      countPlayers(
+        tx,
+        actor,
+        all.slice(i, i + PLAYERS_AT_ONCE).map(({ id }) => id),
+      ),
+    );
+  return balls;
 }

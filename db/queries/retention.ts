@@ -2,7 +2,8 @@ import { subYears } from 'date-fns';
 import { and, eq, inArray, isNotNull, lt, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, player, session, sessionPlayer, shot } from '../schema';
+import { academy, session, sessionPlayer, shot } from '../schema';
+import { countPlayers } from './projection';
 
 /** What goes when sessions are kept for so long only. */
 export type Retention = { sessions: number; balls: number; players: number; oldest: Date | null };
@@ -69,12 +70,11 @@ function forgetSome(db: Db, actor: Actor, years: number, now: Date): Promise<num
     const inThem = and(eq(sessionPlayer.academyId, academyId), inArray(sessionPlayer.sessionId, ids));
     const who = await tx.selectDistinct({ id: sessionPlayer.playerId }).from(sessionPlayer).where(inThem);
     await tx.delete(session).where(and(eq(session.academyId, academyId), inArray(session.sessionId, ids)));
-    const theirs = who.map(({ id }) => id);
-    if (theirs.length > 0)
-      await tx
-        .update(player)
-        .set({ evidenceRev: sql`${player.evidenceRev} + 1` })
-        .where(and(eq(player.academyId, academyId), inArray(player.playerId, theirs)));
+    await countPlayers(
+      tx,
+      actor,
+      who.map(({ id }) => id),
+    );
     return ids.length;
   });
 }

@@ -41,14 +41,19 @@ function withoutNote(event: Record<string, unknown>): Record<string, unknown> {
 /** Something said about a ball, who said it, by name, and when it came in; an event of a newer program that can't be understood is null. */
 export type LogEntry = { event: ShotEvent | null; by: string; at: Date };
 
+/** The id in the name of whoever said something, where they are of such a kind; else null. */
+const idAfter = (kind: string) =>
+  sql`(case when ${shotEvent.actor} like ${`${kind}%`} then substr(${shotEvent.actor}, ${kind.length + 1}) end)`;
+
 /** Everything said about the balls of a session. */
 export async function sessionLog(db: Db, actor: Actor, sessionId: string): Promise<LogEntry[]> {
   const { academyId } = actor;
   const rows = await db
     .select({ row: shotEvent, user: authUser.name, player: player.name })
     .from(shotEvent)
-    .leftJoin(authUser, sql`${shotEvent.actor} = 'user:' || ${authUser.id}`)
-    .leftJoin(playerLink, and(eq(playerLink.academyId, shotEvent.academyId), sql`${shotEvent.actor} = 'link:' || ${playerLink.linkId}`))
+    // By the keys of those tables: a join by what is put together would read all of them.
+    .leftJoin(authUser, sql`${authUser.id} = ${idAfter('user:')}`)
+    .leftJoin(playerLink, and(eq(playerLink.academyId, shotEvent.academyId), sql`${playerLink.linkId} = ${idAfter('link:')}::uuid`))
     .leftJoin(player, and(eq(player.academyId, playerLink.academyId), eq(player.playerId, playerLink.playerId)))
     .where(and(eq(shotEvent.academyId, academyId), eq(shotEvent.sessionId, sessionId)))
     .orderBy(asc(shotEvent.serverSeq));

@@ -56,46 +56,58 @@ export const authPasskey = pgTable(
   (t) => [index('auth_passkey_user').on(t.userId)],
 );
 
-export const authSession = pgTable('auth_session', {
-  id: text().primaryKey(),
-  expiresAt: at().notNull(),
-  token: text().notNull().unique(),
-  createdAt: at().notNull().defaultNow(),
-  updatedAt: at().notNull().defaultNow(),
-  ipAddress: text(),
-  userAgent: text(),
-  userId: text()
-    .notNull()
-    .references(() => authUser.id, { onDelete: 'cascade' }),
-  activeOrganizationId: text(),
-});
+export const authSession = pgTable(
+  'auth_session',
+  {
+    id: text().primaryKey(),
+    expiresAt: at().notNull(),
+    token: text().notNull().unique(),
+    createdAt: at().notNull().defaultNow(),
+    updatedAt: at().notNull().defaultNow(),
+    ipAddress: text(),
+    userAgent: text(),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    activeOrganizationId: text(),
+  },
+  (t) => [index('auth_session_user').on(t.userId)],
+);
 
-export const authAccount = pgTable('auth_account', {
-  id: text().primaryKey(),
-  accountId: text().notNull(),
-  providerId: text().notNull(),
-  userId: text()
-    .notNull()
-    .references(() => authUser.id, { onDelete: 'cascade' }),
-  accessToken: text(),
-  refreshToken: text(),
-  idToken: text(),
-  accessTokenExpiresAt: at(),
-  refreshTokenExpiresAt: at(),
-  scope: text(),
-  password: text(),
-  createdAt: at().notNull().defaultNow(),
-  updatedAt: at().notNull().defaultNow(),
-});
+export const authAccount = pgTable(
+  'auth_account',
+  {
+    id: text().primaryKey(),
+    accountId: text().notNull(),
+    providerId: text().notNull(),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    accessToken: text(),
+    refreshToken: text(),
+    idToken: text(),
+    accessTokenExpiresAt: at(),
+    refreshTokenExpiresAt: at(),
+    scope: text(),
+    password: text(),
+    createdAt: at().notNull().defaultNow(),
+    updatedAt: at().notNull().defaultNow(),
+  },
+  (t) => [index('auth_account_user').on(t.userId)],
+);
 
-export const authVerification = pgTable('auth_verification', {
-  id: text().primaryKey(),
-  identifier: text().notNull(),
-  value: text().notNull(),
-  expiresAt: at().notNull(),
-  createdAt: at().notNull().defaultNow(),
-  updatedAt: at().notNull().defaultNow(),
-});
+export const authVerification = pgTable(
+  'auth_verification',
+  {
+    id: text().primaryKey(),
+    identifier: text().notNull(),
+    value: text().notNull(),
+    expiresAt: at().notNull(),
+    createdAt: at().notNull().defaultNow(),
+    updatedAt: at().notNull().defaultNow(),
+  },
+  (t) => [index('auth_verification_identifier').on(t.identifier)],
+);
 
 export const authOrganization = pgTable('auth_organization', {
   id: text().primaryKey(),
@@ -106,17 +118,21 @@ export const authOrganization = pgTable('auth_organization', {
   metadata: text(),
 });
 
-export const authMember = pgTable('auth_member', {
-  id: text().primaryKey(),
-  organizationId: text()
-    .notNull()
-    .references(() => authOrganization.id, { onDelete: 'cascade' }),
-  userId: text()
-    .notNull()
-    .references(() => authUser.id, { onDelete: 'cascade' }),
-  role: text().notNull().default('member'),
-  createdAt: at().notNull().defaultNow(),
-});
+export const authMember = pgTable(
+  'auth_member',
+  {
+    id: text().primaryKey(),
+    organizationId: text()
+      .notNull()
+      .references(() => authOrganization.id, { onDelete: 'cascade' }),
+    userId: text()
+      .notNull()
+      .references(() => authUser.id, { onDelete: 'cascade' }),
+    role: text().notNull().default('member'),
+    createdAt: at().notNull().defaultNow(),
+  },
+  (t) => [index('auth_member_user').on(t.userId), index('auth_member_organization').on(t.organizationId)],
+);
 
 export const authInvitation = pgTable('auth_invitation', {
   id: text().primaryKey(),

@@ -111,6 +111,10 @@ export const session = pgTable(
     index('session_by_game').on(t.academyId, t.gameId, t.gameVersion),
     index('session_by_start').on(t.academyId, t.startedAt, t.sessionId),
     index('session_by_title').on(t.academyId, t.title, t.sessionId),
+    // Few go on at a time, among all that ever were.
+    index('session_going')
+      .on(t.academyId, t.startedAt)
+      .where(sql`completed_at is null and stopped_at is null`),
     foreignKey({
       columns: [t.academyId, t.gameId, t.gameVersion],
       foreignColumns: [gameVersion.academyId, gameVersion.gameId, gameVersion.version],

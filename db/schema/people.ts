@@ -60,6 +60,10 @@ export const player = pgTable(
     reportWords: text().notNull().default(''),
     /** Counts up whenever the evidence of the player changes. */
     evidenceRev: integer().notNull().default(0),
+    /** Derived, and rebuilt with the shots: how many balls are on record, those of a total each by itself. */
+    balls: integer().notNull().default(0),
+    /** Derived: when the newest of them was played; null: there is none. */
+    lastAt: at(),
     createdAt: at().notNull().defaultNow(),
     /** When the coach last saved the player's form: the next change is based on it. */
     savedAt: at().notNull().defaultNow(),
