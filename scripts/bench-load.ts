@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Agent, request } from 'node:http';
+import { request } from 'node:http';
 import { Pool } from 'pg';
 import { DEMO_COACH } from '@/core/demo/people';
 import { LIBRARY } from '@/core/game/library';
@@ -20,6 +20,7 @@ import { takeIn } from '@/db/queries/take-in';
 import { authMember, shot } from '@/db/schema';
 import { eq } from 'drizzle-orm';
 import { addAcademy } from './demo-data';
+import { makeCalls, ms, p50, p95, timed, times } from './lib/load';
 
 /**
  * What a ball costs the program, alone and among many, beside a bare insert into the same database: `npm run bench:load`. It takes about
@@ -28,44 +29,7 @@ import { addAcademy } from './demo-data';
 const [url, databaseUrl] = [process.env.BENCH_URL!, process.env.DATABASE_URL!];
 const DEVICES = 60;
 const { db, pool } = openDb(databaseUrl);
-const agent = new Agent({ keepAlive: true, maxSockets: 200 });
-
-const sorted = (list: readonly number[]) => [...list].sort((a, b) => a - b);
-const at = (list: readonly number[], share: number) => sorted(list)[Math.min(list.length - 1, Math.floor(share * list.length))]!;
-const p50 = (list: readonly number[]) => at(list, 0.5);
-const p95 = (list: readonly number[]) => at(list, 0.95);
-const ms = (value: number) => `${value.toFixed(1)} ms`;
-
-type Answer = { status: number; cookies: string[]; text: string };
-
-/** One request, over connections that stay open, as those of a phone do. */
-function call(method: 'GET' | 'POST', path: string, cookie = '', body?: unknown): Promise<Answer> {
-  return new Promise((resolve, reject) => {
-    const headers = { origin: url, ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) };
-    const sent = request(url + path, { method, agent, headers }, (response) => {
-      let text = '';
-      response.setEncoding('utf8').on('data', (part: string) => (text += part));
-      response.on('end', () => resolve({ status: response.statusCode!, cookies: response.headers['set-cookie'] ?? [], text }));
-    });
-    // A connection that was idle may be closed in the moment in which it is taken up again.
-    sent.on('error', (error: NodeJS.ErrnoException) =>
-      sent.reusedSocket && error.code === 'ECONNRESET' ? resolve(call(method, path, cookie, body)) : reject(error),
-    );
-    sent.end(body ? JSON.stringify(body) : undefined);
-  });
-}
-
-async function timed(run: () => Promise<unknown>): Promise<number> {
-  const start = performance.now();
-  await run();
-  return performance.now() - start;
-}
-
-async function times(count: number, run: (n: number) => Promise<unknown>): Promise<number[]> {
-  const took: number[] = [];
-  for (let n = 0; n < count; n++) took.push(await timed(() => run(n)));
-  return took;
-}
+const { call, signIn, end } = makeCalls(url);
 
 /** Many at once, each going on as soon as it was answered, until a moment has passed. */
 async function together(count: number, forMs: number, run: (who: number, n: number) => Promise<unknown>, pauseMs = 0): Promise<number[]> {
@@ -91,9 +55,7 @@ const [member] = await db.select().from(authMember).limit(1);
 await db
   .insert(authMember)
   .values({ id: randomUUID(), organizationId: coach.academyId, userId: member!.userId, role: 'owner', createdAt: new Date() });
-const signedIn = await call('POST', '/api/auth/sign-in/email', '', { email: DEMO_COACH.email, password: DEMO_COACH.password });
-const cookie = signedIn.cookies.map((one) => one.split(';')[0]).join('; ');
-if (!cookie) throw new Error(`no sign-in: ${signedIn.status} ${signedIn.text}`);
+const cookie = await signIn(DEMO_COACH);
 
 /** A ring game so long that nobody gets to its end. */
 const rings = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
@@ -319,5 +281,5 @@ function watch(sessionId: string, there: (tookMs: number) => void) {
 
 const asked = process.argv.slice(2);
 for (const [name, part] of Object.entries(parts)) if (asked.length === 0 || asked.includes(name)) await part();
-agent.destroy();
+end();
 await Promise.all([pool.end(), bare.end()]);

@@ -13,7 +13,7 @@ import { dayWeight, sayChange, scoreChange, stretches } from './over-time';
 import { makeBins, makeCurve, missesOf, puttingSkills, wilson80 } from './putting';
 import { shippedReference as reference } from '../golf/reference';
 import { sayCell, sayShots } from './say-cell';
-import { commonWeakness, helpIn, memberOf, squadTable, togetherIn } from './squad';
+import { chanceFewer, commonWeakness, helpIn, keptSkillsOf, skillsOf, squadPar, squadTable, togetherIn, type Skill } from './squad';
 
 const LEVEL = 14;
 const model = modelOf(reference);
@@ -211,12 +211,8 @@ describe('a squad', () => {
   const member = (name: string, shots: Shot[], level = LEVEL) => {
     const evidence = gather(talliesOf(shots, NOW, null));
     const diagnosis = diagnose(model, believe(evidence, model, level), evidence, { level, mix: model.mix(level) });
-    return memberOf(
-      name,
-      diagnosis,
-      model.cells.map(({ key }) => model.mix(level).get(key)!),
-      true,
-    );
+    const weights = model.cells.map(({ key }) => model.mix(level).get(key)!);
+    return { name, skills: skillsOf(diagnosis, weights, true) };
   };
   const chips = (feet: number) => many(40, (i) => shot({ ...chip, stationKey: `s${i % 5}` }, left(feet + (i % 5))));
 
@@ -241,6 +237,54 @@ describe('a squad', () => {
     // Both leave the same; against level 28 that is a gain, against level 2 a loss.
     const squad = squadTable(model.cells, [member('strong', chips(9), 2), member('weak', chips(9), 28)]);
     expect(helpIn(squad)).toEqual([]);
+  });
+
+  test('who needs fewer strokes is told from means and deviations as it is from all draws', () => {
+    const judged = [chips(40), chips(9), chips(3), chips(20).slice(0, 6), []].map((shots) => {
+      const evidence = gather(talliesOf(shots, NOW, null));
+      return diagnose(model, believe(evidence, model, LEVEL), evidence, { level: LEVEL, mix: model.mix(LEVEL) });
+    });
+    const weights = model.cells.map(() => 1);
+    const kinds = kindsOf(model.cells);
+    const off: number[] = [];
+    for (const [a, b] of judged.flatMap((one) => judged.map((other) => [one, other] as const)))
+      for (const [k, { cells }] of kinds.entries()) {
+        const draws = [a, b].map(({ lost }) => together(lost, cells, weights)) as [Float64Array, Float64Array];
+        const skills = [a, b].map((one) => skillsOf(one, weights, false)[k]!) as [Skill, Skill];
+        off.push(Math.abs(chanceLess(...draws) - chanceFewer(...skills)));
+      }
+    expect(off.length).toBe(25 * kinds.length);
+    expect(Math.max(...off)).toBeLessThan(0.06);
+    expect(off.reduce((sum, one) => sum + one, 0) / off.length).toBeLessThan(0.015);
+    // By hand: one deviation of √(3² + 4²) = 5 apart, then none at all.
+    expect(chanceFewer({ mean: 0, sd: 3 }, { mean: 5, sd: 4 })).toBeCloseTo(0.8413, 4);
+    expect([1, 2, 3].map((mean) => chanceFewer({ mean, sd: 0 }, { mean: 2, sd: 0 }))).toEqual([1, 0.5, 0]);
+  });
+
+  test('what is kept of a squad: averages of two, whose deviations add up as squares, and what they need on average', () => {
+    const skill = (mean: number, sd: number): Skill => ({ mean, sd, interval80: [mean, mean], balls: 9, level: 2 });
+    const table = squadTable(model.cells.slice(0, 1), [
+      { name: 'Aoife', skills: [skill(0.1, 0.3)] },
+      { name: 'Bo', skills: [skill(0.3, 0.4)] },
+    ]);
+    // √(0.3² + 0.4²)/2 = 0.25, times 1.2816.
+    expect(table.common[0]!.mean).toBeCloseTo(0.2, 10);
+    expect(table.common[0]!.interval80[1]).toBeCloseTo(0.2 + 0.3204, 4);
+    const kept = (expected: number[]) => ({ shot: [], round: [], expected });
+    expect([squadPar([kept([2, 3]), kept([3, 3])]), squadPar([])]).toEqual([[2.5, 3], null]);
+    const evidence = gather(talliesOf(chips(9), NOW, null));
+    const mix = model.mix(LEVEL);
+    const diagnosis = diagnose(model, believe(evidence, model, LEVEL), evidence, { level: LEVEL, mix });
+    const {
+      shot: shots,
+      round,
+      expected,
+    } = keptSkillsOf(
+      diagnosis,
+      model.cells.map(({ key }) => mix.get(key)!),
+    );
+    expect([shots.length, round.length, expected.length]).toEqual([kindsOf(model.cells).length, shots.length, model.cells.length]);
+    for (const [i, { expectedStrokes }] of diagnosis.findings.entries()) expect(expected[i]).toBeCloseTo(expectedStrokes, 3);
   });
 
   test('nobody, and nothing in common', () => {

@@ -5,7 +5,7 @@ import { nextOf, type Next } from './next';
 import { standsOut, weakestOf } from './settle';
 
 /** Counts up when a brief is made in another way: those that were kept are made anew. */
-export const BRIEF_VERSION = 2;
+export const BRIEF_VERSION = 3;
 
 /** Strokes lost in a round, and between what they lie eight times in ten. */
 export type Lost = { mean: number; interval80: [number, number] };

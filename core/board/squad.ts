@@ -1,18 +1,22 @@
 import type { Cell } from '../skill/cells';
 import type { Diagnosis } from '../skill/diagnose';
-import { chanceLess, kindsOf, together, type Kind } from './kinds';
+import { normalCdf, normalQuantile } from '../math/normal';
+import { kindsOf, together, type Kind } from './kinds';
 import { rankOfValues } from '../skill/ranks';
 
-/** One player's figure in one skill: strokes lost, of so many balls; `draws` of it. */
+/** One player's figure in one skill: strokes lost, how sure that is (`sd` of the draws), of so many balls. */
 export type Skill = {
   mean: number;
+  sd: number;
   interval80: [number, number];
   balls: number;
-  draws: Float64Array;
   /** Strokes that the player's own level needs: with what is lost, what the player needs. */
   level: number;
 };
 export type SquadMember = { name: string; skills: Skill[] };
+
+/** What is kept of a player for the squad: skill by skill, a shot and in a round, and the strokes expected of them cell by cell. */
+export type KeptSkills = { shot: Skill[]; round: Skill[]; expected: number[] };
 
 /** Players by skills, and what follows from it. */
 export type Squad = {
@@ -22,20 +26,50 @@ export type Squad = {
   common: { mean: number; interval80: [number, number]; players: number; weak: number }[];
 };
 
+/** Somebody without a ball: of them nothing is said in any skill. */
+export function withoutBalls(cells: readonly Cell[]): Skill[] {
+  return kindsOf(cells).map(() => ({ mean: 0, sd: 0, interval80: [0, 0], balls: 0, level: 0 }));
+}
+
+/** All that is kept of a player for the squad. @param weights how often each cell comes up in a round */
+export function keptSkillsOf(diagnosis: Diagnosis, weights: readonly number[]): KeptSkills {
+  return {
+    shot: skillsOf(diagnosis, weights, true),
+    round: skillsOf(diagnosis, weights, false),
+    expected: diagnosis.findings.map(({ expectedStrokes }) => rounded(expectedStrokes)),
+  };
+}
+
+/** To a ten-thousandth of a stroke: what is kept of hundreds of players is read at once. */
+const rounded = (strokes: number) => Math.round(strokes * 1e4) / 1e4;
+
 /**
  * One player's skills.
  * @param weights what each cell counts, such as its uses in a round; shared out within each skill where `perShot`
  */
-export function memberOf(name: string, diagnosis: Diagnosis, weights: readonly number[], perShot: boolean): SquadMember {
-  const skills = kindsOf(diagnosis.findings).map(({ cells }): Skill => {
+export function skillsOf(diagnosis: Diagnosis, weights: readonly number[], perShot: boolean): Skill[] {
+  return kindsOf(diagnosis.findings).map(({ cells }): Skill => {
     const uses = cells.reduce((sum, cell) => sum + weights[cell]!, 0);
     const shares = perShot ? weights.map((weight) => (uses > 0 ? weight / uses : 1 / cells.length)) : weights;
     const draws = together(diagnosis.lost, cells, shares);
     const level = cells.reduce((sum, cell) => sum + shares[cell]! * diagnosis.findings[cell]!.referenceStrokes, 0);
-    return { ...rankOfValues(draws), draws, level, balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0) };
+    const { mean, interval80 } = rankOfValues(draws);
+    const sd = Math.sqrt(draws.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, draws.length));
+    return {
+      ...{ mean: rounded(mean), sd: rounded(sd), interval80: [rounded(interval80[0]), rounded(interval80[1])], level: rounded(level) },
+      balls: cells.reduce((sum, cell) => sum + diagnosis.findings[cell]!.balls, 0),
+    };
   });
-  return { name, skills };
 }
+
+/** Strokes that a squad's players are expected to need on average, by cell; null of nobody. */
+export function squadPar(squad: readonly KeptSkills[]): number[] | null {
+  const [first] = squad;
+  return first ? first.expected.map((_, i) => squad.reduce((sum, { expected }) => sum + expected[i]!, 0) / squad.length) : null;
+}
+
+/** Half of what lies eight times in ten, in standard deviations. */
+const HALF80 = normalQuantile(0.9);
 
 /** Players by the skills that the cells fall into. */
 export function squadTable(cells: readonly Cell[], members: SquadMember[]): Squad {
@@ -43,10 +77,12 @@ export function squadTable(cells: readonly Cell[], members: SquadMember[]): Squa
   const weakest = members.map((member) => weakestSkills(member, 3));
   const common = kinds.map((_, k) => {
     const played = members.filter(({ skills }) => skills[k]!.balls > 0);
-    const average = new Float64Array(played[0]?.skills[k]!.draws.length ?? 0);
-    for (const { skills } of played) skills[k]!.draws.forEach((value, i) => (average[i]! += value / played.length));
+    const of = Math.max(1, played.length);
+    const mean = played.reduce((sum, { skills }) => sum + skills[k]!.mean, 0) / of;
+    // Of players who know nothing of each other, and many or few draws near enough to a bell: the deviations add up as squares.
+    const half = (HALF80 * Math.sqrt(played.reduce((sum, { skills }) => sum + skills[k]!.sd ** 2, 0))) / of;
     return {
-      ...rankOfValues(average),
+      ...{ mean, interval80: [mean - half, mean + half] as [number, number] },
       players: played.length,
       weak: weakest.filter((list) => list.includes(k)).length,
     };
@@ -79,6 +115,12 @@ export function togetherIn(squad: Squad): { kind: number; names: string[] }[] {
   return [...by].filter(([, names]) => names.length > 1).map(([kind, names]) => ({ kind, names }));
 }
 
+/** The chance that a skill costs less than another, of two players who know nothing of each other. */
+export function chanceFewer(a: Pick<Skill, 'mean' | 'sd'>, b: Pick<Skill, 'mean' | 'sd'>): number {
+  const sd = Math.hypot(a.sd, b.sd);
+  return sd === 0 ? (a.mean < b.mean ? 1 : a.mean > b.mean ? 0 : 0.5) : normalCdf((b.mean - a.mean) / sd);
+}
+
 /** How sure it must be that the helper is better. */
 const SURE = 0.9;
 export type Help = { kind: number; helper: string; helped: string; chance: number };
@@ -94,7 +136,8 @@ export function helpIn(squad: Squad): Help[] {
       .map((other) => ({ other, gap: own.level - other.skills[kind]!.level }))
       .sort((x, y) => Math.abs(x.gap) - Math.abs(y.gap));
     for (const { other, gap } of others) {
-      const chance = chanceLess(other.skills[kind]!.draws, own.draws.map((value) => value + gap) as Float64Array);
+      const there = other.skills[kind]!;
+      const chance = chanceFewer(there, { ...own, mean: own.mean + gap });
       if (chance >= SURE) return [{ kind, helper: other.name, helped: member.name, chance }];
     }
     return [];

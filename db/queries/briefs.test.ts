@@ -1,9 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import type { Brief } from '@/core/board/brief';
+import type { KeptSkills } from '@/core/board/squad';
 import { left, record, game } from '@/core/testing/make';
-import { session } from '../schema';
+import { brief as briefs, session } from '../schema';
 import { academies, own } from '../testing/academy';
-import { heldBriefs, keepBrief } from './evidence';
+import { heldBriefs, heldSkills, keepBrief } from './evidence';
 import { erasePlayer } from './erase';
 import { startSession, visitsOnThisWeekday } from './sessions';
 import { takeIn } from './take-in';
@@ -20,18 +21,24 @@ const brief: Brief = {
   trend: null,
 };
 
+const skills: KeptSkills = { shot: [{ mean: 0.1, sd: 0.2, interval80: [0, 0.3], balls: 9, level: 2 }], round: [], expected: [2.5] };
+
 describe('players in a line', () => {
   test('the last one that was kept is there, with what it was made from, and in no other academy', async () => {
     const [at, other] = [await academy(), await academy()];
-    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief });
-    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } });
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 }, skills: { ...skills, expected: [2.4] } });
     expect(await heldBriefs(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]));
-    expect(await heldBriefs(db, other.actor)).toEqual(new Map());
+    expect(await heldSkills(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { ...skills, expected: [2.4] } }]]));
+    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor)]).toEqual([new Map(), new Map()]);
+    // Kept by a program that kept nothing for the squad yet.
+    await db.update(briefs).set({ skills: null }).where(eq(briefs.academyId, at.actor.academyId));
+    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor)).size]).toEqual([1, 0]);
   });
 
   test('it goes with the player', async () => {
     const at = await academy();
-    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief });
+    await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
     await erasePlayer(db, at.actor, at.playerId);
     expect((await heldBriefs(db, at.actor)).size).toBe(0);
   });

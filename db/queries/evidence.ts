@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/board/brief';
+import type { KeptSkills } from '@/core/board/squad';
 import type { Executed } from '@/core/forecast/executes';
 import { fitFor } from '@/core/game/entrant';
 import { schemeOf } from '@/core/game/scoring';
@@ -315,14 +316,28 @@ export async function keepPosterior(db: Db, actor: Actor, playerId: string, held
 /** What is kept of each player in a line, by player, with what it was made from. */
 export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; brief: Brief }>> {
   const rows = await db
-    .select()
+    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, brief: brief.brief })
     .from(brief)
     .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId)));
-  return new Map(rows.map((row) => [row.playerId, { madeFrom: row.madeFrom, brief: row.brief }]));
+  return new Map(rows.map(({ playerId, ...held }) => [playerId, held]));
 }
 
-/** Keeps a player in a line, instead of what was. */
-export async function keepBrief(db: Db, actor: Actor, playerId: string, held: { madeFrom: string; brief: Brief }): Promise<void> {
+/** What is kept of each player for the squad, by player, with what it was made from. */
+export async function heldSkills(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; skills: KeptSkills }>> {
+  const rows = await db
+    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, skills: brief.skills })
+    .from(brief)
+    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId), isNotNull(brief.skills)));
+  return new Map(rows.map(({ playerId, madeFrom, skills }) => [playerId, { madeFrom, skills: skills! }]));
+}
+
+/** Keeps a player in a line, and for the squad, instead of what was. */
+export async function keepBrief(
+  db: Db,
+  actor: Actor,
+  playerId: string,
+  held: { madeFrom: string; brief: Brief; skills: KeptSkills },
+): Promise<void> {
   await db
     .insert(brief)
     .values({ academyId: actor.academyId, playerId, ...held })

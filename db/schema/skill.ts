@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/board/brief';
+import type { KeptSkills } from '@/core/board/squad';
 import type { KeptStrays } from '@/core/tools/strays';
 import type { OwnReference } from '@/core/formats/reference-table';
 import { doublePrecision, foreignKey, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
@@ -51,6 +52,8 @@ export const brief = pgTable(
     playerId: uuid().notNull(),
     madeFrom: text().notNull(),
     brief: jsonb().$type<Brief>().notNull(),
+    /** What the squad board shows; null where it was kept before that was kept too. */
+    skills: jsonb().$type<KeptSkills>(),
   },
   (t) => [
     primaryKey({ columns: [t.academyId, t.playerId] }),

@@ -171,7 +171,7 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const desk = await requireDesk(slug);
   const asked = readAsked(params);
-  const squad = await membersOf(desk, asked.per === 'shot');
+  const { members: squad, pending } = await membersOf(desk, asked.per === 'shot');
   return (
     <SquadPage
       slug={slug}
@@ -184,6 +184,7 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
       levels={squad.map(({ player }) => player.level)}
       asked={{ per: asked.per }}
       strokes={desk.academy.strokesAs}
+      pending={pending}
     />
   );
 }

@@ -8,15 +8,25 @@ import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@
 import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
 import { ChooseGame } from '../form/choose-game';
+import { RefreshWhile } from '../form/refresh-while';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';
 import { SquadTable } from './squad-table';
 
-type Props = { slug: string; mayChange: boolean; squad: Squad; ids: string[]; levels: number[]; asked: BoardAsked; strokes: StrokesAs };
+type Props = {
+  slug: string;
+  mayChange: boolean;
+  squad: Squad;
+  ids: string[];
+  levels: number[];
+  asked: BoardAsked;
+  strokes: StrokesAs;
+  pending: boolean;
+};
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
-export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes }: Props) {
+export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes, pending }: Props) {
   const { kinds, members, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
@@ -35,7 +45,9 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes 
           <PerSwitch asked={asked} />
         </div>
       </div>
-      {played.length === 0 ? (
+      {pending && <p className="small-print">Some players are being worked out …</p>}
+      <RefreshWhile pending={pending} />
+      {played.length === 0 && pending ? null : played.length === 0 ? (
         <p className="empty">
           No ball yet. <ChooseGame slug={slug} mayChange={mayChange} /> and play it with the squad.
         </p>

@@ -1,10 +1,11 @@
 import 'server-only';
+import { squadPar } from '@/core/board/squad';
 import { sayLevel } from '@/core/golf/level';
 import type { Diagnosis } from '@/core/skill/diagnose';
 import type { BallFilter, PlayerRow } from '../data';
-import { sum } from '../sums';
+import { judge } from './judge';
 import { knownFrom, knownOf, type Known, type KnownAt } from './known';
-import { squadOf, squadPar } from './squad';
+import { squadOf } from './squad';
 import { mixOf, ownPar } from './yardsticks';
 
 /** One player's board: what is known, against what was asked. */
@@ -24,13 +25,9 @@ export async function boardOf(desk: KnownAt, player: PlayerRow, { filter, agains
   const { data, model } = desk;
   const [known, own] = await Promise.all([filter ? knownFrom(desk, player, filter) : knownOf(desk, player), data.ownReference()]);
   const level = typeof asked === 'number' ? asked : player.level;
-  const par =
-    asked === 'squad' ? squadPar(model, await squadOf(desk)) : asked === 'table' && own ? ownPar(model, own.expected, level) : null;
+  const par = asked === 'squad' ? squadPar(await squadOf(desk)) : asked === 'table' && own ? ownPar(model, own.expected, level) : null;
   const mix = mixOf(model, player);
-  const { diagnosis } = await sum(
-    { kind: 'board', version: model.version, level: player.level, ...known.made, against: { level, mix: [...mix], par } },
-    { urgent: true },
-  );
+  const diagnosis = await judge(desk, player, known, { level, mix, par });
   const against = !par ? `level ${sayLevel(level)}` : asked === 'squad' ? 'the squad’s average' : `“${own!.name}”`;
-  return { known, diagnosis: diagnosis!, level, against, mix, ownTable: own?.name ?? null };
+  return { known, diagnosis, level, against, mix, ownTable: own?.name ?? null };
 }

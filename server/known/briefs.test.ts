@@ -5,7 +5,8 @@ import { shippedReference } from '@/core/golf/reference';
 import { gather, talliesOf } from '@/core/skill/evidence';
 import { modelOf } from '@/core/skill/model';
 import { left, shot, yd } from '@/core/testing/make';
-import { briefsOf } from './briefs';
+import type { Skill } from '@/core/board/squad';
+import { briefsOf, keptSkills } from './briefs';
 
 const later: (() => Promise<void>)[] = [];
 jest.mock('next/server', () => ({ after: (work: () => Promise<void>) => later.push(work) }));
@@ -24,10 +25,13 @@ type Row = { playerId: string; evidenceRev: number };
 const listed = ({ playerId, evidenceRev }: Row, balls = 40, lastAt = last) =>
   ({ player: { playerId, evidenceRev, level: 14, roundMix: null, name: playerId }, balls, lastAt }) as never;
 
-function deskWith(held: [string, object][]) {
-  const keepBrief = jest.fn().mockResolvedValue(undefined);
+type Kept = { madeFrom: string; brief: { trend: { chanceBetter: number } }; skills: { shot: Skill[]; expected: number[] } };
+
+function deskWith(held: [string, object][], skills: [string, object][] = []) {
+  const keepBrief = jest.fn(async (playerId: string, kept: Kept) => void skills.push([playerId, kept]));
   const data = {
     heldBriefs: async () => new Map(held),
+    heldSkills: async () => new Map(skills),
     keepBrief,
     spanOfEvidence: async () => ({ first, last }),
     tallyBalls: async () => tallies,
@@ -84,4 +88,27 @@ test('a sum that fails leaves what was kept, and can be tried again', async () =
   await briefsOf(desk, players);
   await later[1]!();
   expect(keepBrief).toHaveBeenCalledTimes(2);
+});
+
+test('for the squad a few of whom nothing is kept are waited for; of many those that are kept are there at once', async () => {
+  const players = (count: number) => Array.from({ length: count }, (_, i) => listed({ playerId: `p${i}`, evidenceRev: 1 }));
+  const few = deskWith([]);
+  const { of, pending } = await keptSkills(few.desk, [...players(2), listed({ playerId: 'none', evidenceRev: 0 }, 0)]);
+  expect([[...of.keys()].toSorted(), pending, later.length]).toEqual([['p0', 'p1'], false, 0]);
+  const chips = of.get('p0')!.shot.filter(({ balls }) => balls > 0);
+  expect(chips.map(({ balls }) => balls)).toEqual([40]);
+  // Somebody who left, and what another program kept in another way, are in no squad.
+  const kept = { madeFrom: madeFrom(1), skills: of.get('p0') };
+  const many = deskWith(
+    [],
+    [
+      ['p0', kept],
+      ['p1', { ...kept, madeFrom: kept.madeFrom.replace(/^\d+/, '1') }],
+      ['gone', kept],
+    ],
+  );
+  const first = await keptSkills(many.desk, players(20));
+  expect([[...first.of.keys()], first.pending, many.keepBrief.mock.calls.length]).toEqual([['p0'], true, 0]);
+  await later[0]!();
+  expect(many.keepBrief).toHaveBeenCalledTimes(19);
 });

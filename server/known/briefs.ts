@@ -1,11 +1,13 @@
 import 'server-only';
 import { after } from 'next/server';
 import { BRIEF_VERSION, briefOf, type Brief } from '@/core/board/brief';
+import { keptSkillsOf, type KeptSkills } from '@/core/board/squad';
 import type { Answer, PlayerRow } from '../data';
 import { log } from '../log';
-import { boardOf } from './board';
-import { madeFromOf, type KnownAt } from './known';
+import { judge } from './judge';
+import { knownOf, madeFromOf, type KnownAt } from './known';
 import { changeSince } from './over-time';
+import { mixOf } from './yardsticks';
 
 /** A trend is the last four weeks with balls against all before. */
 const RECENT_MS = 28 * 86_400_000;
@@ -16,12 +18,11 @@ const briefFrom = (desk: KnownAt, player: PlayerRow) => `${BRIEF_VERSION} ${made
 /** What a list of players shows: each in a line as it is kept, and whether some are still being worked out. */
 export type Briefs = { of: ReadonlyMap<string, Brief>; pending: boolean };
 
-/**
- * Every player in a line, at once: as it is kept, even of fewer balls than there are now. What is missing or from other balls is made after
- * the page is answered, whoever was here last first.
- */
-export async function briefsOf(desk: KnownAt, players: Answer<'listPlayers'>): Promise<Briefs> {
-  const held = await desk.data.heldBriefs();
+type Players = Answer<'listPlayers'>;
+type MadeFrom = ReadonlyMap<string, { madeFrom: string }>;
+
+/** Makes after the page is answered what is not kept, or from other balls, whoever was here last first. @returns whether there is any */
+function makeLater(desk: KnownAt, players: Players, held: MadeFrom): boolean {
   const stale = players
     .filter(({ player, balls }) => balls > 0 && held.get(player.playerId)?.madeFrom !== briefFrom(desk, player))
     .sort((a, b) => (b.lastAt?.getTime() ?? 0) - (a.lastAt?.getTime() ?? 0));
@@ -32,7 +33,32 @@ export async function briefsOf(desk: KnownAt, players: Answer<'listPlayers'>): P
         stale.map(({ player }) => player),
       ),
     );
-  return { of: new Map([...held].map(([playerId, { brief }]) => [playerId, brief])), pending: stale.length > 0 };
+  return stale.length > 0;
+}
+
+/** Every player in a line, at once: as it is kept, even of fewer balls than there are now. */
+export async function briefsOf(desk: KnownAt, players: Players): Promise<Briefs> {
+  const held = await desk.data.heldBriefs();
+  const pending = makeLater(desk, players, held);
+  return { of: new Map([...held].map(([playerId, { brief }]) => [playerId, brief])), pending };
+}
+
+/** Of whom nothing is kept: so many are waited for. */
+const WAITED_FOR = 12;
+
+/** What is kept of players for the squad, even of fewer balls than there are now; of a few of whom nothing is, it is made first. */
+export async function keptSkills(desk: KnownAt, players: Players): Promise<{ of: ReadonlyMap<string, KeptSkills>; pending: boolean }> {
+  const ofNow = async () =>
+    new Map([...(await desk.data.heldSkills())].filter(([, { madeFrom }]) => madeFrom.startsWith(`${BRIEF_VERSION} `)));
+  let held = await ofNow();
+  const missing = players.filter(({ player, balls }) => balls > 0 && !held.has(player.playerId));
+  if (missing.length > 0 && missing.length <= WAITED_FOR) {
+    await Promise.all(missing.map(({ player }) => makeBrief(desk, player)));
+    held = await ofNow();
+  }
+  const here = new Set(players.map(({ player }) => player.playerId));
+  const of = [...held].flatMap(([playerId, { skills }]) => (here.has(playerId) ? [[playerId, skills] as const] : []));
+  return { of: new Map(of), pending: makeLater(desk, players, held) };
 }
 
 /** Academies whose briefs are being made. */
@@ -52,11 +78,17 @@ async function makeAll(desk: KnownAt, players: readonly PlayerRow[]): Promise<vo
 }
 
 async function makeBrief(desk: KnownAt, player: PlayerRow): Promise<void> {
-  const { known, diagnosis } = await boardOf(desk, player, { filter: null, against: undefined });
+  const known = await knownOf(desk, player);
+  const mix = mixOf(desk.model, player);
+  const diagnosis = await judge(desk, player, known, { level: player.level, mix, par: null });
   const span = await desk.data.spanOfEvidence(player.playerId);
   if (!span) return;
   const since = new Date(span.last.getTime() - RECENT_MS);
   const trend = since > span.first ? await changeSince(desk, player, { ...span, since }) : null;
   const brief = briefOf(diagnosis, known.evidence.balls, trend);
-  await desk.data.keepBrief(player.playerId, { madeFrom: briefFrom(desk, player), brief });
+  const skills = keptSkillsOf(
+    diagnosis,
+    desk.model.cells.map(({ key }) => mix.get(key) ?? 0),
+  );
+  await desk.data.keepBrief(player.playerId, { madeFrom: briefFrom(desk, player), brief, skills });
 }

@@ -63,7 +63,7 @@ export async function twoGroups({ db, academy }: Pick<ReturnType<typeof academie
     [hidden],
     null,
   );
-  await keepBrief(db, actor, hidden, { madeFrom: MARK, brief: { version: 1, title: MARK } as never });
+  await keepBrief(db, actor, hidden, { madeFrom: MARK, brief: { version: 1, title: MARK } as never, skills: { shot: [MARK] } as never });
   const held = { evidenceRev: 2, halfLifeDays: 60, asOf: new Date(0), modelVersion: 1, level: 10, draws: Buffer.from('x'), strays: null };
   await keepPosterior(db, actor, hidden, held as never);
   await saveGroup(db, actor, id(60), { name: 'Juniors', playerIds: [at.playerId], userIds: [actor.userId] });
@@ -158,7 +158,8 @@ export const ASKED: { readonly [Name in QueryName]: (at: At) => readonly unknown
   heldPosterior: ({ hidden }) => [hidden],
   keepPosterior: ({ hidden, held }) => [hidden, { ...held, evidenceRev: 99 }],
   heldBriefs: () => [],
-  keepBrief: ({ hidden }) => [hidden, { madeFrom: 'changed', brief: {} }],
+  heldSkills: () => [],
+  keepBrief: ({ hidden }) => [hidden, { madeFrom: 'changed', brief: {}, skills: {} }],
   shotsOfCell: ({ hidden }) => [hidden, { asOf: ASOF }, { shotType: 'chip', surface: 'fairway', fromM: 0, toM: 99 }],
   narrowings: ({ hidden }) => [hidden],
 

@@ -1,0 +1,226 @@
+import { randomUUID } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
+import { sql } from 'drizzle-orm';
+import { DEMO_GAMES } from '@/core/demo/games';
+import { DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
+import { demoSeason, DEMO_WEEKS, type DemoSession } from '@/core/demo/season';
+import { plainEntrant } from '@/core/game/entrant';
+import { shippedReference } from '@/core/golf/reference';
+import type { Member } from '@/db/actor';
+import { openDb } from '@/db/client';
+import { withCopy } from '@/db/copy';
+import { saveGame } from '@/db/queries/games';
+import { savePlayer } from '@/db/queries/players';
+import { rebuildShots } from '@/db/queries/projection';
+import { authMember, session, sessionPlayer, shotEvent } from '@/db/schema';
+import { addAcademy } from './demo-data';
+import { makeCalls, ms, p50, timed, times } from './lib/load';
+
+/**
+ * What a page costs in an academy of a million balls beside the same page in one of ten thousand, in one database and one run:
+ * `npm run bench:scale`. It takes about twenty minutes and wants an idle machine; `BENCH_BALLS` makes the large academy smaller.
+ */
+const [url, databaseUrl, part] = [process.env.BENCH_URL!, process.env.DATABASE_URL!, process.argv[2]];
+const { db, pool } = openDb(databaseUrl, { patient: true });
+const BALLS = Number(process.env.BENCH_BALLS ?? 1_000_000);
+const EACH = 2500;
+const SIZES = [
+  { slug: 'small-field', players: 10, each: 1000 },
+  { slug: 'large-field', players: Math.max(10, Math.round(BALLS / EACH)), each: EACH },
+] as const;
+const SEASON_MS = DEMO_WEEKS * 7 * 86_400_000;
+const count = (n: number) => n.toLocaleString('en');
+const memory = () => `${(process.memoryUsage().rss / 1e6).toFixed(0)} MB`;
+
+/** So many of the last balls of ten players, from as many seasons as it takes. */
+function recordsOf(seed: number, now: Date, playerIds: readonly string[], each: number): DemoSession[] {
+  const left = playerIds.map(() => each);
+  const kept: DemoSession[] = [];
+  for (let season = 0; left.some((balls) => balls > 0); season++) {
+    const until = new Date(now.getTime() - season * SEASON_MS);
+    const played = demoSeason(seed * 100 + season, until, playerIds, shippedReference);
+    for (const one of played.toSorted((a, b) => b.startedAt.getTime() - a.startedAt.getTime())) {
+      if (left[one.player]! <= 0) continue;
+      left[one.player]! -= one.events.length;
+      kept.push(one);
+    }
+  }
+  return kept;
+}
+
+/** Makes an academy with the records that the simulator makes of players like the demo's: the events by COPY, all else from these. */
+async function fill({ slug, players, each }: (typeof SIZES)[number], coach: string): Promise<void> {
+  const now = new Date();
+  const actor: Member = await addAcademy(db, now, { name: slug, slug, email: `${slug}@field.example` });
+  const { academyId } = actor;
+  await db.insert(authMember).values({ id: randomUUID(), organizationId: academyId, userId: coach, role: 'owner', createdAt: now });
+  const games = DEMO_GAMES.map((spec) => ({ gameId: randomUUID() as string, spec }));
+  for (const { gameId, spec } of games) await saveGame(db, actor, gameId, spec);
+  let balls = 0;
+  const made = await timed(async () => {
+    for (let from = 0; from < players; from += DEMO_PLAYERS.length) {
+      const ids = DEMO_PLAYERS.map(() => randomUUID() as string);
+      for (const [i, { form }] of DEMO_PLAYERS.entries()) {
+        const clubs = form.clubs.map(([label, loftDeg]) => ({ clubId: randomUUID(), label, loftDeg }));
+        await savePlayer(db, actor, ids[i]!, { ...form, name: `${form.name} ${1 + from / DEMO_PLAYERS.length}`, clubs });
+      }
+      const records = recordsOf(1 + from, now, ids, each);
+      balls += records.reduce((sum, { events }) => sum + events.length, 0);
+      await withCopy(db, async (_, copy) => {
+        await copy(
+          session,
+          records.map(({ sessionId, game, startedAt }) => ({
+            ...{ academyId, sessionId, startedAt },
+            ...{ gameId: games[game]!.gameId, gameVersion: 1, spec: games[game]!.spec },
+          })),
+        );
+        await copy(
+          sessionPlayer,
+          records.map(({ sessionId, player }) => ({
+            ...{ academyId, sessionId, position: 0 },
+            ...plainEntrant(ids[player]!, DEMO_PLAYERS[player]!.form.level),
+          })),
+        );
+        await copy(
+          shotEvent,
+          records.flatMap(({ events }) =>
+            events.map(({ deviceAt, ...event }) => ({
+              ...event,
+              ...{ academyId, actor: `user:${coach}`, deviceAt: new Date(deviceAt), receivedAt: new Date(deviceAt) },
+            })),
+          ),
+        );
+      });
+    }
+  });
+  const before = process.memoryUsage().rss;
+  const rebuilt = await timed(() => rebuildShots(db, actor));
+  const grown = (process.memoryUsage().rss - before) / 1e6;
+  console.log(
+    `${slug}: ${count(balls)} balls of ${players} players made in ${(made / 1000).toFixed(0)} s; ` +
+      `all balls worked out from what was said in ${(rebuilt / 1000).toFixed(0)} s (${count(Math.round((1000 * balls) / rebuilt))} a second, ` +
+      `memory ${memory()}, ${grown.toFixed(0)} MB more)`,
+  );
+}
+
+async function fillBoth(): Promise<void> {
+  const [coach] = (await db.execute<{ id: string }>(sql`select id from auth_user where email = ${DEMO_COACH.email}`)).rows;
+  for (const size of SIZES) await fill(size, coach!.id);
+  await db.execute(sql`vacuum analyze`);
+  const { rows } = await db.execute<{ name: string; bytes: string }>(
+    sql`select relname as name, pg_total_relation_size(oid)::text as bytes from pg_class
+      where relnamespace = 'public'::regnamespace and relkind = 'r' order by pg_total_relation_size(oid) desc limit 4`,
+  );
+  const of = SIZES.reduce((sum, { players, each }) => sum + players * each, 0);
+  console.log(
+    `on disk with keys, for each 1,000 balls: ${rows.map(({ name, bytes }) => `${name} ${(Number(bytes) / of).toFixed(0)} kB`).join(', ')}`,
+  );
+}
+
+type Place = { base: string; player: string; game: string; session: string; late: string; name: string };
+
+async function placeOf(slug: string): Promise<Place> {
+  const one = async (query: ReturnType<typeof sql>) => (await db.execute<{ id: string }>(query)).rows[0]!.id;
+  const academy = await one(sql`select id from auth_organization where slug = ${slug}`);
+  const player = await one(sql`select player_id as id from player where academy_id = ${academy} order by name limit 1`);
+  return {
+    base: `/a/${slug}`,
+    player,
+    name: await one(sql`select name as id from player where academy_id = ${academy} and player_id = ${player}`),
+    game: await one(sql`select game_id as id from game where academy_id = ${academy} order by created_at limit 1`),
+    session: await one(sql`select s.session_id as id from session s join session_player p using (academy_id, session_id)
+      where s.academy_id = ${academy} and p.player_id = ${player} order by s.started_at desc limit 1`),
+    // Of a tenth of all sessions the newest: pages later than that are no other.
+    late: await one(sql`select to_char(started_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') || '~' || session_id as id from session
+      where academy_id = ${academy} order by started_at limit 1 offset 60`),
+  };
+}
+
+/** The pages of the desk. */
+const PAGES: Readonly<Record<string, (at: Place) => string>> = {
+  today: ({ base }) => base,
+  players: ({ base }) => `${base}/players`,
+  board: ({ base, player }) => `${base}/players/${player}`,
+  'a cell': ({ base, player }) => `${base}/players/${player}?cell=${encodeURIComponent('chip|fairway|20')}`,
+  putting: ({ base, player }) => `${base}/players/${player}/putting`,
+  'over time': ({ base, player }) => `${base}/players/${player}/time`,
+  sessions: ({ base, player }) => `${base}/players/${player}/sessions`,
+  report: ({ base, player }) => `${base}/players/${player}/report`,
+  'squad board': ({ base }) => `${base}/players/squad`,
+  games: ({ base }) => `${base}/games`,
+  'game page': ({ base, game }) => `${base}/games/${game}`,
+  designer: ({ base, game }) => `${base}/games/${game}/edit`,
+  'link cards': ({ base }) => `${base}/players/links`,
+  'logbook, first': ({ base }) => `${base}/logbook`,
+  'logbook, late': ({ base, late }) => `${base}/logbook?after=${encodeURIComponent(late)}`,
+  'logbook, of a player': ({ base, player }) => `${base}/logbook?playerId=${player}`,
+  'logbook, searched': ({ base, name }) => `${base}/logbook?find=${encodeURIComponent(name)}`,
+  session: ({ base, session: id }) => `${base}/sessions/${id}`,
+  plan: ({ base }) => `${base}/plan`,
+  'plan an hour': ({ base, player }) => `${base}/plan/hour/new?for=${player}`,
+};
+
+const calls = makeCalls(url);
+const WARM = 3;
+const LOOKS = 11;
+/** A page of the large academy may cost so many times that of the small one. */
+const MOST = 1.5;
+
+async function signedIn() {
+  const cookie = await calls.signIn(DEMO_COACH);
+  return async (path: string) => {
+    const answer = await calls.call('GET', path, cookie);
+    if (answer.status !== 200) throw new Error(`${path} was answered ${answer.status}`);
+    return answer.text;
+  };
+}
+
+/** Looks at a list of players until nothing in it is being worked out. */
+async function settled(look: (path: string) => Promise<string>, base: string): Promise<void> {
+  while ((await look(`${base}/players`)).includes('being worked out')) await new Promise((later) => setTimeout(later, 2000));
+}
+
+async function pages(): Promise<void> {
+  const look = await signedIn();
+  const places = await Promise.all(SIZES.map(({ slug }) => placeOf(slug)));
+  for (const [i, { base }] of places.entries())
+    console.log(`${SIZES[i]!.slug}: every player summed up in ${((await timed(() => settled(look, base))) / 1000).toFixed(0)} s`);
+  console.log(`\n${'page, warm'.padEnd(22)} ${'small'.padStart(10)} ${'large'.padStart(10)}  ratio  kB compressed (large)`);
+  for (const [name, path] of Object.entries(PAGES)) {
+    const [small, large] = places.map(path) as [string, string];
+    let text = '';
+    for (let n = 0; n < WARM; n++) [, text] = [await look(small), await look(large)];
+    const took: [number[], number[]] = [[], []];
+    // By turns, so that whatever else the machine does meets both.
+    await times(LOOKS, async () => {
+      took[0].push(await timed(() => look(small)));
+      took[1].push(await timed(() => look(large)));
+    });
+    const ratio = p50(took[1]) / p50(took[0]);
+    const size = gzipSync(text).length / 1000;
+    console.log(
+      `${name.padEnd(22)} ${ms(p50(took[0])).padStart(10)} ${ms(p50(took[1])).padStart(10)} ${ratio.toFixed(2).padStart(6)}  ${size.toFixed(0).padStart(4)}` +
+        `${ratio > MOST ? '   more than 1.5' : ''}`,
+    );
+  }
+}
+
+/** What is slow once, after the program was started. */
+async function started(): Promise<void> {
+  const look = await signedIn();
+  const { base, player } = await placeOf('large-field');
+  const first = {
+    'squad board': `${base}/players/squad`,
+    today: base,
+    players: `${base}/players`,
+    board: `${base}/players/${player}`,
+    'over time': `${base}/players/${player}/time`,
+  };
+  console.log('\njust started, large academy');
+  for (const [name, path] of Object.entries(first)) console.log(`${name.padEnd(22)} ${ms(await timed(() => look(path))).padStart(10)}`);
+}
+
+const PARTS: Readonly<Record<string, () => Promise<void>>> = { fill: fillBoth, pages, started };
+await PARTS[part!]!();
+calls.end();
+await pool.end();
