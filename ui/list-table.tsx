@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { useMemo } from 'react';
 import styles from './list-table.module.scss';
 import { SortedHead } from './sorted-head';
+import { useShowAll } from './use-show-all';
 
 /** One column of a list: what stands in it, and by what it is sorted; without, it is not. */
 export type ListColumn<Row> = {
@@ -46,51 +47,55 @@ export function ListTable<Row>({ rows, keyOf, columns, label }: Props<Row>) {
   }, [columns]);
   const data = useMemo(() => rows.map((row) => ({ row })), [rows]);
   const table = useTable({ features, columns: of, data });
+  const { shown, more } = useShowAll(table.getRowModel().rows);
   const called = columns.findIndex(({ head }) => head !== '');
   const classOf = ({ wideOnly, className }: ListColumn<Row>) =>
     [wideOnly && styles.wideOnly, className].filter(Boolean).join(' ') || undefined;
   return (
-    <table className={styles.list} aria-label={label}>
-      <thead>
-        {table.getHeaderGroups().map((group) => (
-          <tr key={group.id}>
-            {group.headers.map((header, i) =>
-              !columns[i]!.by ? (
-                <th key={header.id} scope="col" className={classOf(columns[i]!)} aria-hidden={columns[i]!.head === '' || undefined}>
-                  <span>{columns[i]!.head}</span>
-                </th>
-              ) : (
-                <SortedHead
-                  key={header.id}
-                  className={classOf(columns[i]!)}
-                  sorted={header.column.getIsSorted()}
-                  onSort={header.column.getToggleSortingHandler()}
-                >
-                  <FlexRender header={header} />
-                </SortedHead>
-              ),
-            )}
-          </tr>
-        ))}
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map(({ original: { row } }) => (
-          <tr key={keyOf(row)}>
-            {columns.map((column, i) =>
-              i === called ? (
-                <th key={column.key} scope="row" className={classOf(column)}>
-                  {column.cell(row)}
-                </th>
-              ) : (
-                <td key={column.key} className={classOf(column)}>
-                  {column.cell(row)}
-                </td>
-              ),
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <>
+      <table className={styles.list} aria-label={label}>
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id}>
+              {group.headers.map((header, i) =>
+                !columns[i]!.by ? (
+                  <th key={header.id} scope="col" className={classOf(columns[i]!)} aria-hidden={columns[i]!.head === '' || undefined}>
+                    <span>{columns[i]!.head}</span>
+                  </th>
+                ) : (
+                  <SortedHead
+                    key={header.id}
+                    className={classOf(columns[i]!)}
+                    sorted={header.column.getIsSorted()}
+                    onSort={header.column.getToggleSortingHandler()}
+                  >
+                    <FlexRender header={header} />
+                  </SortedHead>
+                ),
+              )}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {shown.map(({ original: { row } }) => (
+            <tr key={keyOf(row)}>
+              {columns.map((column, i) =>
+                i === called ? (
+                  <th key={column.key} scope="row" className={classOf(column)}>
+                    {column.cell(row)}
+                  </th>
+                ) : (
+                  <td key={column.key} className={classOf(column)}>
+                    {column.cell(row)}
+                  </td>
+                ),
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {more}
+    </>
   );
 }
 

@@ -39,3 +39,24 @@ test('sorted by a skill the worst comes first, and who has no ball in it last; e
   expect(screen.getByText('Di, chips from the fringe: −0.20 lost a shot, −0.30 to −0.10 eight times in ten, 12 balls')).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Bo' })).toHaveAttribute('href', '/a/here/players/Bo');
 });
+
+test('of a large squad the first fifty are drawn, as it is sorted, and the others when they are asked for', async () => {
+  const rows = Array.from({ length: 60 }, (_, i) => row(`Player ${String(i).padStart(2, '0')}`, i / 100));
+  render(
+    <SquadTable
+      strokes="lost"
+      rows={rows}
+      skills={[{ heading: 'putt', shots: 'putts' }]}
+      average={[{ mean: 0.3, players: 60 }]}
+      per="shot"
+      href="/a/here/players"
+      query=""
+    />,
+  );
+  expect([names().length, names()[0]]).toEqual([50, 'Player 00']);
+  await userEvent.click(screen.getByRole('button', { name: 'putt' }));
+  expect([names().length, names()[0]]).toEqual([50, 'Player 59']);
+  await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
+  expect([names().length, names().at(-1)]).toEqual([60, 'Player 00']);
+  expect(screen.queryByRole('button', { name: 'Show all 60' })).not.toBeInTheDocument();
+});

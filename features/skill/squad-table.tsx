@@ -3,6 +3,7 @@
 import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import { SortedHead } from '@/ui/sorted-head';
+import { useShowAll } from '@/ui/use-show-all';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { counted } from '@/core/units/format';
@@ -52,6 +53,7 @@ export function SquadTable({ rows, skills, average, per, strokes, href, query }:
     [skills, strokes],
   );
   const table = useTable({ features, columns, data: rows });
+  const { shown, more } = useShowAll(table.getRowModel().rows);
   const most = Math.max(0.02, ...rows.flatMap((row) => row.skills.map(({ mean }) => Math.abs(mean))));
   return (
     <div className={styles.scroll} role="region" aria-label={`Strokes ${strokes}, by player and skill`} tabIndex={0}>
@@ -68,7 +70,7 @@ export function SquadTable({ rows, skills, average, per, strokes, href, query }:
           ))}
         </thead>
         <tbody>
-          {table.getRowModel().rows.map(({ id, original: row }) => (
+          {shown.map(({ id, original: row }) => (
             <tr key={id}>
               <th scope="row">
                 <Link href={`${href}/${row.id}${query}`}>{row.name}</Link> <small className="small-print">{row.level}</small>
@@ -111,6 +113,7 @@ export function SquadTable({ rows, skills, average, per, strokes, href, query }:
           </tr>
         </tfoot>
       </table>
+      {more}
     </div>
   );
 }
