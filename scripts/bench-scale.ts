@@ -94,7 +94,11 @@ async function fill({ slug, players, each }: (typeof SIZES)[number], coach: stri
     }
   });
   const before = process.memoryUsage().rss;
-  const rebuilt = await timed(() => rebuildShots(db, actor));
+  const rebuilt = await timed(() =>
+    rebuildShots(db, actor, ({ sessions, balls: done }) => {
+      if (sessions % 5000 === 0) console.log(`  ${count(sessions)} sessions, ${count(done)} balls, memory ${memory()}`);
+    }),
+  );
   const grown = (process.memoryUsage().rss - before) / 1e6;
   console.log(
     `${slug}: ${count(balls)} balls of ${players} players made in ${(made / 1000).toFixed(0)} s; ` +

@@ -204,10 +204,15 @@ const PLAYERS_AT_ONCE = 50;
 /**
  * Makes the projection of an academy again from its events alone: `shot`, how many balls each session and each player has, and which sessions
  * are through. One session after another, each in a transaction of its own, so that people go on playing meanwhile.
+ * @param told hears now and then how many sessions and balls are done
  * @returns how many balls there are
  */
-export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
-  let balls = 0;
+export async function rebuildShots(
+  db: Db,
+  actor: Actor,
+  told: (done: { sessions: number; balls: number }) => void = () => {},
+): Promise<number> {
+  let [sessions, balls] = [0, 0];
   let after: string | null = null;
   for (;;) {
     const ids: { id: string }[] = await db
@@ -222,6 +227,8 @@ export async function rebuildShots(db: Db, actor: Actor): Promise<number> {
         return held ? projectAgain(tx, actor, held) : 0;
       });
     after = ids.at(-1)?.id ?? null;
+    sessions += ids.length;
+    told({ sessions, balls });
     if (ids.length < SESSIONS_AT_ONCE) break;
   }
   // Whoever has no ball is in none of these sessions' rows.
