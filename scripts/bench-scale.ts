@@ -18,21 +18,23 @@ import { makeCalls, ms, p50, timed, times } from './lib/load';
 
 /**
  * What a page costs in an academy of a million balls beside the same page in one of ten thousand, in one database and one run:
- * `npm run bench:scale`. It takes about twenty minutes and wants an idle machine; `BENCH_BALLS` makes the large academy smaller.
+ * `npm run bench:scale`. It takes about twenty-five minutes and wants an idle machine; `BENCH_BALLS` makes the large academy smaller.
  */
 const [url, databaseUrl, part] = [process.env.BENCH_URL!, process.env.DATABASE_URL!, process.argv[2]];
 const { db, pool } = openDb(databaseUrl, { patient: true });
 const BALLS = Number(process.env.BENCH_BALLS ?? 1_000_000);
 const EACH = 2500;
+/** Players come as the demo's squad does. */
+const SQUAD = DEMO_PLAYERS.length;
 const SIZES = [
-  { slug: 'small-field', players: 10, each: 1000 },
-  { slug: 'large-field', players: Math.max(10, Math.round(BALLS / EACH)), each: EACH },
+  { slug: 'small-field', players: SQUAD, each: 1250 },
+  { slug: 'large-field', players: SQUAD * Math.max(1, Math.round(BALLS / EACH / SQUAD)), each: EACH },
 ] as const;
 const SEASON_MS = DEMO_WEEKS * 7 * 86_400_000;
 const count = (n: number) => n.toLocaleString('en');
 const memory = () => `${(process.memoryUsage().rss / 1e6).toFixed(0)} MB`;
 
-/** So many of the last balls of ten players, from as many seasons as it takes. */
+/** So many of the last balls of each of a squad, from as many seasons as it takes. */
 function recordsOf(seed: number, now: Date, playerIds: readonly string[], each: number): DemoSession[] {
   const left = playerIds.map(() => each);
   const kept: DemoSession[] = [];
@@ -58,11 +60,11 @@ async function fill({ slug, players, each }: (typeof SIZES)[number], coach: stri
   for (const { gameId, spec } of games) await saveGame(db, actor, gameId, spec);
   let balls = 0;
   const made = await timed(async () => {
-    for (let from = 0; from < players; from += DEMO_PLAYERS.length) {
+    for (let from = 0; from < players; from += SQUAD) {
       const ids = DEMO_PLAYERS.map(() => randomUUID() as string);
       for (const [i, { form }] of DEMO_PLAYERS.entries()) {
         const clubs = form.clubs.map(([label, loftDeg]) => ({ clubId: randomUUID(), label, loftDeg }));
-        await savePlayer(db, actor, ids[i]!, { ...form, name: `${form.name} ${1 + from / DEMO_PLAYERS.length}`, clubs });
+        await savePlayer(db, actor, ids[i]!, { ...form, name: `${form.name} ${1 + from / SQUAD}`, clubs });
       }
       const records = recordsOf(1 + from, now, ids, each);
       balls += records.reduce((sum, { events }) => sum + events.length, 0);
