@@ -13,7 +13,7 @@ import { group } from 'd3-array';
 import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, dayConditions, player, session, sessionPlayer, sessionStation, shot } from '../schema';
+import { academy, dayConditions, game, player, session, sessionPlayer, sessionStation, shot } from '../schema';
 import { gameInVersion, holdGame, type GameRow } from './game-versions';
 import { getGreen } from './greens';
 import { addGuests } from './guests';
@@ -372,18 +372,29 @@ export async function placesOf(db: Db, actor: Actor, playerId: string, limit: nu
 
 /** The last session of each game that is over. */
 export async function lastOfGames(db: Db, actor: Actor): Promise<FinishedLine[]> {
-  const rows = await db
-    .selectDistinctOn([session.gameId])
+  // Game by game, from the end of an index: there are a few games, and sessions by the ten thousand.
+  const newest = db
+    .select({ id: session.sessionId })
     .from(session)
     .where(
       and(
-        eq(session.academyId, actor.academyId),
-        isNotNull(session.gameId),
+        eq(session.academyId, game.academyId),
+        eq(session.gameId, game.gameId),
         or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
         seenSession(db, actor, session.sessionId),
       ),
     )
-    .orderBy(session.gameId, desc(session.startedAt));
+    .orderBy(desc(session.startedAt))
+    .limit(1);
+  const ids = await db
+    .select({ id: sql<string | null>`(${newest})` })
+    .from(game)
+    .where(eq(game.academyId, actor.academyId));
+  const last = ids.flatMap(({ id }) => id ?? []);
+  const rows = await db
+    .select()
+    .from(session)
+    .where(and(eq(session.academyId, actor.academyId), inArray(session.sessionId, last)));
   return finishedLines(db, actor, rows);
 }
 

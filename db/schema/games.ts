@@ -109,6 +109,7 @@ export const session = pgTable(
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId] }),
     index('session_by_game').on(t.academyId, t.gameId, t.gameVersion),
+    index('session_by_game_and_start').on(t.academyId, t.gameId, t.startedAt),
     index('session_by_start').on(t.academyId, t.startedAt, t.sessionId),
     index('session_by_title').on(t.academyId, t.title, t.sessionId),
     // Few go on at a time, among all that ever were.

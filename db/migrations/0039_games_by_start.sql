@@ -1,0 +1,1 @@
+CREATE INDEX "session_by_game_and_start" ON "session" USING btree ("academy_id","game_id","started_at");
