@@ -79,7 +79,7 @@ test('a passkey is added with the password, signs in without it and without a co
   await expect(page).toHaveURL(`/a/${own.slug}`);
 
   await page.goto('/account');
-  await keys.getByRole('button', { name: /^Remove the passkey of / }).click();
+  await keys.getByRole('button', { name: /^Remove the passkey for / }).click();
   await expect(keys.getByRole('listitem')).toHaveCount(0);
   await linkTo(page, own.email, 'A passkey was removed from your account');
   await out();

@@ -26,9 +26,9 @@ test('the owner is told that somebody asked to erase a player, and where to answ
     subject: 'Somebody asked to erase Zélie',
     text: `Hello Ana,
 
-The player or a guardian asked for everything about Zélie at Lantern Hollow to be erased. Nothing is erased until a coach does it.
+The player or a guardian asked Lantern Hollow to erase everything about Zélie. Nothing is erased until a coach does it.
 
-Read what they wrote, and answer, here:
+Read the request and answer it here:
 
 https://golf.example/a/x/players/1/family
 `,

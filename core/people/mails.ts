@@ -64,8 +64,8 @@ export function guardianMail(email: string, { academy, by, player }: { academy: 
 export function erasureMail({ email, name }: To, { player, academy }: { player: string; academy: string }, link: string): Mail {
   return mail(email, `Somebody asked to erase ${player}`, [
     `Hello ${name},`,
-    `The player or a guardian asked for everything about ${player} at ${academy} to be erased. Nothing is erased until a coach does it.`,
-    'Read what they wrote, and answer, here:',
+    `The player or a guardian asked ${academy} to erase everything about ${player}. Nothing is erased until a coach does it.`,
+    'Read the request and answer it here:',
     link,
   ]);
 }

@@ -40,7 +40,7 @@ export function Passkeys({ host, device, passkeys }: Props) {
   return (
     <section aria-labelledby="passkeys">
       <h2 id="passkeys">Passkeys</h2>
-      <p>Sign in with the screen lock of your phone or computer instead of your password and code.</p>
+      <p>Sign in the way you unlock your phone or computer: no password, no code.</p>
       {passkeys.length > 0 && (
         <ul className="rows">
           {passkeys.map(({ id, name, said }) => (
@@ -53,7 +53,7 @@ export function Passkeys({ host, device, passkeys }: Props) {
               <Button
                 variant="outline-dark"
                 disabled={busy}
-                aria-label={`Remove the passkey of ${name}, ${said}`}
+                aria-label={`Remove the passkey for ${name}, ${said}`}
                 onClick={() => press(() => authCall('passkey/remove', { id }), over)}
               >
                 Remove

@@ -72,7 +72,7 @@ export async function PlayersRoom({ slug }: { slug: string }) {
               begin.
             </>
           ) : (
-            'You look after no players yet. A coach puts you in charge of a group.'
+            'You don’t look after any players yet. Ask a coach to put you in charge of a group.'
           )}
         </p>
       ) : (

@@ -45,7 +45,7 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes,
           <PerSwitch asked={asked} />
         </div>
       </div>
-      {pending && <p className="small-print">Some players are being worked out …</p>}
+      {pending && <p className="small-print">Some players’ figures are still being worked out …</p>}
       <RefreshWhile pending={pending} />
       {played.length === 0 && pending ? null : played.length === 0 ? (
         <p className="empty">
