@@ -1,26 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { request } from 'node:http';
 import { Pool } from 'pg';
 import { DEMO_COACH } from '@/core/demo/people';
-import { LIBRARY } from '@/core/game/library';
-import { recordOf } from '@/core/play/record';
-import { UNKNOWN } from '@/core/game/scoring/ball';
-import { gameSpecSchema, type GameSpec } from '@/core/game/spec';
-import { turnsOf } from '@/core/game/turn';
 import { newPlayer } from '@/core/people/player';
-import { EVENT_VERSION } from '@/core/shot/read-event';
 import type { ShotEvent } from '@/core/shot/shot';
 import type { Member } from '@/db/actor';
 import { openDb } from '@/db/client';
-import { saveGame } from '@/db/queries/games';
 import { savePlayer } from '@/db/queries/players';
-import { startSession } from '@/db/queries/sessions';
 import { rebuildShots } from '@/db/queries/projection';
 import { takeIn } from '@/db/queries/take-in';
 import { authMember, shot } from '@/db/schema';
 import { eq } from 'drizzle-orm';
 import { addAcademy } from './demo-data';
 import { makeCalls, ms, p50, p95, timed, times } from './lib/load';
+import { follow, insertsOf, makeRecorder, rest, together } from './lib/recording';
 
 /**
  * What a ball costs the program, alone and among many, beside a bare insert into the same database: `npm run bench:load`. It takes about
@@ -31,24 +23,6 @@ const DEVICES = 60;
 const { db, pool } = openDb(databaseUrl);
 const { call, signIn, end } = makeCalls(url);
 
-/** Many at once, each going on as soon as it was answered, until a moment has passed. */
-async function together(count: number, forMs: number, run: (who: number, n: number) => Promise<unknown>, pauseMs = 0): Promise<number[]> {
-  const until = performance.now() + forMs;
-  const took: number[] = [];
-  await Promise.all(
-    Array.from({ length: count }, async (_, who) => {
-      if (pauseMs) await rest(Math.random() * pauseMs);
-      for (let n = 0; performance.now() < until; n++) {
-        const one = await timed(() => run(who, n));
-        took.push(one);
-        if (pauseMs) await rest(Math.max(0, pauseMs - one));
-      }
-    }),
-  );
-  return took;
-}
-const rest = (forMs: number) => new Promise((resolve) => setTimeout(resolve, forMs));
-
 const coach: Member = await addAcademy(db, new Date(), { name: 'Long Field', slug: 'long-field', email: 'long@field.example' });
 /** The demo's coach works in both: one sign-in sees the page of the one while balls go into the other. */
 const [member] = await db.select().from(authMember).limit(1);
@@ -57,49 +31,13 @@ await db
   .values({ id: randomUUID(), organizationId: coach.academyId, userId: member!.userId, role: 'owner', createdAt: new Date() });
 const cookie = await signIn(DEMO_COACH);
 
-/** A ring game so long that nobody gets to its end. */
-const rings = LIBRARY.find(({ key }) => key === 'three-hoops')!.spec;
-const long: GameSpec = gameSpecSchema.parse({
-  ...rings,
-  goal: null,
-  stations: Array.from({ length: 20 }, (_, i) => ({ ...rings.stations[0]!, key: `s${i}`, balls: 50 })),
-});
-const turns = turnsOf(long);
-const gameId = randomUUID();
-await saveGame(db, coach, gameId, long);
 const players = Array.from({ length: 24 }, () => randomUUID() as string);
 for (const [i, playerId] of players.entries()) await savePlayer(db, coach, playerId, newPlayer(`Player ${i + 1}`, 'imperial'));
 
-const deviceId = randomUUID();
-let said = 0;
-function ball(sessionId: string, playerId: string, turn: number): ShotEvent {
-  const result = { ...UNKNOWN, leftM: 0.2 + ((said * 37) % 300) / 100, measured: 'tape' as const };
-  return {
-    version: EVENT_VERSION,
-    eventId: randomUUID(),
-    shotId: randomUUID(),
-    sessionId,
-    deviceId,
-    deviceSeq: said++,
-    deviceAt: new Date().toISOString(),
-    kind: 'record',
-    payload: recordOf(turns[turn]!, result, { playerId, sessionId }, new Date()),
-  };
-}
+const { begin, ball } = await makeRecorder(db, coach);
 async function post(sessionId: string, events: ShotEvent[]): Promise<void> {
   const answer = await call('POST', '/api/v1/shot-events', cookie, { sessionId, events });
   if (answer.status !== 200) throw new Error(`a ball was answered ${answer.status}: ${answer.text.slice(0, 200)}`);
-}
-async function begin(who: readonly string[]): Promise<string> {
-  const sessionId = randomUUID();
-  await startSession(
-    db,
-    coach,
-    sessionId,
-    gameId,
-    who.map((playerId) => ({ playerId, allowance: 0 })),
-  );
-  return sessionId;
 }
 async function page(path: string): Promise<void> {
   const answer = await call('GET', path, cookie);
@@ -108,14 +46,7 @@ async function page(path: string): Promise<void> {
 
 const bare = new Pool({ connectionString: databaseUrl, max: 20 });
 const bareSession = await begin([players[0]!]);
-const bareInsert = () => {
-  const one = ball(bareSession, players[0]!, 0);
-  return bare.query(
-    `insert into shot_event (academy_id, event_id, shot_id, session_id, kind, payload, actor, device_id, device_seq, device_at)
-     values ($1, $2, $3, $4, $5, $6, 'bench', $7, $8, $9)`,
-    [coach.academyId, one.eventId, one.shotId, one.sessionId, one.kind, one.payload, one.deviceId, one.deviceSeq, one.deviceAt],
-  );
-};
+const bareInsert = insertsOf(bare, coach, () => ball(bareSession, players[0]!, 0));
 
 const PAGE = '/a/lantern-hollow/games';
 
@@ -169,7 +100,7 @@ const parts: Record<string, () => Promise<void>> = {
       const sessions = shared ? [one] : await Promise.all(Array.from({ length: DEVICES }, (_, i) => begin([players[i % 24]!])));
       const where = (who: number) => sessions[who % sessions.length]!;
       const late: number[] = [];
-      const board = watch(where(0), (took) => late.push(took));
+      const board = follow(url, cookie, where(0), (took) => late.push(took));
       const pages: number[] = [];
       const looking = (async () => {
         await rest(1500);
@@ -251,32 +182,6 @@ async function demoPlayers(): Promise<string[]> {
     "select player_id as id from player p join auth_organization o on o.id = p.academy_id where o.slug = 'lantern-hollow' order by 1",
   );
   return rows.map(({ id }) => id);
-}
-
-/** Follows a session as a live board does, and says how long after it was sent each expected ball is there. */
-function watch(sessionId: string, there: (tookMs: number) => void) {
-  const sent = new Map<string, number>();
-  const follow = request(url + `/api/v1/sessions/${sessionId}/live?after=0`, { headers: { cookie, origin: url } }, (response) => {
-    response.setEncoding('utf8').on('data', (part: string) => {
-      for (const [eventId, since] of sent)
-        if (part.includes(eventId)) {
-          sent.delete(eventId);
-          there(performance.now() - since);
-        }
-    });
-    response.on('error', () => undefined);
-  });
-  follow.on('error', () => undefined);
-  follow.end();
-  const board = {
-    over: false,
-    expects: (eventId: string) => sent.set(eventId, performance.now()),
-    end() {
-      board.over = true;
-      follow.destroy();
-    },
-  };
-  return board;
 }
 
 const asked = process.argv.slice(2);

@@ -15,10 +15,12 @@ import { rebuildShots } from '@/db/queries/projection';
 import { authMember, session, sessionPlayer, shotEvent } from '@/db/schema';
 import { addAcademy } from './demo-data';
 import { makeCalls, ms, p50, timed, times } from './lib/load';
+import { PAGES, placeOf } from './lib/pages';
 
 /**
  * What a page costs in an academy of a million balls beside the same page in one of ten thousand, in one database and one run:
- * `npm run bench:scale`. It takes about twenty-five minutes and wants an idle machine; `BENCH_BALLS` makes the large academy smaller.
+ * `npm run bench:scale`. It takes about twenty-five minutes and wants an idle machine; `BENCH_BALLS` makes the large academy
+ * smaller, `BENCH_KEEP` names a folder in which what was filled stays for the next time.
  */
 const [url, databaseUrl, part] = [process.env.BENCH_URL!, process.env.DATABASE_URL!, process.argv[2]];
 const { db, pool } = openDb(databaseUrl, { patient: true });
@@ -111,7 +113,11 @@ async function fill({ slug, players, each }: (typeof SIZES)[number], coach: stri
 
 async function fillBoth(): Promise<void> {
   const [coach] = (await db.execute<{ id: string }>(sql`select id from auth_user where email = ${DEMO_COACH.email}`)).rows;
-  for (const size of SIZES) await fill(size, coach!.id);
+  for (const size of SIZES) {
+    const there = await db.execute(sql`select 1 from auth_organization where slug = ${size.slug}`);
+    if (there.rows.length > 0) console.log(`${size.slug}: there from before`);
+    else await fill(size, coach!.id);
+  }
   await db.execute(sql`vacuum analyze`);
   const { rows } = await db.execute<{ name: string; bytes: string }>(
     sql`select relname as name, pg_total_relation_size(oid)::text as bytes from pg_class
@@ -122,49 +128,6 @@ async function fillBoth(): Promise<void> {
     `on disk with keys, for each 1,000 balls: ${rows.map(({ name, bytes }) => `${name} ${(Number(bytes) / of).toFixed(0)} kB`).join(', ')}`,
   );
 }
-
-type Place = { base: string; player: string; game: string; session: string; late: string; name: string };
-
-async function placeOf(slug: string): Promise<Place> {
-  const one = async (query: ReturnType<typeof sql>) => (await db.execute<{ id: string }>(query)).rows[0]!.id;
-  const academy = await one(sql`select id from auth_organization where slug = ${slug}`);
-  const player = await one(sql`select player_id as id from player where academy_id = ${academy} order by name limit 1`);
-  return {
-    base: `/a/${slug}`,
-    player,
-    name: await one(sql`select name as id from player where academy_id = ${academy} and player_id = ${player}`),
-    game: await one(sql`select game_id as id from game where academy_id = ${academy} order by created_at limit 1`),
-    session: await one(sql`select s.session_id as id from session s join session_player p using (academy_id, session_id)
-      where s.academy_id = ${academy} and p.player_id = ${player} order by s.started_at desc limit 1`),
-    // Of a tenth of all sessions the newest: pages later than that are no other.
-    late: await one(sql`select to_char(started_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') || '~' || session_id as id from session
-      where academy_id = ${academy} order by started_at limit 1 offset 60`),
-  };
-}
-
-/** The pages of the desk. */
-const PAGES: Readonly<Record<string, (at: Place) => string>> = {
-  today: ({ base }) => base,
-  players: ({ base }) => `${base}/players`,
-  board: ({ base, player }) => `${base}/players/${player}`,
-  'a cell': ({ base, player }) => `${base}/players/${player}?cell=${encodeURIComponent('chip|fairway|20')}`,
-  putting: ({ base, player }) => `${base}/players/${player}/putting`,
-  'over time': ({ base, player }) => `${base}/players/${player}/time`,
-  sessions: ({ base, player }) => `${base}/players/${player}/sessions`,
-  report: ({ base, player }) => `${base}/players/${player}/report`,
-  'squad board': ({ base }) => `${base}/players/squad`,
-  games: ({ base }) => `${base}/games`,
-  'game page': ({ base, game }) => `${base}/games/${game}`,
-  designer: ({ base, game }) => `${base}/games/${game}/edit`,
-  'link cards': ({ base }) => `${base}/players/links`,
-  'logbook, first': ({ base }) => `${base}/logbook`,
-  'logbook, late': ({ base, late }) => `${base}/logbook?after=${encodeURIComponent(late)}`,
-  'logbook, of a player': ({ base, player }) => `${base}/logbook?playerId=${player}`,
-  'logbook, searched': ({ base, name }) => `${base}/logbook?find=${encodeURIComponent(name)}`,
-  session: ({ base, session: id }) => `${base}/sessions/${id}`,
-  plan: ({ base }) => `${base}/plan`,
-  'plan an hour': ({ base, player }) => `${base}/plan/hour/new?for=${player}`,
-};
 
 const calls = makeCalls(url);
 const WARM = 3;
@@ -188,7 +151,7 @@ async function settled(look: (path: string) => Promise<string>, base: string): P
 
 async function pages(): Promise<void> {
   const look = await signedIn();
-  const places = await Promise.all(SIZES.map(({ slug }) => placeOf(slug)));
+  const places = await Promise.all(SIZES.map(({ slug }) => placeOf(db, slug)));
   for (const [i, { base }] of places.entries())
     console.log(`${SIZES[i]!.slug}: every player summed up in ${((await timed(() => settled(look, base))) / 1000).toFixed(0)} s`);
   console.log(`\n${'page, warm'.padEnd(22)} ${'small'.padStart(10)} ${'large'.padStart(10)}  ratio  kB compressed (large)`);
@@ -214,7 +177,7 @@ async function pages(): Promise<void> {
 /** What is slow once, after the program was started. */
 async function started(): Promise<void> {
   const look = await signedIn();
-  const { base, player } = await placeOf('large-field');
+  const { base, player } = await placeOf(db, 'large-field');
   const first = {
     'squad board': `${base}/players/squad`,
     today: base,

@@ -1,5 +1,7 @@
 import { playAll, seatOf } from '@/core/forecast/games';
 import { playerOfLevel } from '@/core/forecast/levels';
+import { DEMO_PLAYERS } from '@/core/demo/people';
+import { demoSeason, DEMO_WEEKS } from '@/core/demo/season';
 import { compile } from '@/core/play/compile';
 import { plainEntrant } from '@/core/game/entrant';
 import { LIBRARY } from '@/core/game/library';
@@ -13,6 +15,8 @@ import { cholesky } from '@/core/math/linear';
 import { Normals } from '@/core/math/normals';
 import { seededRandom } from '@/core/math/random';
 import { cellsOf } from '@/core/skill/cells';
+import { believe, diagnose } from '@/core/skill/diagnose';
+import { gather, talliesOf, type Evidence } from '@/core/skill/evidence';
 import { fit } from '@/core/skill/fit';
 import { Judge } from '@/core/skill/judge';
 import { modelOf } from '@/core/skill/model';
@@ -20,6 +24,7 @@ import { evidenceOf, hitterOf, madeUp } from '@/core/made-up/players';
 import { drawsOf } from '@/core/skill/posterior';
 import { priorOf } from '@/core/skill/prior';
 import { shippedReference } from '@/core/golf/reference';
+import { projectShots } from '@/core/shot/project';
 import type { Shot } from '@/core/shot/shot';
 import { isPutt } from '@/core/golf/shot-types';
 
@@ -102,7 +107,8 @@ function numbersDrawn(spec: GameSpec, seats: number, stepper: ReturnType<typeof 
   return numbers.taken / 200;
 }
 
-/** The skill model: a made-up player of all cells, fitted from nothing, and again after ten more balls. */
+const REAL_BALLS = 2500;
+/** The skill model: a made-up player of all cells, and one of whom there are records of games. */
 const cells = cellsOf(shippedReference);
 const player = madeUp(cells, seededRandom(5));
 const hits = hitterOf(player, shippedReference, seededRandom(6));
@@ -117,16 +123,33 @@ for (const balls of [1000, 10_000]) {
   // A player plays some of the cells: twenty-four off the green, and all putts.
   const some = cells.filter(({ shotType }, i) => isPutt(shotType) || i % 5 < 2).slice(-30);
   const { groups } = evidenceOf(hits, some, shippedReference, balls, seededRandom(balls));
-  const more = evidenceOf(hits, some, shippedReference, 10, seededRandom(balls + 1)).groups;
-  const fitted = fit(groups, prior);
   say(
-    `${balls.toLocaleString('en')} balls, cold`,
+    `${balls.toLocaleString('en')} balls`,
     medianMs(() => fit(groups, prior), 20),
   );
-  say(
-    '  ten balls more',
-    medianMs(() => fit([...groups, ...more], prior, fitted), 20),
+}
+// Records as people keep them: half by the ring, the others by the eye or the tape, from wherever the games ask.
+const recorded = recordsOf(REAL_BALLS);
+const { level } = DEMO_PLAYERS[0]!.form;
+say(
+  `${REAL_BALLS.toLocaleString('en')} balls of games`,
+  medianMs(() => fit(recorded.groups, model.prior(level)), 20),
+);
+say(
+  '  what a page needs of it',
+  medianMs(() => diagnose(model, believe(recorded, model, level), recorded, { level, mix: model.mix(level) }), 20),
+);
+
+/** The last balls of the demo's first player, from as many seasons as it takes. */
+function recordsOf(balls: number): Evidence {
+  const ids = DEMO_PLAYERS.map((_, i) => `00000000-0000-7000-8000-00000000000${i}`);
+  const shots = Array.from({ length: Math.ceil(balls / 1000) }, (_, season) =>
+    demoSeason(season, new Date(Date.UTC(2026, 0, 1 + season * 7 * DEMO_WEEKS)), ids, shippedReference)
+      .filter(({ player: at }) => at === 0)
+      .flatMap(({ events }) => projectShots(events)),
   );
+  const last = shots.flat().slice(-balls);
+  return gather(talliesOf(last, new Date(last.at(-1)!.playedAt), null));
 }
 const everywhere = evidenceOf(hits, cells, shippedReference, 10_000, seededRandom(3)).groups;
 say(

@@ -8,7 +8,7 @@ import { checkNode, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { dataFolder, keptSecret, startCluster, writableFolder } from './lib/postgres.mjs';
 import { main, say, Stop } from './lib/say.mjs';
-import { chosenPort, chosenUrl, undoing } from './lib/settings.mjs';
+import { chosenPort, chosenSecret, chosenUrl, undoing } from './lib/settings.mjs';
 
 /**
  * The program for real: no demo data, no published password, and a role that may read and write rows and nothing else. With DATABASE_URL it
@@ -33,7 +33,7 @@ await main(async () => {
     const { databaseUrl, ownUrl } = await database(folder, undo);
     const make = async () => say(`Backup: ${(await backUp(ownUrl, backups, new Date())).path}`);
     if (minute !== null) undo.push(eachDay(minute, make, (error) => say(`The backup failed: ${error.message}`)));
-    const secret = keptSecret(folder, 'auth-secret');
+    const secret = chosenSecret() ?? keptSecret(folder, 'auth-secret');
     const output = await logFile(folder);
     const options = { port, host, databaseUrl, publicUrl, secret, dataFolder: folder, stdio: ['ignore', 'pipe', 'pipe'] };
     const app = await keepApp('start', options, (child) => {

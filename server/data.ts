@@ -2,13 +2,14 @@ import 'server-only';
 import type { Actor, Limited, Role } from '@/db/actor';
 import type { Change } from '@/db/queries/live';
 import { seesSessions } from '@/db/queries/seen';
-import { leaving } from './activity';
+import { LEAVES, leaving } from './activity';
 import { ABOUT, NotTheirs, type LimitedQuery } from './about';
 import { inTurn, takeInTogether } from './balls-in';
 import { database } from './db';
 import { keepErasure } from './erasures';
 import { doorsEnded, announce } from './live';
 import { QUERIES, type Bound, type QueryName } from './queries';
+import { reading } from './replica';
 import { queriesOf, type DataFor } from './rights';
 import { makeTurns } from './turns';
 
@@ -94,7 +95,8 @@ type Whom = (...asked: unknown[]) => readonly (string | null)[];
 
 function bind(actor: Actor, name: QueryName, query: Query): Query {
   const kept = leaving(name, query);
-  const plain: Query = (...asked) => kept(database(), actor, ...asked);
+  const plain: Query = (...asked) =>
+    LEAVES[name] === 'reads' ? reading((db) => kept(db, actor, ...asked)) : kept(database(), actor, ...asked);
   const way = WAYS[name] as ((actor: Actor, ask: Query) => Query) | undefined;
   const announces = ANNOUNCES[name] as ((asked: unknown[], answer: unknown) => ReturnType<Announces<QueryName>>) | undefined;
   const inTime = way ? way(actor, plain) : plain;

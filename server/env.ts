@@ -1,11 +1,15 @@
 import * as z from 'zod';
 
-/** The settings the server needs; `scripts/` sets them all for the demo and the tests. Read when first asked for, never at build time. */
 /** A setting that is there but says nothing is as good as none. */
 const unsaid = <T extends z.ZodType>(schema: T) => z.preprocess((value) => (value === '' ? undefined : value), schema);
 
+/** The settings the server needs; `scripts/` sets them all for the demo and the tests. Read when first asked for, never at build time. */
 const envSchema = z.object({
   DATABASE_URL: z.string().min(1),
+  /** The same database without a pooler between, for the one connection that listens; without it as DATABASE_URL. */
+  LISTEN_URL: unsaid(z.string().optional()),
+  /** A streaming replica of it, from which is read what it has (server/replica.ts). */
+  REPLICA_URL: unsaid(z.string().optional()),
   /** The address under which browsers reach the program; sign-in and QR codes depend on it. */
   PUBLIC_URL: z.url(),
   AUTH_SECRET: z.string().min(32),

@@ -7,12 +7,15 @@ import { pool } from './db';
 /** Makes what counts under a name: so many points for each in so many seconds. */
 export type MakeLimiter = (name: string, points: number, seconds: number) => RateLimiterAbstract;
 
+/** The library gives its statements names, which stay with a connection: behind a pooler the next transaction has another. */
+const unnamed = (own: Pool) => ({ query: ({ text, values }: { text: string; values: unknown[] }) => own.query(text, values) });
+
 /** Counts that stand in a database, so that all instances of the program share them; what is over is deleted by itself. */
 export const countingIn =
   (storeClient: () => Pool): MakeLimiter =>
   (keyPrefix, points, duration) =>
     new RateLimiterPostgres({
-      storeClient: storeClient(),
+      storeClient: unnamed(storeClient()),
       storeType: 'pool',
       tableName: 'rate_limit',
       tableCreated: true,

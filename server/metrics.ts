@@ -3,6 +3,7 @@ type Held = {
   sums: { observe: (labels: { kind: string }, seconds: number) => void };
   errors: { inc: () => void };
   refused: { inc: (by: number) => void };
+  reads: { inc: (labels: { from: string }) => void };
   /** How gauges are read, by their name. */
   read: Record<string, () => number>;
 };
@@ -13,6 +14,9 @@ export const countError = (): void => held()?.errors.inc();
 
 /** Counts what was refused for good. */
 export const countRefused = (events: number): void => held()?.refused.inc(events);
+
+/** Counts a question that only reads, where there is a replica: who answered it. */
+export const countRead = (from: 'primary' | 'replica'): void => held()?.reads.inc({ from });
 
 /** Measures how long a sum takes, from when it was asked for. */
 export async function timed<T>(kind: string, sum: () => Promise<T>): Promise<T> {
@@ -25,7 +29,10 @@ export async function timed<T>(kind: string, sum: () => Promise<T>): Promise<T> 
 }
 
 /** Says how a gauge is read from now on. */
-export function gauge(name: 'sums_waiting' | 'connections_busy' | 'connections_waiting' | 'streams_open', read: () => number): void {
+export function gauge(
+  name: 'sums_waiting' | 'connections_busy' | 'connections_waiting' | 'replica_connections_busy' | 'streams_open',
+  read: () => number,
+): void {
   const there = held();
   if (there) there.read[name] = read;
 }

@@ -12,7 +12,9 @@ jest.mock('./balls-in', () => ({
   inTurn: (_actor: Actor, _id: string, ask: () => unknown) => ask(),
 }));
 /** What each leaves in the record of activity is tried there too (`leaves.db.test.ts`). */
-jest.mock('./activity', () => ({ leaving: (_name: string, query: unknown) => query }));
+jest.mock('./activity', () => ({ LEAVES: {}, leaving: (_name: string, query: unknown) => query }));
+/** So is that what only reads can be read elsewhere (`replica.test.ts`, and `npm run try:replica`). */
+jest.mock('./replica', () => ({}));
 /** Of whom each query of an assistant speaks is tried with a database (`sees.db.test.ts`). */
 jest.mock('./about', () => ({ ABOUT: new Proxy({}, { get: () => 'seen' }) }));
 const mockAsked = jest.fn((name: string, _actor: Actor) => Promise.resolve(name === 'takeIn' ? { stored: 0 } : []));

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { useMemo } from 'react';
 import styles from './list-table.module.scss';
 import { SortedHead } from './sorted-head';
-import { useShowAll } from './use-show-all';
+import { useShowAll, type Others } from './use-show-all';
 
 /** One column of a list: what stands in it, and by what it is sorted; without, it is not. */
 export type ListColumn<Row> = {
@@ -26,12 +26,14 @@ type Props<Row> = {
   /** The first one that has a head is what a row is called. */
   columns: readonly ListColumn<Row>[];
   label?: string;
+  /** Rows that are not here yet: sorting asks for them too. */
+  others?: Others | null;
 };
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: {} });
 
 /** A list that is looked through: a row for each, sorted by its heads; a link in the first cell is pressed anywhere in its row. */
-export function ListTable<Row>({ rows, keyOf, columns, label }: Props<Row>) {
+export function ListTable<Row>({ rows, keyOf, columns, label, others = null }: Props<Row>) {
   const of = useMemo(() => {
     const helper = createColumnHelper<typeof features, { row: Row }>();
     return helper.columns(
@@ -47,7 +49,7 @@ export function ListTable<Row>({ rows, keyOf, columns, label }: Props<Row>) {
   }, [columns]);
   const data = useMemo(() => rows.map((row) => ({ row })), [rows]);
   const table = useTable({ features, columns: of, data });
-  const { shown, more } = useShowAll(table.getRowModel().rows);
+  const { shown, more } = useShowAll(table.getRowModel().rows, others);
   const called = columns.findIndex(({ head }) => head !== '');
   const classOf = ({ wideOnly, className }: ListColumn<Row>) =>
     [wideOnly && styles.wideOnly, className].filter(Boolean).join(' ') || undefined;
@@ -67,7 +69,10 @@ export function ListTable<Row>({ rows, keyOf, columns, label }: Props<Row>) {
                     key={header.id}
                     className={classOf(columns[i]!)}
                     sorted={header.column.getIsSorted()}
-                    onSort={header.column.getToggleSortingHandler()}
+                    onSort={(event) => {
+                      others?.ask();
+                      header.column.getToggleSortingHandler()?.(event);
+                    }}
                   >
                     <FlexRender header={header} />
                   </SortedHead>

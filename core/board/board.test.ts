@@ -270,8 +270,13 @@ describe('a squad', () => {
     // √(0.3² + 0.4²)/2 = 0.25, times 1.2816.
     expect(table.common[0]!.mean).toBeCloseTo(0.2, 10);
     expect(table.common[0]!.interval80[1]).toBeCloseTo(0.2 + 0.3204, 4);
-    const kept = (expected: number[]) => ({ shot: [], round: [], expected });
-    expect([squadPar([kept([2, 3]), kept([3, 3])]), squadPar([])]).toEqual([[2.5, 3], null]);
+    expect([
+      squadPar([
+        [2, 3],
+        [3, 3],
+      ]),
+      squadPar([]),
+    ]).toEqual([[2.5, 3], null]);
     const evidence = gather(talliesOf(chips(9), NOW, null));
     const mix = model.mix(LEVEL);
     const diagnosis = diagnose(model, believe(evidence, model, LEVEL), evidence, { level: LEVEL, mix });

@@ -63,9 +63,9 @@ export function skillsOf(diagnosis: Diagnosis, weights: readonly number[], perSh
 }
 
 /** Strokes that a squad's players are expected to need on average, by cell; null of nobody. */
-export function squadPar(squad: readonly KeptSkills[]): number[] | null {
+export function squadPar(squad: readonly KeptSkills['expected'][]): number[] | null {
   const [first] = squad;
-  return first ? first.expected.map((_, i) => squad.reduce((sum, { expected }) => sum + expected[i]!, 0) / squad.length) : null;
+  return first ? first.map((_, i) => squad.reduce((sum, expected) => sum + expected[i]!, 0) / squad.length) : null;
 }
 
 /** Half of what lies eight times in ten, in standard deviations. */

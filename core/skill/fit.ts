@@ -33,18 +33,18 @@ export type Mode = { scale: number; z: Float64Array; factor: Float64Array; evide
 export type Fit = { prior: Prior; order: CellOrder; modes: (Mode & { weight: number })[] };
 
 /**
- * Fits a player: for each prior scale the mode by Fisher scoring with backtracking, weighted by Laplace's evidence.
- * @param from an earlier fit, from which to start
+ * Fits a player: for each prior scale the mode by Fisher scoring with backtracking, weighted by Laplace's evidence. Always from the
+ * beginning: what is believed hangs on the balls alone, never on what was believed before.
  */
-export function fit(groups: readonly BallGroup[], prior: Prior, from?: Fit): Fit {
-  const order = orderOf(groups, prior, from);
+export function fit(groups: readonly BallGroup[], prior: Prior): Fit {
+  const order = orderOf(groups, prior);
   const place = new Int32Array(prior.offGreen);
   order.cells.forEach((cell, at) => (place[cell] = at));
   const items = itemsOf(discounted(groups), prior, place);
 
   let start = new Float64Array(order.used + restSize(prior));
   const modes = SCALES.map((scale, i) => {
-    const mode = climb(items, prior, order, scale, from ? restart(from, i, order) : start);
+    const mode = climb(items, prior, order, scale, start);
     // The next scale begins where this one ended, as the same parameters.
     start = mode.z.map((value) => (value * scale) / (SCALES[i + 1] ?? scale)) as Float64Array<ArrayBuffer>;
     return mode;
@@ -55,14 +55,13 @@ export function fit(groups: readonly BallGroup[], prior: Prior, from?: Fit): Fit
   return { prior, order, modes: modes.map((mode, i) => ({ ...mode, weight: weights[i]! / sum })) };
 }
 
-function orderOf(groups: readonly BallGroup[], prior: Prior, from?: Fit): CellOrder {
+function orderOf(groups: readonly BallGroup[], prior: Prior): CellOrder {
   const k = prior.offGreen;
   const some = new Set(groups.map(({ cell }) => prior.index.get(cell) ?? k));
   const all = Array.from({ length: k }, (_, cell) => cell);
   const played = all.filter((cell) => some.has(cell));
   const cells = Int32Array.from([...played, ...all.filter((cell) => !some.has(cell))]);
   const used = played.length;
-  if (from?.prior === prior && from.order.used === used && from.order.cells.every((cell, at) => cell === cells[at])) return from.order;
   return { cells, used, factor: cholesky(inOrder(prior.covariance, cells), k) };
 }
 
@@ -72,21 +71,6 @@ function inOrder(matrix: Float64Array, order: Int32Array): Float64Array {
   const ordered = new Float64Array(k * k);
   for (let i = 0; i < k; i++) for (let j = 0; j < k; j++) ordered[i * k + j] = matrix[order[i]! * k + order[j]!]!;
   return ordered;
-}
-
-/** Where an earlier fit stood, in the order of the present one. */
-function restart(from: Fit, mode: number, order: CellOrder): Float64Array {
-  const { scale, z } = from.modes[mode]!;
-  const { delta } = parametersOf(from, scale, z);
-  const [k, used] = [delta.length, order.used];
-  const start = new Float64Array(used + z.length - from.order.used);
-  for (let i = 0; i < used; i++) {
-    let left = delta[order.cells[i]!]! / scale;
-    for (let j = 0; j < i; j++) left -= order.factor[i * k + j]! * start[j]!;
-    start[i] = left / order.factor[i * k + i]!;
-  }
-  start.set(z.subarray(from.order.used), used);
-  return start;
 }
 
 /**

@@ -25,15 +25,20 @@ export type Likelihood = {
 /** What the level says of a place off the green, the lie included, and how far it is, in metres. */
 type LevelPlace = LevelCurve & { cell: number; distanceM: number };
 
+/** So many balls that stopped between two distances, as logarithms, measured so roughly; `anywhere`: of balls that end anywhere, the share there. */
+type Between = { logLo: number; logHi: number; blur: number; anywhere: number; n: number };
+/** So many missed putts that stopped between two distances, in feet, with what is kept at hand of that. */
+type Stopped = { lo: number; hi: number; nodes: Float64Array; n: number };
+
 /** Evidence of one kind from one place, with its outcomes together: what a fit goes through again and again. */
 export type Item =
-  | (LevelPlace & { kind: 'between'; logLo: number; logHi: number; blur: number; anywhere: number; n: number })
+  | (LevelPlace & { kind: 'between'; outcomes: Between[] })
   | (LevelPlace & { kind: 'holed'; n: number })
   | (LevelPlace & { kind: 'mean'; left: number; balls: number; blur: number; n: number })
   | (LevelPlace & { kind: 'strokes'; anywhere: Float64Array; n: [number, number, number] })
   | (LevelPlace & { kind: 'landed'; logLo: number; logHi: number; steep: number; own: number; n: number })
-  /** Where putts that were missed stopped, with what is kept at hand of that. */
-  | { kind: 'leave'; ft: number; bands: Float64Array; lo: number; hi: number; nodes: Float64Array; n: number }
+  /** Where putts that were missed stopped. */
+  | { kind: 'leave'; ft: number; bands: Float64Array; outcomes: Stopped[] }
   /** Putts from one place: made and missed; and of those that were missed the next one made and missed. */
   | { kind: 'made'; ft: number; bands: Float64Array; n: [number, number, number, number] };
 
@@ -69,7 +74,10 @@ export function itemsOf(groups: readonly BallGroup[], prior: Prior, placeOf?: In
       if (kind === 'putted') item.n[value]! += group.nAfter ?? n;
       if (kind !== 'leave') continue;
       const [near, far] = [(lo * Math.exp(-blur)) / METRES_PER.ft, (hi * Math.exp(blur)) / METRES_PER.ft];
-      items.push({ kind, ft: item.ft, bands, lo: near, hi: far, nodes: nodesOf(prior, item.ft, near, far), n: group.nAfter ?? n });
+      joined(`leave|${distanceM}`, () => ({ kind, ft: item.ft, bands, outcomes: [] as Stopped[] })).outcomes.push({
+        ...{ lo: near, hi: far, nodes: nodesOf(prior, item.ft, near, far) },
+        n: group.nAfter ?? n,
+      });
       continue;
     }
     const of = index.get(name);
@@ -79,7 +87,9 @@ export function itemsOf(groups: readonly BallGroup[], prior: Prior, placeOf?: In
     const place = { cell, mu: mu + lie, logCap, luck, distanceM };
     if (kind === 'between') {
       const anywhere = anywhereInside(hi, distanceM) - anywhereInside(lo, distanceM);
-      items.push({ ...place, kind, logLo: Math.log(lo), logHi: Math.log(hi), blur, anywhere, n });
+      joined(`between|${cell}|${distanceM}|${lie}`, () => ({ ...place, kind, outcomes: [] as Between[] })).outcomes.push({
+        ...{ logLo: Math.log(lo), logHi: Math.log(hi), blur, anywhere, n },
+      });
     } else if (kind === 'holed') joined(`holed|${cell}|${distanceM}|${lie}`, () => ({ ...place, kind, n: 0 })).n += n;
     else if (kind === 'mean') items.push({ ...place, kind, left: lo, balls: value, blur, n });
     else if (kind === 'landed' || kind === 'along') {
@@ -95,6 +105,8 @@ export function itemsOf(groups: readonly BallGroup[], prior: Prior, placeOf?: In
         n: [0, 0, 0] as [number, number, number],
       })).n[value - 1]! += n;
   }
+  // Where one ends the next begins: its edge need not be worked out again.
+  for (const item of items) if (item.kind === 'between') item.outcomes.sort((a, b) => a.blur - b.blur || a.logLo - b.logLo);
   return items;
 }
 
@@ -160,25 +172,40 @@ function holedAt({ mu, logCap, luck }: LevelPlace, delta: number, steep: number)
 
 function addBetween(out: Likelihood, item: Item & { kind: 'between' }, delta: number, own: number) {
   const mu = item.mu + delta;
-  const left = blunted(own, item.blur);
-  const steep = own * Math.sqrt(left);
-  const near = edgeAt(item.logLo, mu, steep, NEAR);
-  const far = edgeAt(item.logHi, mu, steep, FAR);
   const holed = holedAt(item, delta, own);
-  const came = 1 - ANYWHERE;
-  const p = Math.max(LEAST_P, came * (far.share - near.share) + ANYWHERE * item.anywhere);
-  const pByMu = came * (far.byMu - near.byMu);
-  const pByS = came * left * (far.byS - near.byS);
-  const bend = came * (far.bend - near.bend);
   const rest = 1 - holed.share;
-  const byMu = pByMu / p - holed.byMu / rest;
-  const byS = pByS / p - holed.byS / rest;
-  out.value += item.n * (Math.log(p) + Math.log(rest));
-  out.byCell[item.cell]! += item.n * byMu;
-  out.byRest[SPREAD]! += item.n * byS;
-  // The shape is concave in its logarithm; what may lie anywhere says nothing, never less. For the spread, the square of the score.
-  out.cells[item.cell]! += item.n * Math.max(0, (pByMu / p) ** 2 - bend / p);
-  out.rest[SPREAD]! += item.n * byS * byS;
+  const [logRest, holedByMu, holedByS] = [Math.log(rest), holed.byMu / rest, holed.byS / rest];
+  const came = 1 - ANYWHERE;
+  let [near, far] = [NEAR, FAR];
+  let [blur, to, left, steep] = [NaN, NaN, 1, own];
+  let [value, byCell, bySpread, cells, spreads] = [0, 0, 0, 0, 0];
+  for (const outcome of item.outcomes) {
+    const { logLo, logHi, anywhere, n } = outcome;
+    if (outcome.blur !== blur) {
+      ({ blur } = outcome);
+      left = blunted(own, blur);
+      steep = own * Math.sqrt(left);
+      to = NaN;
+    }
+    [near, far] = [far, near];
+    if (logLo !== to) edgeAt(logLo, mu, steep, near);
+    edgeAt(logHi, mu, steep, far);
+    to = logHi;
+    const p = Math.max(LEAST_P, came * (far.share - near.share) + ANYWHERE * anywhere);
+    const pByMu = (came * (far.byMu - near.byMu)) / p;
+    const byS = (came * left * (far.byS - near.byS)) / p - holedByS;
+    value += n * (Math.log(p) + logRest);
+    byCell += n * (pByMu - holedByMu);
+    bySpread += n * byS;
+    // The shape is concave in its logarithm; what may lie anywhere says nothing, never less. For the spread, the square of the score.
+    cells += n * Math.max(0, pByMu * pByMu - (came * (far.bend - near.bend)) / p);
+    spreads += n * byS * byS;
+  }
+  out.value += value;
+  out.byCell[item.cell]! += byCell;
+  out.byRest[SPREAD]! += bySpread;
+  out.cells[item.cell]! += cells;
+  out.rest[SPREAD]! += spreads;
 }
 
 /** A ball in the hole. */
@@ -254,14 +281,19 @@ function addLanded(out: Likelihood, item: Item & { kind: 'landed' }, delta: numb
 function addLeave(out: Likelihood, item: Item & { kind: 'leave' }, prior: Prior, rest: Float64Array, by: Float64Array) {
   const m = by.length;
   const pace = Math.log(puttingOf(prior, rest, item.bands).distance / prior.putting.distance);
-  const { value, slope } = stoppedAt(item, prior, pace);
   by.fill(0);
-  addPutting(prior.bands, item.bands, 0, slope, by);
-  out.value += item.n * value;
+  addPutting(prior.bands, item.bands, 0, 1, by);
+  let [score, information] = [0, 0];
+  for (const outcome of item.outcomes) {
+    const { value, slope } = stoppedAt(item.ft, outcome, prior, pace);
+    out.value += outcome.n * value;
+    score += outcome.n * slope;
+    information += outcome.n * slope * slope;
+  }
   for (let i = 0; i < m; i++) {
     if (by[i] === 0) continue;
-    out.byRest[i]! += item.n * by[i]!;
-    for (let j = 0; j < m; j++) out.rest[i * m + j]! += item.n * by[i]! * by[j]!;
+    out.byRest[i]! += score * by[i]!;
+    for (let j = 0; j < m; j++) out.rest[i * m + j]! += information * by[i]! * by[j]!;
   }
 }
 
@@ -284,7 +316,7 @@ function nodesOf(prior: Prior, ft: number, lo: number, hi: number): Float64Array
 }
 
 /** The logarithm of the chance that a missed putt stopped where it did, and its slope in the logarithm of the pace. */
-function stoppedAt({ ft, lo, hi, nodes }: Item & { kind: 'leave' }, prior: Prior, pace: number): { value: number; slope: number } {
+function stoppedAt(ft: number, { lo, hi, nodes }: Stopped, prior: Prior, pace: number): { value: number; slope: number } {
   const place = Math.min(PACES - 1.000001, Math.max(0, (pace - PACE_FROM) / PACE_STEP));
   const low = Math.floor(place);
   for (const at of [low, low + 1])

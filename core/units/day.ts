@@ -1,9 +1,13 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, format } from 'date-fns';
+import { addDays } from 'date-fns';
+import { inZone } from './in-zone';
+
+const DAY = { year: 'numeric', month: '2-digit', day: '2-digit' } as const;
 
 /** The calendar day of a moment in a time zone: "2026-11-03". */
 export function dayIn(moment: Date, timeZone: string): string {
-  return format(new TZDate(moment, timeZone), 'yyyy-MM-dd');
+  // As it is written in Sweden.
+  return inZone(timeZone, DAY, 'sv-SE').format(moment);
 }
 
 /** A day, "2026-11-03", at its midnight in a time zone. */

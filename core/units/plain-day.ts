@@ -1,8 +1,10 @@
+import { inZone } from './in-zone';
+
 const DAY_MS = 86_400_000;
 
 /** "Sun 22 Nov": a day such as 2026-11-22, whatever the zone of whoever reads it. */
 export function sayPlainDay(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day));
+  return inZone('UTC', { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(day));
 }
 
 /** The day so many days later; earlier where they are less than nothing. */

@@ -160,6 +160,7 @@ const MADE_AGAIN: Readonly<Record<string, string[]>> = {
   guardian: ['user_id'],
   player: ['balls', 'erased_at', 'evidence_rev', 'last_at'],
   session: ['balls', 'over_from', 'scores_due', 'title'],
+  session_player: ['game_id', 'game_version'],
   shot_event: ['server_seq'],
 };
 

@@ -1,4 +1,4 @@
-import { and, eq, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { player, session, sessionPlayer } from '../schema';
@@ -19,27 +19,32 @@ export function bestsOf(db: Db, actor: Actor, theirs?: SQL) {
     .groupBy(sessionPlayer.playerId, session.gameId);
 }
 
+type Scored = { score: number; name: string };
+
 /** The least and the greatest score in the present version of each game, over all players whom the actor sees, and whose each is. */
-export async function bestOfGames(
-  db: Db,
-  actor: Actor,
-): Promise<{ gameId: string; least: { score: number; name: string }; most: { score: number; name: string } }[]> {
-  const rows = await bestsOf(db, actor);
-  const names = new Map(
-    (await db.select({ playerId: player.playerId, name: player.name }).from(player).where(eq(player.academyId, actor.academyId))).map(
-      (one) => [one.playerId, one.name],
-    ),
-  );
-  const found = new Map<string, { gameId: string; least: { score: number; name: string }; most: { score: number; name: string } }>();
-  for (const { gameId, playerId, least, most } of rows) {
-    if (gameId === null) continue;
-    const name = names.get(playerId) ?? '';
-    const before = found.get(gameId);
-    found.set(gameId, {
-      gameId,
-      least: before && before.least.score <= least ? before.least : { score: least, name },
-      most: before && before.most.score >= most ? before.most : { score: most, name },
-    });
-  }
-  return [...found.values()];
+export async function bestOfGames(db: Db, actor: Actor): Promise<{ gameId: string; least: Scored; most: Scored }[]> {
+  const newest = newestVersions(db, actor);
+  // Game by game, from either end of an index: there are a few games, and scores by the ten thousand.
+  const first = (order: SQL) => {
+    const one = db
+      .select({ one: sql`jsonb_build_object('score', ${sessionPlayer.score}, 'name', ${player.name})` })
+      .from(sessionPlayer)
+      .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
+      .where(
+        and(
+          eq(sessionPlayer.academyId, actor.academyId),
+          eq(sessionPlayer.gameId, newest.gameId),
+          eq(sessionPlayer.gameVersion, newest.version),
+          isNotNull(sessionPlayer.score),
+          seen(actor, sessionPlayer.playerId),
+        ),
+      )
+      .orderBy(order)
+      .limit(1);
+    return sql<Scored | null>`(${one})`;
+  };
+  const rows = await db
+    .select({ gameId: newest.gameId, least: first(asc(sessionPlayer.score)), most: first(desc(sessionPlayer.score)) })
+    .from(newest);
+  return rows.flatMap(({ gameId, least, most }) => (least && most ? [{ gameId, least, most }] : []));
 }

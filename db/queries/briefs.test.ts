@@ -29,11 +29,12 @@ describe('players in a line', () => {
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 }, skills: { ...skills, expected: [2.4] } });
     expect(await heldBriefs(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]));
-    expect(await heldSkills(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { ...skills, expected: [2.4] } }]]));
-    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor)]).toEqual([new Map(), new Map()]);
+    expect(await heldSkills(db, at.actor, 'expected')).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { expected: [2.4] } }]]));
+    expect(await heldSkills(db, at.actor, 'shot')).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { shot: skills.shot } }]]));
+    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor, 'shot')]).toEqual([new Map(), new Map()]);
     // Kept by a program that kept nothing for the squad yet.
     await db.update(briefs).set({ skills: null }).where(eq(briefs.academyId, at.actor.academyId));
-    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor)).size]).toEqual([1, 0]);
+    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor, 'shot')).size]).toEqual([1, 0]);
   });
 
   test('it goes with the player', async () => {

@@ -322,13 +322,20 @@ export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { ma
   return new Map(rows.map(({ playerId, ...held }) => [playerId, held]));
 }
 
-/** What is kept of each player for the squad, by player, with what it was made from. */
-export async function heldSkills(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; skills: KeptSkills }>> {
+/**
+ * What is kept of each player for the squad, by player, with what it was made from.
+ * @param part only this of it: of hundreds of players no more is read than is shown
+ */
+export async function heldSkills(
+  db: Db,
+  actor: Actor,
+  part: keyof KeptSkills,
+): Promise<Map<string, { madeFrom: string; skills: Partial<KeptSkills> }>> {
   const rows = await db
-    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, skills: brief.skills })
+    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, one: sql<never>`${brief.skills} -> ${part}::text` })
     .from(brief)
     .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId), isNotNull(brief.skills)));
-  return new Map(rows.map(({ playerId, madeFrom, skills }) => [playerId, { madeFrom, skills: skills! }]));
+  return new Map(rows.map(({ playerId, madeFrom, one }) => [playerId, { madeFrom, skills: { [part]: one } }]));
 }
 
 /** Keeps a player in a line, and for the squad, instead of what was. */

@@ -197,7 +197,7 @@ export async function listTags(db: Db, actor: Actor): Promise<string[]> {
   const rows = await db
     .selectDistinct({ tag })
     .from(session)
-    .where(and(eq(session.academyId, actor.academyId), seenSession(db, actor, session.sessionId)))
+    .where(and(eq(session.academyId, actor.academyId), sql`${session.tags} <> '{}'`, seenSession(db, actor, session.sessionId)))
     .orderBy(sql`tag`);
   return rows.map((row) => row.tag);
 }

@@ -112,6 +112,10 @@ export const session = pgTable(
     index('session_by_game_and_start').on(t.academyId, t.gameId, t.startedAt),
     index('session_by_start').on(t.academyId, t.startedAt, t.sessionId),
     index('session_by_title').on(t.academyId, t.title, t.sessionId),
+    // Few are filed under anything.
+    index('session_tagged')
+      .on(t.academyId)
+      .where(sql`tags <> '{}'`),
     // Few go on at a time, among all that ever were.
     index('session_going')
       .on(t.academyId, t.startedAt)
@@ -140,6 +144,9 @@ export const sessionPlayer = pgTable(
     unitM: metres(),
     /** By how much zones are larger than drawn. */
     scale: doublePrecision().notNull().default(1),
+    /** Of the session, set with the row: what was scored is looked up by game. */
+    gameId: uuid(),
+    gameVersion: integer(),
     /** A head start, in what the score counts. */
     allowance: doublePrecision().notNull().default(0),
     /**
@@ -153,6 +160,9 @@ export const sessionPlayer = pgTable(
   (t) => [
     primaryKey({ columns: [t.academyId, t.sessionId, t.playerId] }),
     index('session_player_by_player').on(t.academyId, t.playerId),
+    index('session_player_by_score')
+      .on(t.academyId, t.gameId, t.gameVersion, t.score)
+      .where(sql`score is not null`),
     foreignKey({ columns: [t.academyId, t.sessionId], foreignColumns: [session.academyId, session.sessionId] }).onDelete('cascade'),
     foreignKey({ columns: [t.academyId, t.playerId], foreignColumns: [player.academyId, player.playerId] }).onDelete('cascade'),
   ],

@@ -1,7 +1,15 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { PlayerRow } from './player-rows';
+import { scaleOf } from './lost-bar';
 import { PlayersTable } from './players-table';
+
+const replace = jest.fn();
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ replace }),
+  usePathname: () => '/here',
+  useSearchParams: () => new URLSearchParams(''),
+}));
 
 const NOW = Date.UTC(2026, 4, 20);
 const row = (name: string, more: Partial<PlayerRow> = {}): PlayerRow => ({
@@ -35,7 +43,7 @@ const rows = [
   row('Dov', { balls: 0, last: null, lost: null, weakest: null, next: null, trend: null }),
 ];
 const show = (more: Partial<React.ComponentProps<typeof PlayersTable>> = {}) =>
-  render(<PlayersTable slug="here" rows={rows} strokes="lost" nowMs={NOW} pending={false} {...more} />);
+  render(<PlayersTable slug="here" rows={rows} scale={scaleOf(rows)} strokes="lost" nowMs={NOW} pending={false} {...more} />);
 const names = () => screen.getAllByRole('rowheader').map((head) => within(head).getByRole('link').textContent);
 
 test('each player stands with their strokes, the weakest shot, what comes next, the trend and the balls', () => {
@@ -77,4 +85,14 @@ test.each([
 test('what is not known yet is said to be on its way', () => {
   show({ rows: [row('Ana', { lost: null, weakest: null, next: null, trend: null })], pending: true });
   expect(screen.getByText('being worked out …')).toBeVisible();
+});
+
+test('where only the first are on the page, whoever looks for somebody asks for the others', async () => {
+  const user = userEvent.setup();
+  show({ of: 60 });
+  expect(screen.getByRole('button', { name: 'Show all 60' })).toBeInTheDocument();
+  expect(replace).not.toHaveBeenCalled();
+  await user.type(screen.getByRole('searchbox', { name: 'Find a player' }), 'z');
+  expect(replace).toHaveBeenCalledWith('/here?all=yes', { scroll: false });
+  expect(screen.getByRole('status')).toHaveTextContent('Loading all 60 …');
 });

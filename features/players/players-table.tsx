@@ -8,7 +8,8 @@ import { FAMILIES, type Family } from '@/core/golf/shot-types';
 import { counted, nounOf } from '@/core/units/format';
 import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
 import { ListTable, type ListColumn } from '@/ui/list-table';
-import { LostBar, scaleOf, type LostScale } from './lost-bar';
+import { useOthers } from '@/ui/use-others';
+import { LostBar, type LostScale } from './lost-bar';
 import { boardAddress, type PlayerRow } from './player-rows';
 import styles from './players.module.scss';
 
@@ -33,6 +34,10 @@ export function isWanted(row: PlayerRow, { text, family, away, group }: Wanted, 
 type Props = {
   slug: string;
   rows: PlayerRow[];
+  /** How many there are, where these are the first of them. */
+  of?: number;
+  /** On which all bars fit. */
+  scale: LostScale;
   /** In which players are coached together. */
   groups?: readonly Group[];
   strokes: StrokesAs;
@@ -42,11 +47,15 @@ type Props = {
 };
 
 /** Players, to be looked through: where each is weakest and how sure that is, how they went, what comes next. */
-export function PlayersTable({ slug, rows, groups = NONE, strokes, nowMs, pending }: Props) {
+export function PlayersTable({ slug, rows, of = rows.length, scale, groups = NONE, strokes, nowMs, pending }: Props) {
   const [wanted, setWanted] = useState<Wanted>(ANY);
-  const set = (change: Partial<Wanted>) => setWanted((now) => ({ ...now, ...change }));
+  const others = useOthers(rows.length, of);
+  const set = (change: Partial<Wanted>) => {
+    others?.ask();
+    setWanted((now) => ({ ...now, ...change }));
+  };
   const shown = useMemo(() => rows.filter((row) => isWanted(row, wanted, nowMs, groups)), [rows, wanted, nowMs, groups]);
-  const columns = useMemo(() => columnsOf(slug, strokes, scaleOf(rows), pending), [slug, strokes, rows, pending]);
+  const columns = useMemo(() => columnsOf(slug, strokes, scale, pending), [slug, strokes, scale, pending]);
   return (
     <>
       {rows.length > 1 && (
@@ -70,10 +79,14 @@ export function PlayersTable({ slug, rows, groups = NONE, strokes, nowMs, pendin
           </FilterToggle>
         </ListFilters>
       )}
-      {shown.length === 0 ? (
-        <NoMatch what="player" all={counted(rows.length, 'player')} onAll={() => setWanted(ANY)} />
+      {shown.length === 0 && others ? (
+        <p role="status" className="small-print">
+          Loading all {of} …
+        </p>
+      ) : shown.length === 0 ? (
+        <NoMatch what="player" all={counted(of, 'player')} onAll={() => setWanted(ANY)} />
       ) : (
-        <ListTable rows={shown} keyOf={keyOf} columns={columns} label="Players" />
+        <ListTable rows={shown} keyOf={keyOf} columns={columns} label="Players" others={others} />
       )}
     </>
   );

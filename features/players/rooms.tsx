@@ -10,8 +10,10 @@ import { deadOnPhones } from '@/server/public-url';
 import { sayDay } from '@/core/units/say-moment';
 import { ErasuresAsked } from './erasures-asked';
 import { RefreshWhile } from '../form/refresh-while';
+import { firstOf } from '@/ui/first-of';
 import { CoachNotes } from './coach-notes';
 import { Leave } from './leave';
+import { scaleOf } from './lost-bar';
 import { LinkCards } from './links/link-cards';
 import { PersonalLinks } from './links/personal-links';
 import { PlayerForm } from './player-form';
@@ -20,7 +22,8 @@ import { playerRows } from './player-rows';
 import { PlayersTable } from './players-table';
 import { SessionsPage } from './sessions-page';
 
-export async function PlayersRoom({ slug }: { slug: string }) {
+/** @param all whether all rows of a long list were asked for */
+export async function PlayersRoom({ slug, all }: { slug: string; all: boolean }) {
   const desk = await requireDesk(slug);
   const { data, academy, model, coach } = desk;
   const [now, players, away, groups, asked] = [
@@ -78,7 +81,9 @@ export async function PlayersRoom({ slug }: { slug: string }) {
       ) : (
         <PlayersTable
           slug={slug}
-          rows={playerRows(players, briefs, said)}
+          rows={playerRows(firstOf(players, all), briefs, said)}
+          of={players.length}
+          scale={scaleOf([...briefs.of.values()])}
           groups={groups.map(({ groupId, name, playerIds }) => ({ groupId, name, playerIds }))}
           strokes={academy.strokesAs}
           nowMs={now.getTime()}

@@ -1,3 +1,4 @@
+import { ALL } from '@/ui/first-of';
 import { randomUUID } from 'node:crypto';
 import { notFound } from 'next/navigation';
 import { Suspense } from 'react';
@@ -182,6 +183,7 @@ export async function SquadRoom({ slug, params }: { slug: string; params: Record
       )}
       ids={squad.map(({ player }) => player.playerId)}
       levels={squad.map(({ player }) => player.level)}
+      all={params[ALL] !== undefined}
       asked={{ per: asked.per }}
       strokes={desk.academy.strokesAs}
       pending={pending}

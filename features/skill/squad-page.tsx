@@ -12,6 +12,7 @@ import { RefreshWhile } from '../form/refresh-while';
 import { HeatKey } from './heat';
 import { PerSwitch } from './per-switch';
 import styles from './skill.module.scss';
+import { firstOf } from '@/ui/first-of';
 import { SquadTable } from './squad-table';
 
 type Props = {
@@ -20,13 +21,15 @@ type Props = {
   squad: Squad;
   ids: string[];
   levels: number[];
+  /** Whether all rows of a large squad were asked for. */
+  all: boolean;
   asked: BoardAsked;
   strokes: StrokesAs;
   pending: boolean;
 };
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
-export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes, pending }: Props) {
+export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, strokes, pending }: Props) {
   const { kinds, members, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
@@ -62,7 +65,9 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, asked, strokes,
             {pairs.map(({ kind, names }) => `${cut(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
           <SquadTable
-            rows={members.map(({ name, skills }, i) => ({
+            of={members.length}
+            most={Math.max(0.02, ...members.flatMap(({ skills }) => played.map((k) => Math.abs(skills[k]!.mean))))}
+            rows={firstOf(members, all).map(({ name, skills }, i) => ({
               id: ids[i]!,
               name,
               level: levels[i]!,

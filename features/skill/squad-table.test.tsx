@@ -14,6 +14,13 @@ const names = () =>
     .slice(1, -1)
     .map((one) => within(one).getByRole('link').textContent);
 
+const replace = jest.fn();
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ replace }),
+  usePathname: () => '/here',
+  useSearchParams: () => new URLSearchParams('per=round'),
+}));
+
 test('sorted by a skill the worst comes first, and who has no ball in it last; each figure says its interval and its balls', async () => {
   render(
     <SquadTable
@@ -28,6 +35,7 @@ test('sorted by a skill the worst comes first, and who has no ball in it last; e
         { mean: 0, players: 4 },
       ]}
       per="shot"
+      most={1}
       href="/a/here/players"
       query=""
     />,
@@ -49,6 +57,7 @@ test('of a large squad the first fifty are drawn, as it is sorted, and the other
       skills={[{ heading: 'putt', shots: 'putts' }]}
       average={[{ mean: 0.3, players: 60 }]}
       per="shot"
+      most={1}
       href="/a/here/players"
       query=""
     />,
@@ -59,4 +68,26 @@ test('of a large squad the first fifty are drawn, as it is sorted, and the other
   await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
   expect([names().length, names().at(-1)]).toEqual([60, 'Player 00']);
   expect(screen.queryByRole('button', { name: 'Show all 60' })).not.toBeInTheDocument();
+});
+
+test('where only the first are on the page, sorting and showing all ask for the others', async () => {
+  const rows = Array.from({ length: 25 }, (_, i) => row(`Player ${String(i).padStart(2, '0')}`, i / 100));
+  render(
+    <SquadTable
+      strokes="lost"
+      rows={rows}
+      of={60}
+      most={1}
+      skills={[{ heading: 'putt', shots: 'putts' }]}
+      average={[{ mean: 0.3, players: 60 }]}
+      per="shot"
+      href="/a/here/players"
+      query=""
+    />,
+  );
+  expect(names()).toHaveLength(25);
+  await userEvent.click(screen.getByRole('button', { name: 'putt' }));
+  expect(replace.mock.calls).toEqual([['/here?per=round&all=yes', { scroll: false }]]);
+  await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
+  expect(replace).toHaveBeenLastCalledWith('/here?per=round&all=yes', { scroll: false });
 });

@@ -3,6 +3,7 @@
 import { sayBetween, sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { createColumnHelper, createSortedRowModel, FlexRender, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import { SortedHead } from '@/ui/sorted-head';
+import { useOthers } from '@/ui/use-others';
 import { useShowAll } from '@/ui/use-show-all';
 import Link from 'next/link';
 import { useMemo } from 'react';
@@ -19,6 +20,10 @@ export type SquadRow = {
 };
 type Props = {
   rows: SquadRow[];
+  /** How many rows there are, where these are the first of them. */
+  of?: number;
+  /** The greatest figure of all rows: shades are told against it. */
+  most: number;
   /** The skills, as a heading and as a sentence names them. */
   skills: { heading: string; shots: string }[];
   average: { mean: number; players: number }[];
@@ -32,7 +37,7 @@ const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSorted
 const column = createColumnHelper<typeof features, SquadRow>();
 
 /** Players by skills, to be sorted by either. */
-export function SquadTable({ rows, skills, average, per, strokes, href, query }: Props) {
+export function SquadTable({ rows, of = rows.length, most, skills, average, per, strokes, href, query }: Props) {
   const columns = useMemo(
     () =>
       column.columns([
@@ -53,8 +58,8 @@ export function SquadTable({ rows, skills, average, per, strokes, href, query }:
     [skills, strokes],
   );
   const table = useTable({ features, columns, data: rows });
-  const { shown, more } = useShowAll(table.getRowModel().rows);
-  const most = Math.max(0.02, ...rows.flatMap((row) => row.skills.map(({ mean }) => Math.abs(mean))));
+  const others = useOthers(rows.length, of);
+  const { shown, more } = useShowAll(table.getRowModel().rows, others);
   return (
     <div className={styles.scroll} role="region" aria-label={`Strokes ${strokes}, by player and skill`} tabIndex={0}>
       <table className={styles.squad}>
@@ -62,7 +67,14 @@ export function SquadTable({ rows, skills, average, per, strokes, href, query }:
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
               {group.headers.map((header) => (
-                <SortedHead key={header.id} sorted={header.column.getIsSorted()} onSort={header.column.getToggleSortingHandler()}>
+                <SortedHead
+                  key={header.id}
+                  sorted={header.column.getIsSorted()}
+                  onSort={(event) => {
+                    others?.ask();
+                    header.column.getToggleSortingHandler()?.(event);
+                  }}
+                >
                   <FlexRender header={header} />
                 </SortedHead>
               ))}

@@ -4,6 +4,7 @@ import { useCallback, useMemo } from 'react';
 import type { ChartData } from 'chart.js';
 import { band, Chart, type Ink } from './chart';
 import { startOfDayIn } from '@/core/units/day';
+import { inZone } from '@/core/units/in-zone';
 
 type Props = {
   label: string;
@@ -98,7 +99,7 @@ export function TimeChart({ label, points = NONE, scores = NONE, best, goal = nu
   return <Chart label={label} data={data} x={x} y={y} marks={marks} low />;
 }
 
-const short = (at: number, timeZone: string) => new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(at);
+const short = (at: number, timeZone: string) => inZone(timeZone, { day: 'numeric', month: 'short' }).format(at);
 
 /** Five moments at most, whole days apart, the first and the last among them. */
 function daysBetween(first: number, last: number): number[] {

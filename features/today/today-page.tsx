@@ -1,5 +1,6 @@
 import { measuresOf } from '@/core/game/sizes';
 import { counted } from '@/core/units/format';
+import { inZone } from '@/core/units/in-zone';
 import Link from 'next/link';
 import type { CSSProperties, ReactNode } from 'react';
 import { ballsOf } from '@/core/game/phases';
@@ -64,7 +65,7 @@ export function TodayPage({
 }: Props) {
   const { slug, timeZone, strokesAs: strokes } = academy;
   const base = `/a/${slug}`;
-  const said = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone, ...options }).format(now);
+  const said = (options: Intl.DateTimeFormatOptions) => inZone(timeZone, options).format(now);
   const weekday = said({ weekday: 'long' });
   const expected = players.filter(({ id }) => (visits.get(id) ?? 0) >= OFTEN);
   const others = players.filter((row) => !expected.includes(row)).toSorted((a, b) => (b.last?.atMs ?? 0) - (a.last?.atMs ?? 0));

@@ -17,7 +17,20 @@ export async function prepareDatabase(databaseUrl, { demo, role }) {
 
 function spawnApp(
   mode,
-  { port, host, databaseUrl, publicUrl, secret, trustProxy, dataFolder, demo = false, logLevel = 'info', stdio = 'inherit' },
+  {
+    port,
+    host,
+    databaseUrl,
+    listenUrl,
+    replicaUrl,
+    publicUrl,
+    secret,
+    trustProxy,
+    dataFolder,
+    demo = false,
+    logLevel = 'info',
+    stdio = 'inherit',
+  },
 ) {
   return spawn(process.execPath, [join(root, 'scripts/serve.mjs'), mode, String(port), host], {
     cwd: root,
@@ -26,6 +39,8 @@ function spawnApp(
       ...quietEnv,
       NODE_ENV: mode === 'dev' ? 'development' : 'production',
       DATABASE_URL: databaseUrl,
+      LISTEN_URL: listenUrl ?? process.env.LISTEN_URL ?? '',
+      REPLICA_URL: replicaUrl ?? process.env.REPLICA_URL ?? '',
       PUBLIC_URL: publicUrl,
       AUTH_SECRET: secret,
       LOG_LEVEL: logLevel,

@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { capture, run } from './run.mjs';
 import { say, Stop } from './say.mjs';
 
+/** Debian's. */
+export const PGBOUNCER = '/usr/sbin/pgbouncer';
+
 export const root = new URL('../../', import.meta.url).pathname.replace(/\/$/, '');
 
 export function checkNode() {
@@ -40,6 +43,11 @@ export async function ensurePostgres() {
   const found = postgresBin();
   if (!found) throw new Stop('PostgreSQL was installed, but its server programs are not under /usr/lib/postgresql.');
   return found;
+}
+
+/** The pooler of the trials. */
+export async function ensurePgbouncer() {
+  if (!existsSync(PGBOUNCER)) await aptInstall('pgbouncer', 'The trial with a pooler needs it.');
 }
 
 const CHROMIUM = '/usr/bin/chromium';

@@ -5,8 +5,11 @@ import { Agent, request } from 'node:http';
 export type Answer = { status: number; cookies: string[]; text: string };
 type Call = (method: 'GET' | 'POST', path: string, cookie?: string, body?: unknown) => Promise<Answer>;
 
-/** Asks a program at an address of this machine. @param url where it is */
-export function makeCalls(url: string): {
+/** Asks a program at an address of this machine. @param url where it is @param origin under which address browsers reach it */
+export function makeCalls(
+  url: string,
+  origin = url,
+): {
   call: Call;
   signIn: (account: { email: string; password: string }) => Promise<string>;
   end: () => void;
@@ -14,7 +17,7 @@ export function makeCalls(url: string): {
   const agent = new Agent({ keepAlive: true, maxSockets: 200 });
   const call: Call = (method, path, cookie = '', body) =>
     new Promise((resolve, reject) => {
-      const headers = { origin: url, ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) };
+      const headers = { origin, ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) };
       const sent = request(url + path, { method, agent, headers }, (response) => {
         let text = '';
         response.setEncoding('utf8').on('data', (part: string) => (text += part));

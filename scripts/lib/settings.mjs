@@ -18,6 +18,13 @@ export function chosenUrl(otherwise) {
   return new URL(url).origin;
 }
 
+/** The secret of sign-ins, as AUTH_SECRET says: several instances of the program share one. Null: the one in the data folder. */
+export function chosenSecret() {
+  const secret = process.env.AUTH_SECRET;
+  if (secret && secret.length < 32) throw new Stop('AUTH_SECRET must have 32 characters or more: `openssl rand -hex 32` makes one.');
+  return secret || null;
+}
+
 /** Runs what has to be undone in the end, the newest first, once, whatever ends the program. */
 export function undoing() {
   const undo = [];

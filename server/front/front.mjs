@@ -5,24 +5,25 @@ import { isIPv6 } from 'node:net';
 export const SENDER = 'x-inch-sender';
 
 /**
- * Who sends a request: the address at the other end of the connection; where that is a proxy that is named in TRUST_PROXY, the last
- * address that this one adds to X-Forwarded-For. A header of anybody else counts for nothing.
+ * Who sends a request: the address at the other end of the connection; where that is a proxy that is named in TRUST_PROXY, the last address in
+ * X-Forwarded-For that is none of these: each proxy of a chain adds whom it heard. A header of anybody else counts for nothing.
  * @param trusted addresses with commas between them
  */
 export function makeSenderOf(trusted = '') {
-  const proxies = new Set(
-    trusted
-      .split(',')
-      .map((one) => plain(one.trim()))
-      .filter(Boolean),
-  );
+  const proxies = new Set(listed(trusted));
   return ({ socket, headers }) => {
     const near = plain(socket.remoteAddress ?? '');
     if (!proxies.has(near)) return network(near);
-    const said = String(headers['x-forwarded-for'] ?? '');
-    return network(plain(said.split(',').at(-1).trim()) || near);
+    const chain = listed(String(headers['x-forwarded-for'] ?? ''));
+    return network(chain.findLast((one) => !proxies.has(one)) ?? chain[0] ?? near);
   };
 }
+
+const listed = (text) =>
+  text
+    .split(',')
+    .map((one) => plain(one.trim()))
+    .filter(Boolean);
 
 /** An IPv4 address as such, however it is written. */
 function plain(address) {

@@ -19,6 +19,16 @@ test('a proxy that is named says it, by the last address of its header', () => {
   expect(senderOf(from('127.0.0.1'))).toBe('127.0.0.1');
 });
 
+test('in a chain of proxies that are named it is whom the first of them heard', () => {
+  const senderOf = makeSenderOf('127.0.0.1, 10.0.0.2');
+  expect(senderOf(from('127.0.0.1', '203.0.113.7, 10.0.0.2'))).toBe('203.0.113.7');
+  expect(senderOf(from('127.0.0.1', '6.6.6.6, 203.0.113.7, ::ffff:10.0.0.2'))).toBe('203.0.113.7');
+  // A proxy that nobody named is a sender like any other.
+  expect(senderOf(from('127.0.0.1', '203.0.113.7, 10.0.0.3, 10.0.0.2'))).toBe('10.0.0.3');
+  // Who is at home in the chain themselves.
+  expect(senderOf(from('127.0.0.1', '10.0.0.2'))).toBe('10.0.0.2');
+});
+
 test('all addresses of one IPv6 network are one sender', () => {
   const senderOf = makeSenderOf();
   const all = ['2001:db8:1:2::1', '2001:db8:1:2:ffff::9', '2001:db8:1:2:3:4:5:6'].map((address) => senderOf(from(address)));

@@ -32,6 +32,7 @@ export function makeMetrics() {
   });
   const errors = of(Counter, 'errors_total', 'Errors written to the log.');
   const refused = of(Counter, 'refused_events_total', 'What phones said about balls and will never be stored.');
+  const reads = of(Counter, 'reads_total', 'Questions that only read, where there is a replica.', { labelNames: ['from'] });
   const read = {};
   const gauge = (name, help) =>
     of(Gauge, name, help, {
@@ -44,7 +45,8 @@ export function makeMetrics() {
   gauge('streams_open', 'Pages that follow a session live.');
   gauge('connections_busy', 'Connections to the database that are in use.');
   gauge('connections_waiting', 'Queries that wait for a connection.');
-  held.inchGameMetrics = { sums, errors, refused, read };
+  gauge('replica_connections_busy', 'Connections to the replica that are in use.');
+  held.inchGameMetrics = { sums, errors, refused, reads, read };
   return {
     read,
     text: () => registry.metrics(),

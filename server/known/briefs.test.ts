@@ -93,9 +93,9 @@ test('a sum that fails leaves what was kept, and can be tried again', async () =
 test('for the squad a few of whom nothing is kept are waited for; of many those that are kept are there at once', async () => {
   const players = (count: number) => Array.from({ length: count }, (_, i) => listed({ playerId: `p${i}`, evidenceRev: 1 }));
   const few = deskWith([]);
-  const { of, pending } = await keptSkills(few.desk, [...players(2), listed({ playerId: 'none', evidenceRev: 0 }, 0)]);
+  const { of, pending } = await keptSkills(few.desk, [...players(2), listed({ playerId: 'none', evidenceRev: 0 }, 0)], 'shot');
   expect([[...of.keys()].toSorted(), pending, later.length]).toEqual([['p0', 'p1'], false, 0]);
-  const chips = of.get('p0')!.shot.filter(({ balls }) => balls > 0);
+  const chips = of.get('p0')!.shot!.filter(({ balls }) => balls > 0);
   expect(chips.map(({ balls }) => balls)).toEqual([40]);
   // Somebody who left, and what another program kept in another way, are in no squad.
   const kept = { madeFrom: madeFrom(1), skills: of.get('p0') };
@@ -107,7 +107,7 @@ test('for the squad a few of whom nothing is kept are waited for; of many those 
       ['gone', kept],
     ],
   );
-  const first = await keptSkills(many.desk, players(20));
+  const first = await keptSkills(many.desk, players(20), 'shot');
   expect([[...first.of.keys()], first.pending, many.keepBrief.mock.calls.length]).toEqual([['p0'], true, 0]);
   await later[0]!();
   expect(many.keepBrief).toHaveBeenCalledTimes(19);

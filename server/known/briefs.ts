@@ -46,10 +46,14 @@ export async function briefsOf(desk: KnownAt, players: Players): Promise<Briefs>
 /** Of whom nothing is kept: so many are waited for. */
 const WAITED_FOR = 12;
 
-/** What is kept of players for the squad, even of fewer balls than there are now; of a few of whom nothing is, it is made first. */
-export async function keptSkills(desk: KnownAt, players: Players): Promise<{ of: ReadonlyMap<string, KeptSkills>; pending: boolean }> {
+/** A part of what is kept of players for the squad, even of fewer balls than there are now; of a few of whom nothing is, it is made first. */
+export async function keptSkills(
+  desk: KnownAt,
+  players: Players,
+  part: keyof KeptSkills,
+): Promise<{ of: ReadonlyMap<string, Partial<KeptSkills>>; pending: boolean }> {
   const ofNow = async () =>
-    new Map([...(await desk.data.heldSkills())].filter(([, { madeFrom }]) => madeFrom.startsWith(`${BRIEF_VERSION} `)));
+    new Map([...(await desk.data.heldSkills(part))].filter(([, { madeFrom }]) => madeFrom.startsWith(`${BRIEF_VERSION} `)));
   let held = await ofNow();
   const missing = players.filter(({ player, balls }) => balls > 0 && !held.has(player.playerId));
   if (missing.length > 0 && missing.length <= WAITED_FOR) {

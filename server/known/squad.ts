@@ -10,17 +10,17 @@ export async function membersOf(
   perShot: boolean,
 ): Promise<{ members: { player: PlayerRow; member: SquadMember }[]; pending: boolean }> {
   const players = await desk.data.listPlayers();
-  const { of, pending } = await keptSkills(desk, players);
+  const part = perShot ? 'shot' : 'round';
+  const { of, pending } = await keptSkills(desk, players, part);
   const none = withoutBalls(desk.model.cells);
   const members = players.map(({ player }) => {
-    const kept = of.get(player.playerId);
-    return { player, member: { name: player.name, skills: kept ? (perShot ? kept.shot : kept.round) : none } };
+    return { player, member: { name: player.name, skills: of.get(player.playerId)?.[part] ?? none } };
   });
   return { members, pending };
 }
 
-/** What is kept of those of a squad who have hit a ball. */
-export async function squadOf(desk: KnownAt): Promise<KeptSkills[]> {
-  const { of } = await keptSkills(desk, await desk.data.listPlayers());
-  return [...of.values()];
+/** The strokes expected of those of a squad who have hit a ball, cell by cell. */
+export async function squadOf(desk: KnownAt): Promise<KeptSkills['expected'][]> {
+  const { of } = await keptSkills(desk, await desk.data.listPlayers(), 'expected');
+  return [...of.values()].flatMap(({ expected }) => (expected ? [expected] : []));
 }

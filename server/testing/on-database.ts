@@ -6,6 +6,7 @@ import type { Db } from '@/db/client';
  */
 const mockHeld: { db?: Db } = {};
 jest.mock('../db', () => ({ database: () => mockHeld.db, WRITERS: 2 }));
+jest.mock('../replica', () => ({ reading: (ask: (db: unknown) => unknown) => ask(mockHeld.db) }));
 jest.mock('../erasures', () => ({ keepErasure: () => Promise.resolve() }));
 jest.mock('../live', () => ({
   announce: () => undefined,

@@ -1,0 +1,106 @@
+import { gzipSync } from 'node:zlib';
+import { expect, test, type CDPSession, type Page } from '@playwright/test';
+import { DEMO_COACH } from '../core/demo/people';
+import { signedIn } from './test-bed';
+import { startPlay } from './steps';
+
+/**
+ * How soon a session can be scored on a slow phone: its processor a quarter as fast as this machine's, 1.6 Mbit/s and 150 ms to the server. And what
+ * the pages of the desk weigh. `npm run bench:screen -- phone.bench`.
+ */
+const SLOWER = 4;
+const NETWORK = { offline: false, latency: 150, downloadThroughput: 1_600_000 / 8, uploadThroughput: 750_000 / 8 };
+const TIMES = 5;
+
+const median = (all: readonly number[]) => all.toSorted((a, b) => a - b)[Math.floor(all.length / 2)]!;
+const said = (all: readonly number[]) => `${(median(all) / 1000).toFixed(2)} s (${all.map((one) => (one / 1000).toFixed(2)).join(', ')})`;
+
+async function slow(page: Page): Promise<CDPSession> {
+  const phone = await page.context().newCDPSession(page);
+  await phone.send('Network.enable');
+  await phone.send('Network.emulateNetworkConditions', NETWORK);
+  await phone.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  return phone;
+}
+
+/** From going there to a key that can be pressed, in ms. */
+async function untilKeys(page: Page, address: string): Promise<number> {
+  const begun = performance.now();
+  await page.goto(address, { waitUntil: 'commit' });
+  await page.getByRole('button', { name: /^6 ft, / }).waitFor();
+  return performance.now() - begun;
+}
+
+test('play on a slow phone', async ({ browser, page, baseURL }) => {
+  test.setTimeout(300_000);
+  await page.goto('/a/lantern-hollow/games');
+  await page.getByRole('link', { name: /Half Moon/ }).click();
+  await startPlay(page, 'Bashir');
+  const address = `/play${new URL(page.url()).hash}`;
+  const took: Record<'first' | 'later' | 'offline', number[]> = { first: [], later: [], offline: [] };
+  let transferred = 0;
+  for (let n = 0; n < TIMES; n++) {
+    const context = await signedIn(browser, baseURL!, DEMO_COACH);
+    // What signing in fetched is not what a phone has that was never here.
+    const phone = await context.newPage();
+    const session = await slow(phone);
+    await session.send('Network.clearBrowserCache');
+    const counted = (event: { encodedDataLength: number }) => (transferred += event.encodedDataLength);
+    session.on('Network.loadingFinished', counted);
+    took.first.push(await untilKeys(phone, address));
+    session.off('Network.loadingFinished', counted);
+    await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await phone.waitForTimeout(3000);
+    for (const which of ['later', 'offline'] as const) {
+      if (which === 'offline') await session.send('Network.emulateNetworkConditions', { ...NETWORK, offline: true });
+      await phone.goto('about:blank');
+      took[which].push(await untilKeys(phone, address));
+    }
+    await context.close();
+  }
+  for (const [which, all] of Object.entries(took)) console.log(`play on a slow phone, ${which}: median ${said(all)}`);
+  console.log(`fetched at first: ${(transferred / TIMES / 1000).toFixed(0)} kB`);
+});
+
+const DESK = [
+  '',
+  '/players',
+  '/players/squad',
+  '/games',
+  '/games/new',
+  '/games/library',
+  '/greens',
+  '/logbook',
+  '/plan',
+  '/plan/hour/new',
+  '/settings',
+];
+
+test('what the pages of the desk weigh', async ({ page }) => {
+  const player = await (async () => {
+    await page.goto('/a/lantern-hollow/players');
+    return page.getByRole('link', { name: 'Bashir' }).getAttribute('href');
+  })();
+  const board = player!.split('?')[0]!;
+  const pages = [...DESK.map((path) => `/a/lantern-hollow${path}`), board, `${board}/putting`, `${board}/time`, `${board}/report`];
+  let most = 0;
+  for (const path of pages) {
+    const session = await page.context().newCDPSession(page);
+    await session.send('Network.enable');
+    await session.send('Network.clearBrowserCache');
+    const scripts = new Map<string, number>();
+    const kinds = new Map<string, string>();
+    session.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type));
+    session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => scripts.set(requestId, encodedDataLength));
+    const answer = await page.goto(path, { waitUntil: 'load' });
+    await page.waitForTimeout(500);
+    const html = gzipSync(await answer!.body()).length;
+    const sum = [...scripts].reduce((all, [id, bytes]) => all + (kinds.get(id) === 'Script' ? bytes : 0), 0);
+    most = Math.max(most, sum);
+    console.log(
+      `${path.replace(/[0-9a-f]{8}-[0-9a-f-]+/, '…').padEnd(44)} ${(sum / 1000).toFixed(0).padStart(4)} kB of script, ${(html / 1000).toFixed(0).padStart(3)} kB of HTML`,
+    );
+    await session.detach();
+  }
+  expect(most).toBeGreaterThan(0);
+});
