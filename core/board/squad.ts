@@ -131,15 +131,15 @@ export function helpIn(squad: Squad): Help[] {
     const [kind] = weakestSkills(member, 1);
     if (kind === undefined) return [];
     const own = member.skills[kind]!;
-    const others = squad.members
-      .filter((other) => other !== member && other.skills[kind]!.balls > 0)
-      .map((other) => ({ other, gap: own.level - other.skills[kind]!.level }))
-      .sort((x, y) => Math.abs(x.gap) - Math.abs(y.gap));
-    for (const { other, gap } of others) {
+    let nearest: { helper: string; chance: number; gap: number } | null = null;
+    for (const other of squad.members) {
       const there = other.skills[kind]!;
+      const gap = own.level - there.level;
+      // A chance is dear among hundreds: it is asked only of whoever is nearer than all before.
+      if (other === member || there.balls === 0 || (nearest && Math.abs(gap) >= Math.abs(nearest.gap))) continue;
       const chance = chanceFewer(there, { ...own, mean: own.mean + gap });
-      if (chance >= SURE) return [{ kind, helper: other.name, helped: member.name, chance }];
+      if (chance >= SURE) nearest = { helper: other.name, chance, gap };
     }
-    return [];
+    return nearest ? [{ kind, helper: nearest.helper, helped: member.name, chance: nearest.chance }] : [];
   });
 }

@@ -3,14 +3,16 @@ import type { Entrant } from '@/core/game/entrant';
 import { seedOf } from '@/core/game/order';
 import { givenOutcome, outcomeOf, type Outcome, type ScoredBefore } from '@/core/play/outcome';
 import { bestScore, playSession } from '@/core/play/play';
+import { startOfDayIn } from '@/core/units/day';
 import type { UnitSystem } from '@/core/units/length';
+import { plusDays } from '@/core/units/plain-day';
 import { schemeOf } from '@/core/game/scoring';
 import { dayOnGreen } from '@/core/green/day';
 import type { SessionStart } from '@/core/exchange/session-start';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, game, player, session, sessionPlayer, sessionStation, shot } from '../schema';
@@ -163,24 +165,21 @@ export async function dayInAcademy(db: Db, actor: Actor): Promise<string> {
 
 /** On how many of the last weeks' days of this weekday each player hit a ball, today left out; days as they are in the academy. */
 export async function visitsOnThisWeekday(db: Db, actor: Actor, weeks: number): Promise<Map<string, number>> {
-  const today = sql`(now() at time zone ${academy.timeZone})::date`;
-  const midnight = (day: SQL) => sql`((${day})::timestamp at time zone ${academy.timeZone})`;
-  const week = sql`generate_series(1, ${weeks}::int) as week (no)`;
+  const [here] = await db.select({ zone: academy.timeZone, today: dayNow }).from(academy).where(eq(academy.academyId, actor.academyId));
+  const { zone, today } = here!;
+  const begins = (day: string) => startOfDayIn(day, zone);
+  // Day by day, as moments: so they are found by their index.
+  const days = Array.from({ length: weeks }, (_, n) => plusDays(today, -7 * (n + 1))).map((day) =>
+    and(gte(session.startedAt, begins(day)), lt(session.startedAt, begins(plusDays(day, 1)))),
+  );
   const rows = await db
-    .select({ playerId: sessionPlayer.playerId, days: sql<number>`count(distinct week.no)::int` })
-    .from(academy)
-    .innerJoin(week, sql`true`)
-    // Day by day, from an index by the moment.
-    .innerJoin(
-      session,
-      and(
-        eq(session.academyId, academy.academyId),
-        sql`${session.startedAt} >= ${midnight(sql`${today} - 7 * week.no`)}`,
-        sql`${session.startedAt} < ${midnight(sql`${today} - 7 * week.no + 1`)}`,
-      ),
-    )
+    .select({
+      playerId: sessionPlayer.playerId,
+      days: sql<number>`count(distinct (${session.startedAt} at time zone ${zone}::text)::date)::int`,
+    })
+    .from(session)
     .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(academy.academyId, actor.academyId), gt(session.balls, 0), seen(actor, sessionPlayer.playerId)))
+    .where(and(eq(session.academyId, actor.academyId), gt(session.balls, 0), seen(actor, sessionPlayer.playerId), or(...days)))
     .groupBy(sessionPlayer.playerId);
   return new Map(rows.map(({ playerId, days }) => [playerId, days]));
 }

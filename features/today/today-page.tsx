@@ -45,7 +45,7 @@ type Props = {
 /** So many weeks back somebody's habit is looked for, and so often they were here on this weekday to be expected. */
 export const WEEKS = 6;
 const OFTEN = 3;
-const SHOWN = { players: 12, games: 5, news: 4 } as const;
+const SHOWN = { players: 12, expected: 24, games: 5, news: 4 } as const;
 
 /** The first page: what to do next, what waits, what was. */
 export function TodayPage({
@@ -67,8 +67,9 @@ export function TodayPage({
   const base = `/a/${slug}`;
   const said = (options: Intl.DateTimeFormatOptions) => inZone(timeZone, options).format(now);
   const weekday = said({ weekday: 'long' });
-  const expected = players.filter(({ id }) => (visits.get(id) ?? 0) >= OFTEN);
-  const others = players.filter((row) => !expected.includes(row)).toSorted((a, b) => (b.last?.atMs ?? 0) - (a.last?.atMs ?? 0));
+  const [often, seldom] = partition(players, ({ id }) => (visits.get(id) ?? 0) >= OFTEN);
+  const expected = often.slice(0, SHOWN.expected);
+  const others = seldom.toSorted((a, b) => (b.last?.atMs ?? 0) - (a.last?.atMs ?? 0));
   const rest = others.slice(0, Math.max(0, SHOWN.players - expected.length));
   const among = [...expected, ...rest];
   const fresh = firstLook.players.filter(({ playerId }) => players.some(({ id, balls }) => id === playerId && balls === 0));
@@ -124,6 +125,7 @@ export function TodayPage({
               <>
                 <h3 className={styles.group}>Usually here on a {weekday}</h3>
                 <PractiseNext slug={slug} rows={expected} among={among} strokes={strokes} />
+                {often.length > expected.length && <p className="small-print mb-2">and {often.length - expected.length} more</p>}
                 {rest.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
               </>
             )}
@@ -194,6 +196,13 @@ export function TodayPage({
       <RefreshWhile pending={pending} />
     </div>
   );
+}
+
+/** Those of whom something holds, and the others, each in their order. */
+function partition<Row>(rows: readonly Row[], holds: (row: Row) => boolean): [Row[], Row[]] {
+  const sides: [Row[], Row[]] = [[], []];
+  for (const row of rows) sides[holds(row) ? 0 : 1].push(row);
+  return sides;
 }
 
 /** What to do now, in the order in which an academy comes about; afterwards, the three things a coach does most. */
