@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
+import { Pool } from 'pg';
 import { DEMO_GAMES } from '@/core/demo/games';
 import { DEMO_COACH, DEMO_PLAYERS } from '@/core/demo/people';
 import { demoSeason, DEMO_WEEKS, type DemoSession } from '@/core/demo/season';
@@ -14,8 +15,9 @@ import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
 import { authMember, session, sessionPlayer, shotEvent } from '@/db/schema';
 import { addAcademy } from './demo-data';
-import { makeCalls, ms, p50, timed, times } from './lib/load';
+import { makeCalls, ms, p50, p95, timed, times } from './lib/load';
 import { PAGES, placeOf } from './lib/pages';
+import { insertsOf, makeRecorder, together } from './lib/recording';
 
 /**
  * What a page costs in an academy of a million balls beside the same page in one of ten thousand, in one database and one run:
@@ -189,7 +191,50 @@ async function started(): Promise<void> {
   for (const [name, path] of Object.entries(first)) console.log(`${name.padEnd(22)} ${ms(await timed(() => look(path))).padStart(10)}`);
 }
 
-const PARTS: Readonly<Record<string, () => Promise<void>>> = { fill: fillBoth, pages, started };
+const DEVICES = 50;
+const RECORD_MS = 60_000;
+
+/** Fifty devices record in the large academy, a ball a second each, for a minute: without an error, beside as many bare inserts. */
+async function record(): Promise<void> {
+  const cookie = await calls.signIn(DEMO_COACH);
+  const [{ academyId, userId }] = (
+    await db.execute<{ academyId: string; userId: string }>(
+      sql`select o.id as "academyId", m.user_id as "userId" from auth_organization o join auth_member m on m.organization_id = o.id where o.slug = 'large-field' limit 1`,
+    )
+  ).rows as [{ academyId: string; userId: string }];
+  const coach: Member = { kind: 'owner', academyId, userId };
+  const { rows: people } = await db.execute<{ id: string }>(
+    sql`select player_id as id from player where academy_id = ${academyId} limit ${DEVICES}`,
+  );
+  const recorder = await makeRecorder(db, coach);
+  const sessions = await Promise.all(people.map(({ id }) => recorder.begin([id])));
+  const bareSession = await recorder.begin([people[0]!.id]);
+  const bare = new Pool({ connectionString: databaseUrl, max: 20 });
+  const bareInsert = insertsOf(bare, coach, () => recorder.ball(bareSession, people[0]!.id, 0));
+  const inserts = await together(people.length, 10_000, bareInsert, 1000);
+  await bare.end();
+  const took = await together(
+    people.length,
+    RECORD_MS,
+    async (who, n) => {
+      const events = [recorder.ball(sessions[who]!, people[who]!.id, n)];
+      const answer = await calls.call('POST', '/api/v1/shot-events', cookie, { sessionId: sessions[who], events });
+      if (answer.status !== 200) throw new Error(`a ball was answered ${answer.status}: ${answer.text.slice(0, 200)}`);
+    },
+    1000,
+  );
+  const { rows } = await db.execute<{ n: number }>(
+    sql`select count(*)::int as n from shot where academy_id = ${academyId} and session_id in ${sessions}`,
+  );
+  if (rows[0]!.n !== took.length) throw new Error(`${took.length} balls were sent, and ${rows[0]!.n} are there`);
+  console.log(`bare inserts, 50 devices, one a second each: p50 ${ms(p50(inserts))}, p95 ${ms(p95(inserts))}`);
+  console.log(
+    `balls, 50 devices, one a second each, for ${RECORD_MS / 1000} s: ${count(took.length)} without an error, each there once; ` +
+      `p50 ${ms(p50(took))}, p95 ${ms(p95(took))}: ${(p95(took) / p95(inserts)).toFixed(1)} x at p95`,
+  );
+}
+
+const PARTS: Readonly<Record<string, () => Promise<void>>> = { fill: fillBoth, pages, record, started };
 await PARTS[part!]!();
 calls.end();
 await pool.end();

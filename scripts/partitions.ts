@@ -29,12 +29,12 @@ const slugOf = (n: number) => `small-${n}`;
 async function copied(table: string, where = sql`true`): Promise<void> {
   const { rows } = await db.execute<{ column: string }>(
     sql`select quote_ident(attname) as column from pg_attribute where attrelid = ${table}::regclass and attnum > 0 and not attisdropped
-        and attname <> 'academy_id' and attidentity = '' order by attnum`,
+        and attname <> 'academy_id' and attidentity = '' and attgenerated = '' order by attnum`,
   );
-  const columns = sql.raw(rows.map(({ column }) => column).join(', '));
+  const [columns, values] = ['', 't.'].map((of) => sql.raw(rows.map(({ column }) => of + column).join(', ')));
   const own = sql.identifier(table);
   await db.execute(
-    sql`insert into ${own} (academy_id, ${columns}) select o.id, ${columns} from ${own} t join auth_organization o on o.slug like 'small-%'
+    sql`insert into ${own} (academy_id, ${columns}) select o.id, ${values} from ${own} t join auth_organization o on o.slug like 'small-%'
         where t.academy_id = (select id from auth_organization where slug = 'lantern-hollow') and ${where}`,
   );
 }
@@ -44,18 +44,18 @@ async function fill(): Promise<void> {
     await db.execute(
       sql`insert into auth_organization (id, name, slug, created_at) select gen_random_uuid()::text, 'Small ' || n, 'small-' || n, now() from generate_series(1, ${ACADEMIES}::int) n`,
     );
-    for (const table of ['academy', 'player', 'game', 'game_version']) await copied(table);
+    for (const table of ['academy', 'player', 'green', 'green_version', 'game', 'game_version']) await copied(table);
     // The last sessions of each player, until there are as many balls as a small academy has of one.
     await db.execute(sql`create table last_sessions as select session_id from (
-      select s.session_id, sum(s.balls) over (partition by p.player_id order by s.started_at desc) as balls from session s join session_player p using (academy_id, session_id)
-      where s.academy_id = (select id from auth_organization where slug = 'lantern-hollow')) of where balls <= ${EACH}`);
+      select s.session_id, sum(s.balls) over (partition by p.player_id order by s.started_at desc) - s.balls as before from session s join session_player p using (academy_id, session_id)
+      where s.academy_id = (select id from auth_organization where slug = 'lantern-hollow')) as of_player where before < ${EACH}`);
     const last = sql`session_id in (select session_id from last_sessions)`;
     for (const table of ['session', 'session_player', 'shot_event', 'shot']) await copied(table, last);
     await db.execute(sql`drop table last_sessions`);
     await db.execute(sql`update player set (balls, last_at) = (select count(*), max(played_at) from shot where shot.academy_id = player.academy_id and shot.player_id = player.player_id)
       where academy_id in (select id from auth_organization where slug like 'small-%')`);
     const owner = await ownerOf();
-    for (let n = 1; n <= USED; n++) {
+    for (let n = 1; n <= Math.min(USED, ACADEMIES); n++) {
       const [{ id }] = (await db.execute<{ id: string }>(sql`select id from auth_organization where slug = ${slugOf(n)}`)).rows as [
         { id: string },
       ];

@@ -16,9 +16,9 @@ export async function placeOf(db: Db, slug: string): Promise<Place> {
     game: await one(sql`select game_id as id from game where academy_id = ${academy} order by created_at limit 1`),
     session: await one(sql`select s.session_id as id from session s join session_player p using (academy_id, session_id)
       where s.academy_id = ${academy} and p.player_id = ${player} order by s.started_at desc limit 1`),
-    // Of a tenth of all sessions the newest: pages later than that are no other.
+    // Of a tenth of all sessions the newest, or the first there is: pages later than that are no other.
     late: await one(sql`select to_char(started_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') || '~' || session_id as id from session
-      where academy_id = ${academy} order by started_at limit 1 offset 60`),
+      where academy_id = ${academy} order by started_at offset (select least(60, count(*) - 1) from session where academy_id = ${academy}) limit 1`),
   };
 }
 

@@ -27,8 +27,9 @@ export async function partition(client: ClientBase, tables: readonly string[], p
   );
   for (const { table, name } of foreign) await client.query(`alter table ${table} drop constraint "${name}"`);
   for (const table of tables) {
-    const numbered = await rows<{ column: string }>(
-      `select attname as column from pg_attribute where attrelid = $1::regclass and attidentity <> ''`,
+    const numbered = await rows<{ column: string; sequence: string }>(
+      `select attname as column, relname as sequence from pg_attribute
+       join pg_class c on c.oid = pg_get_serial_sequence($1, attname)::regclass where attrelid = $1::regclass and attidentity <> ''`,
       [table],
     );
     const columns = await rows<{ column: string }>(
@@ -59,14 +60,15 @@ export async function partition(client: ClientBase, tables: readonly string[], p
       );
     const list = columns.map(({ column }) => column).join(', ');
     await client.query(`insert into ${table} (${list}) select ${list} from ${table}_before`);
-    for (const { column } of numbered) {
-      await client.query(`create sequence ${table}_${column}_numbers`);
-      await client.query(
-        `select setval('${table}_${column}_numbers', coalesce((select max(${column}) from ${table}_before), 0) + 1, false)`,
-      );
-      await client.query(`alter table ${table} alter column ${column} set default nextval('${table}_${column}_numbers')`);
-    }
+    const next = new Map<string, number>();
+    for (const { column } of numbered)
+      next.set(column, (await rows<{ at: number }>(`select (coalesce(max(${column}), 0) + 1)::float8 as at from ${table}_before`))[0]!.at);
     await client.query(`drop table ${table}_before`);
+    // Functions know a sequence by its name.
+    for (const { column, sequence } of numbered) {
+      await client.query(`create sequence ${sequence} start ${next.get(column)!} owned by ${table}.${column}`);
+      await client.query(`alter table ${table} alter column ${column} set default nextval('${sequence}')`);
+    }
     for (const { name, definition } of keys) await client.query(`alter table ${table} add constraint "${name}" ${definition}`);
     for (const { definition } of indexes) await client.query(definition);
     for (const { role, right } of granted) await client.query(`grant ${right} on ${table} to "${role}"`);
