@@ -31,15 +31,20 @@ export async function storageOf(db: Db, actor: Actor): Promise<Storage> {
       .from(shot)
       .where(eq(shot.academyId, academyId)),
     db.$count(shotEvent, eq(shotEvent.academyId, academyId)),
-    db.execute<{ event: number | null; shot: number | null }>(sql`select
-      (select pg_total_relation_size('shot_event') / nullif(greatest(reltuples, 0), 0) from pg_class where oid = 'shot_event'::regclass) as event,
-      (select pg_total_relation_size('shot') / nullif(greatest(reltuples, 0), 0) from pg_class where oid = 'shot'::regclass) as shot`),
+    db.execute<{ event: number | null; shot: number | null }>(
+      sql`select (${shareOf('shot_event')}) as event, (${shareOf('shot')}) as shot`,
+    ),
   ]);
   // A database that has not looked at its tables yet knows no share.
   const { event, shot: ball } = rows[0]!;
   const bytes = Math.round(events * (event ?? USUAL.event) + balls!.rows * (ball ?? USUAL.shot));
   return { players, sessions: sessions!.n, balls: balls!.n, events, bytes, since: sessions!.since };
 }
+/** How many bytes a row of a table takes with its indexes; its partitions together, where it lies in some. */
+const shareOf = (
+  table: string,
+) => sql`select coalesce((select sum(pg_total_relation_size(relid)) from pg_partition_tree(oid)), pg_total_relation_size(oid))::float8
+  / nullif(greatest(reltuples, 0), 0) from pg_class where oid = ${table}::regclass`;
 /** So many bytes a row usually takes with its indexes. */
 const USUAL = { event: 1300, shot: 700 };
 
