@@ -2,7 +2,7 @@ import { onBed } from './lib/bed.mjs';
 import { main, Stop } from './lib/say.mjs';
 
 /** The program is started before, or started anew. */
-const PARTS = { fill: null, pages: 'start', record: 'restart', started: 'restart' };
+const PARTS = { fill: null, pages: 'start', summing: 'restart', record: 'restart', started: 'restart' };
 
 /**
  * Fills a database of its own with a small and a large academy, starts the program on it, and runs `bench-scale.ts` against it: once warm, once just

@@ -15,8 +15,8 @@ import { savePlayer } from '@/db/queries/players';
 import { rebuildShots } from '@/db/queries/projection';
 import { authMember, session, sessionPlayer, shotEvent } from '@/db/schema';
 import { addAcademy } from './demo-data';
-import { makeCalls, ms, p50, p95, timed, times } from './lib/load';
-import { PAGES, placeOf } from './lib/pages';
+import { makeCalls, ms, p50, p95, timed, times, type Answer } from './lib/load';
+import { PAGES, placeOf, type Place } from './lib/pages';
 import { insertsOf, makeRecorder, together } from './lib/recording';
 
 /**
@@ -142,13 +142,13 @@ async function signedIn() {
   return async (path: string) => {
     const answer = await calls.call('GET', path, cookie);
     if (answer.status !== 200) throw new Error(`${path} was answered ${answer.status}`);
-    return answer.text;
+    return answer;
   };
 }
 
 /** Looks at a list of players until nothing in it is being worked out. */
-async function settled(look: (path: string) => Promise<string>, base: string): Promise<void> {
-  while ((await look(`${base}/players`)).includes('being worked out')) await new Promise((later) => setTimeout(later, 2000));
+async function settled(look: (path: string) => Promise<Answer>, base: string): Promise<void> {
+  while ((await look(`${base}/players`)).text.includes('being worked out')) await new Promise((later) => setTimeout(later, 2000));
 }
 
 async function pages(): Promise<void> {
@@ -156,21 +156,24 @@ async function pages(): Promise<void> {
   const places = await Promise.all(SIZES.map(({ slug }) => placeOf(db, slug)));
   for (const [i, { base }] of places.entries())
     console.log(`${SIZES[i]!.slug}: every player summed up in ${((await timed(() => settled(look, base))) / 1000).toFixed(0)} s`);
-  console.log(`\n${'page, warm'.padEnd(22)} ${'small'.padStart(10)} ${'large'.padStart(10)}  ratio  kB compressed (large)`);
+  console.log(`\n${'page, warm'.padEnd(22)} ${'small'.padStart(10)} ${'large'.padStart(10)}  ratio    first of  kB compressed (large)`);
   for (const [name, path] of Object.entries(PAGES)) {
     const [small, large] = places.map(path) as [string, string];
-    let text = '';
-    for (let n = 0; n < WARM; n++) [, text] = [await look(small), await look(large)];
+    let size = 0;
+    for (let n = 0; n < WARM; n++) {
+      await look(small);
+      size = gzipSync((await look(large)).text).length / 1000;
+    }
     const took: [number[], number[]] = [[], []];
+    const drawn: number[] = [];
     // By turns, so that whatever else the machine does meets both.
     await times(LOOKS, async () => {
       took[0].push(await timed(() => look(small)));
-      took[1].push(await timed(() => look(large)));
+      took[1].push(await timed(async () => drawn.push((await look(large)).firstMs)));
     });
     const ratio = p50(took[1]) / p50(took[0]);
-    const size = gzipSync(text).length / 1000;
     console.log(
-      `${name.padEnd(22)} ${ms(p50(took[0])).padStart(10)} ${ms(p50(took[1])).padStart(10)} ${ratio.toFixed(2).padStart(6)}  ${size.toFixed(0).padStart(4)}` +
+      `${name.padEnd(22)} ${ms(p50(took[0])).padStart(10)} ${ms(p50(took[1])).padStart(10)} ${ratio.toFixed(2).padStart(6)} ${ms(p50(drawn)).padStart(10)}  ${size.toFixed(0).padStart(4)}` +
         `${ratio > MOST ? '   more than 1.5' : ''}`,
     );
   }
@@ -187,8 +190,36 @@ async function started(): Promise<void> {
     board: `${base}/players/${player}`,
     'over time': `${base}/players/${player}/time`,
   };
-  console.log('\njust started, large academy');
-  for (const [name, path] of Object.entries(first)) console.log(`${name.padEnd(22)} ${ms(await timed(() => look(path))).padStart(10)}`);
+  console.log(`\n${'just started, large academy'.padEnd(22)}      all  first of`);
+  for (const [name, path] of Object.entries(first)) {
+    let firstMs = 0;
+    const all = await timed(async () => ({ firstMs } = await look(path)));
+    console.log(`${name.padEnd(22)} ${ms(all).padStart(10)} ${ms(firstMs).padStart(10)}`);
+  }
+}
+
+/** How long another academy's page takes while all 400 players are summed up anew, beside an idle program. */
+async function summing(): Promise<void> {
+  const look = await signedIn();
+  const [small, large] = (await Promise.all(SIZES.map(({ slug }) => placeOf(db, slug)))) as [Place, Place];
+  const page = () => look(PAGES.games!(small));
+  await times(20, page);
+  const idle = await times(100, page);
+  for (const table of ['brief', 'posterior'])
+    await db.execute(
+      sql`delete from ${sql.identifier(table)} where academy_id = (select id from auth_organization where slug = 'large-field')`,
+    );
+  let over = false;
+  const begun = performance.now();
+  const all = settled(look, large.base).then(() => (over = true));
+  const beside: number[] = [];
+  while (!over) beside.push(await timed(page));
+  await all;
+  console.log(
+    `all players of the large academy summed up anew in ${((performance.now() - begun) / 1000).toFixed(0)} s; meanwhile a page of the other academy: ` +
+      `p50 ${ms(p50(beside))}, p95 ${ms(p95(beside))} (${beside.length}), idle p50 ${ms(p50(idle))}, p95 ${ms(p95(idle))}: ` +
+      `${(p50(beside) / p50(idle)).toFixed(1)} x and ${(p95(beside) / p95(idle)).toFixed(1)} x`,
+  );
 }
 
 const DEVICES = 50;
@@ -234,7 +265,7 @@ async function record(): Promise<void> {
   );
 }
 
-const PARTS: Readonly<Record<string, () => Promise<void>>> = { fill: fillBoth, pages, record, started };
+const PARTS: Readonly<Record<string, () => Promise<void>>> = { fill: fillBoth, pages, summing, record, started };
 await PARTS[part!]!();
 calls.end();
 await pool.end();

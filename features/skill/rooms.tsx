@@ -23,8 +23,10 @@ import { membersOf } from '@/server/known/squad';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
 import { SquadPage } from './squad-page';
-import { familiesOverTime, gamesOverTime } from '../../server/known/over-time';
-import { TimePage } from './time-page';
+import type { PlayerRow } from '@/server/data';
+import type { KnownAt } from '@/server/known/known';
+import { familiesOverTime, gamesOverTime, type Span } from '../../server/known/over-time';
+import { FamiliesComing, FamiliesGrid, TimePage } from './time-page';
 
 type Of = { slug: string; playerId: string; params: Record<string, unknown> };
 
@@ -150,22 +152,39 @@ export async function TimeRoom({ slug, playerId, params }: Of) {
   const middle = span ? new Date((span.first.getTime() + span.last.getTime()) / 2) : new Date();
   const day = asked.since ?? dayIn(middle, academy.timeZone);
   const since = startOfDayIn(day, academy.timeZone);
-  const [families, scores] = await Promise.all([
-    span ? familiesOverTime(desk, player, { ...span, since }) : [],
-    data.scoresOf(player.playerId),
-  ]);
+  const scores = await data.scoresOf(player.playerId);
+  const said = {
+    since: { day, words: sayDay(since, academy.timeZone, new Date(since.getTime() + 20 * DAY_MS)) },
+    timeZone: academy.timeZone,
+  };
   return (
     <TimePage
       slug={slug}
       mayChange={mayChange}
       player={player}
-      families={families}
+      families={
+        span && (
+          // They take a fit for each stretch of time: the rest of the page does not wait for them.
+          <Suspense key={day} fallback={<FamiliesComing />}>
+            <Families desk={desk} player={player} span={{ ...span, since }} said={said} />
+          </Suspense>
+        )
+      }
       games={gamesOverTime(scores, since)}
-      since={{ day, words: sayDay(since, academy.timeZone, new Date(since.getTime() + 20 * DAY_MS)) }}
-      timeZone={academy.timeZone}
-      strokes={academy.strokesAs}
+      {...said}
     />
   );
+}
+
+type FamiliesProps = {
+  desk: KnownAt;
+  player: PlayerRow;
+  span: Span;
+  said: { since: { day: string; words: string }; timeZone: string };
+};
+
+async function Families({ desk, player, span, said }: FamiliesProps) {
+  return <FamiliesGrid families={await familiesOverTime(desk, player, span)} strokes={desk.academy.strokesAs} {...said} />;
 }
 
 /** Players by skills. */

@@ -1,6 +1,7 @@
 import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import { sayLevel } from '@/core/golf/level';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { LEAST_SCORES, sayChange } from '@/core/board/over-time';
 import { sayScore, scoreFigure } from '@/core/game/words/say-score';
 import { capital, counted, inWords, leftUnit } from '@/core/units/format';
@@ -18,25 +19,25 @@ type Props = {
   slug: string;
   mayChange: boolean;
   player: PlayerRow;
-  families: FamilyOverTime[];
+  /** How the families of skills went (`FamiliesGrid`), which may come later than the rest; null: no ball yet. */
+  families: ReactNode;
   games: GameOverTime[];
   /** The day that divides before from since, "2026-11-03", and in words. */
   since: { day: string; words: string };
   timeZone: string;
-  strokes: StrokesAs;
 };
 
 const SHOWN = 8;
 
 /** How it went, and whether a change is one. */
-export function TimePage({ slug, mayChange, player, families, games, since, timeZone, strokes }: Props) {
+export function TimePage({ slug, mayChange, player, families, games, since, timeZone }: Props) {
   const lengths = leftUnit(player.units);
   /** A score as its chart counts it: lengths in the player's unit. */
   const inUnit = (score: number, unit: GameOverTime['unit']) => (unit === 'length' ? fromMetres(score, lengths) : score);
   return (
     <div className="p-3 p-md-4">
       <PlayerHead slug={slug} player={player} mayChange={mayChange} beside={`level ${sayLevel(player.level)}`} />
-      {families.length === 0 ? (
+      {families === null ? (
         <p className="empty">
           No ball yet. <ChooseGame slug={slug} mayChange={mayChange} /> and play it: after a few sessions this shows how it goes.
         </p>
@@ -46,34 +47,7 @@ export function TimePage({ slug, mayChange, player, families, games, since, time
             <h2 className="mb-0">Is this a real change?</h2>
             <SinceForm day={since.day} />
           </div>
-          <div className={styles.grid}>
-            {families.map(({ family, points, change }) => (
-              <section key={family} className={styles.card}>
-                <h3 className="text-capitalize">{family}</h3>
-                <p className={styles.verdict}>
-                  {change ? (
-                    <>
-                      <b>{capital(sayChange(change.chanceBetter))}.</b>{' '}
-                      <span className="small-print">
-                        {sayStrokes(change.before, strokes)} {strokes} a round before {since.words} ({counted(change.of[0], 'ball')}),{' '}
-                        {sayStrokes(change.since, strokes)} since ({counted(change.of[1], 'ball')}).
-                      </span>
-                    </>
-                  ) : (
-                    <span className="small-print">All balls are on one side of {since.words}: nothing to compare.</span>
-                  )}
-                </p>
-                <TimeChart
-                  label={`${family}: strokes ${strokes} in a round over time, ${counted(points.length, 'period')}`}
-                  points={points.map((point) => inSign(point, strokes))}
-                  since={since.day}
-                  axis={`strokes ${strokes} a round`}
-                  timeZone={timeZone}
-                  nothing
-                />
-              </section>
-            ))}
-          </div>
+          {families}
           <p className="small-print">
             Each period is estimated from its own balls; the band is the range 8 times in 10. Before and since are compared by their own
             balls alone. {player.roundMix ? 'The player’s own round mix is used.' : 'The level’s round mix is used.'}
@@ -118,3 +92,46 @@ export function TimePage({ slug, mayChange, player, families, games, since, time
     </div>
   );
 }
+
+type GridProps = Pick<Props, 'since' | 'timeZone'> & { families: FamilyOverTime[]; strokes: StrokesAs };
+
+/** The families of skills over time, a chart each. */
+export function FamiliesGrid({ families, since, timeZone, strokes }: GridProps) {
+  return (
+    <div className={styles.grid}>
+      {families.map(({ family, points, change }) => (
+        <section key={family} className={styles.card}>
+          <h3 className="text-capitalize">{family}</h3>
+          <p className={styles.verdict}>
+            {change ? (
+              <>
+                <b>{capital(sayChange(change.chanceBetter))}.</b>{' '}
+                <span className="small-print">
+                  {sayStrokes(change.before, strokes)} {strokes} a round before {since.words} ({counted(change.of[0], 'ball')}),{' '}
+                  {sayStrokes(change.since, strokes)} since ({counted(change.of[1], 'ball')}).
+                </span>
+              </>
+            ) : (
+              <span className="small-print">All balls are on one side of {since.words}: nothing to compare.</span>
+            )}
+          </p>
+          <TimeChart
+            label={`${family}: strokes ${strokes} in a round over time, ${counted(points.length, 'period')}`}
+            points={points.map((point) => inSign(point, strokes))}
+            since={since.day}
+            axis={`strokes ${strokes} a round`}
+            timeZone={timeZone}
+            nothing
+          />
+        </section>
+      ))}
+    </div>
+  );
+}
+
+/** Stands where the families will, while they are worked out. */
+export const FamiliesComing = () => (
+  <p role="status" className={`small-print ${styles.coming}`}>
+    Being worked out …
+  </p>
+);

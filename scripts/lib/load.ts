@@ -2,7 +2,8 @@ import { Agent, request } from 'node:http';
 
 /** What benches of a running program share: asking it over connections that stay open, and what its answers took. */
 
-export type Answer = { status: number; cookies: string[]; text: string };
+/** `firstMs`: after how long the first of it was there, which is drawn while the rest is on its way. */
+export type Answer = { status: number; cookies: string[]; text: string; firstMs: number };
 type Call = (method: 'GET' | 'POST', path: string, cookie?: string, body?: unknown) => Promise<Answer>;
 
 /** Asks a program at an address of this machine. @param url where it is @param origin under which address browsers reach it */
@@ -17,11 +18,16 @@ export function makeCalls(
   const agent = new Agent({ keepAlive: true, maxSockets: 200 });
   const call: Call = (method, path, cookie = '', body) =>
     new Promise((resolve, reject) => {
+      const begun = performance.now();
       const headers = { origin, ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) };
       const sent = request(url + path, { method, agent, headers }, (response) => {
         let text = '';
-        response.setEncoding('utf8').on('data', (part: string) => (text += part));
-        response.on('end', () => resolve({ status: response.statusCode!, cookies: response.headers['set-cookie'] ?? [], text }));
+        let firstMs = 0;
+        response.setEncoding('utf8').on('data', (part: string) => {
+          firstMs ||= performance.now() - begun;
+          text += part;
+        });
+        response.on('end', () => resolve({ status: response.statusCode!, cookies: response.headers['set-cookie'] ?? [], text, firstMs }));
       });
       // A connection that was idle may be closed in the moment in which it is taken up again.
       sent.on('error', (error: NodeJS.ErrnoException) =>
