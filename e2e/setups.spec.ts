@@ -9,7 +9,7 @@ for (const [name, checks] of [
   ['replica', 8],
 ] as const)
   test(`npm run try:${name}`, async () => {
-    test.setTimeout(400_000);
-    const { stdout } = await promisify(execFile)(process.execPath, [`scripts/try-${name}.mjs`], { timeout: 390_000 });
+    test.setTimeout(900_000);
+    const { stdout } = await promisify(execFile)(process.execPath, [`scripts/try-${name}.mjs`], { timeout: 880_000 });
     expect(stdout.match(/^ {2}✓ /gm)).toHaveLength(checks);
   });
