@@ -48,34 +48,12 @@ test('sorted by a skill the worst comes first, and who has no ball in it last; e
   expect(screen.getByRole('link', { name: 'Bo' })).toHaveAttribute('href', '/a/here/players/Bo');
 });
 
-test('of a large squad the first fifty are drawn, as it is sorted, and the others when they are asked for', async () => {
-  const rows = Array.from({ length: 60 }, (_, i) => row(`Player ${String(i).padStart(2, '0')}`, i / 100));
+/** A squad of sixty, of whom so many are on the page. */
+function showLarge(here: number) {
   render(
     <SquadTable
       strokes="lost"
-      rows={rows}
-      skills={[{ heading: 'putt', shots: 'putts' }]}
-      average={[{ mean: 0.3, players: 60 }]}
-      per="shot"
-      most={1}
-      href="/a/here/players"
-      query=""
-    />,
-  );
-  expect([names().length, names()[0]]).toEqual([50, 'Player 00']);
-  await userEvent.click(screen.getByRole('button', { name: 'putt' }));
-  expect([names().length, names()[0]]).toEqual([50, 'Player 59']);
-  await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
-  expect([names().length, names().at(-1)]).toEqual([60, 'Player 00']);
-  expect(screen.queryByRole('button', { name: 'Show all 60' })).not.toBeInTheDocument();
-});
-
-test('where only the first are on the page, sorting and showing all ask for the others', async () => {
-  const rows = Array.from({ length: 25 }, (_, i) => row(`Player ${String(i).padStart(2, '0')}`, i / 100));
-  render(
-    <SquadTable
-      strokes="lost"
-      rows={rows}
+      rows={Array.from({ length: here }, (_, i) => row(`Player ${String(i).padStart(2, '0')}`, i / 100))}
       of={60}
       most={1}
       skills={[{ heading: 'putt', shots: 'putts' }]}
@@ -85,6 +63,20 @@ test('where only the first are on the page, sorting and showing all ask for the 
       query=""
     />,
   );
+}
+
+test('of a large squad the first fifty are drawn, as it is sorted, and the others when they are asked for', async () => {
+  showLarge(60);
+  expect([names().length, names()[0]]).toEqual([50, 'Player 00']);
+  await userEvent.click(screen.getByRole('button', { name: 'putt' }));
+  expect([names().length, names()[0]]).toEqual([50, 'Player 59']);
+  await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
+  expect([names().length, names().at(-1)]).toEqual([60, 'Player 00']);
+  expect(screen.queryByRole('button', { name: 'Show all 60' })).not.toBeInTheDocument();
+});
+
+test('where only the first are on the page, sorting and showing all ask for the others', async () => {
+  showLarge(25);
   expect(names()).toHaveLength(25);
   await userEvent.click(screen.getByRole('button', { name: 'putt' }));
   expect(replace.mock.calls).toEqual([['/here?per=round&all=yes', { scroll: false }]]);

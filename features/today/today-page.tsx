@@ -125,7 +125,7 @@ export function TodayPage({
               <>
                 <h3 className={styles.group}>Usually here on a {weekday}</h3>
                 <PractiseNext slug={slug} rows={expected} among={among} strokes={strokes} />
-                {often.length > expected.length && <p className="small-print mb-2">and {often.length - expected.length} more</p>}
+                {often.length > expected.length && <p className="small-print mt-2 mb-3">and {often.length - expected.length} more</p>}
                 {rest.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
               </>
             )}
