@@ -15,7 +15,7 @@ const config: NextConfig = {
   }),
   headers: async () => [
     {
-      source: '/shell/:file((?:play|tools|landing)-.*)',
+      source: '/shell/:file((?:play|ahead|tools|landing)-.*)',
       headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }],
     },
     {

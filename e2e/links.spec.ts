@@ -1,8 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
+import { DEMO_COACH } from '../core/demo/people';
 import { ask } from './database';
 import { score, settled, startPlay, startTogether } from './steps';
 import { expect, test } from './test';
+import { signedIn } from './test-bed';
 
 /** Personal links: a player's own phone, without an account. */
 
@@ -48,6 +50,33 @@ const asked = (page: Page, path: string, token: string) =>
     },
     [path, token],
   );
+
+test('a phone on which play was never opened asks for its session while the scripts still come, and once', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const sessionId = await startHalfMoonFor(page, 'Bashir');
+  const link = await makeLink(page, 'Bashir');
+  const asks = async (on: Page, address: string, path: string) => {
+    const asked: string[] = [];
+    on.on('request', (request) => asked.push(new URL(request.url()).pathname));
+    // The script of play waits until it was asked.
+    await on.route('**/shell/play-*.js', async (route) => {
+      await expect.poll(() => asked).toContain(path);
+      await route.continue();
+    });
+    await on.goto(address);
+    await expect(on.getByText('Bashir').first()).toBeVisible();
+    expect(asked.filter((one) => one === path)).toHaveLength(1);
+  };
+  const coach = await signedIn(browser, baseURL!, DEMO_COACH);
+  await asks(await coach.newPage(), `/play#${sessionId}`, `/api/v1/sessions/${sessionId}/bundle`);
+  await coach.close();
+  const own = await phone(browser);
+  await asks(own, link, '/api/v1/link');
+  await own.context().close();
+});
 
 test('by a link a player plays on an own phone, the coach sees it, and it ends when the coach says so', async ({ page, browser }) => {
   const sessionId = await startHalfMoonFor(page, 'Inga', 'Kofi');

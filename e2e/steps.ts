@@ -160,5 +160,11 @@ export function complaints(page: Page): string[] {
     if (message.type() === 'error') found.push(message.text());
   });
   page.on('pageerror', (error) => found.push(error.message));
+  // What the content security policy keeps a page from is tried for nothing, and a browser says it to the page alone.
+  void page.addInitScript(() =>
+    document.addEventListener('securitypolicyviolation', ({ effectiveDirective, blockedURI }) =>
+      console.error(`The policy for ${effectiveDirective} forbids: ${blockedURI}`),
+    ),
+  );
   return found;
 }

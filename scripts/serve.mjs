@@ -8,12 +8,14 @@ import {
   bringsBalls,
   makeGate,
   makeSenderOf,
+  makeSmaller,
   refusal,
   SENDER,
   strictly,
 } from '../server/front/front.mjs';
 import { makeMetrics, mayRead, onLoopback, tell } from '../server/front/metrics.mjs';
 import { root } from './lib/install.mjs';
+import { shrunkFiles } from './lib/shrink.mjs';
 
 /**
  * Serves the program: `node scripts/serve.mjs start|dev PORT HOST`, with the settings of server/env.ts in the environment. What the
@@ -27,6 +29,7 @@ const GRACE_MS = 8_000;
 const senderOf = makeSenderOf(process.env.TRUST_PROXY);
 /** So many posts of balls are answered at once: as many as keep the database busy. */
 const ballsMayEnter = makeGate(8);
+const smaller = makeSmaller(dev ? new Set() : shrunkFiles());
 const publicUrl = process.env.PUBLIC_URL ?? '';
 let handle;
 const metrics = makeMetrics();
@@ -41,6 +44,7 @@ async function answer(request, response) {
   const wrong = badRequest(request, publicUrl);
   if (wrong) return refusal(request, response, wrong);
   request.headers[SENDER] = senderOf(request);
+  smaller(request, response);
   const balls = bringsBalls(request);
   if (!balls && request.headers['next-action'] === undefined) return handle(request, response);
   const read = await (balls ? bodyOf : actionBody)(request);

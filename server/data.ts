@@ -24,7 +24,7 @@ export type { BallFilter } from '@/db/queries/evidence';
 export type { GameRow } from '@/db/queries/games';
 export type { GreenRow, SavedGreen } from '@/db/queries/greens';
 export type { HourRow } from '@/db/queries/hours';
-export type { PlayerRow } from '@/db/queries/players';
+export type { ListedPlayer, PlayerRow } from '@/db/queries/players';
 export type { ReportLine } from '@/db/queries/reports';
 export type { WeeksRow } from '@/db/queries/weeks';
 export type { Best, FinishedLine, SessionLine } from '@/db/queries/sessions';

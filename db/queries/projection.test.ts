@@ -60,8 +60,7 @@ test('balls are counted as they come, those of a total each by itself', async ()
   const ball = playedAgo(10, record(game(), 3, left(2), 41));
   /** Of the session, and of the player, with when the last was played. */
   const balls = async () => {
-    const [{ player: mine, ...listed }] = (await listPlayers(db, at.actor)) as [Awaited<ReturnType<typeof listPlayers>>[number]];
-    expect([listed.balls, listed.lastAt]).toEqual([mine.balls, mine.lastAt]);
+    const [mine] = (await listPlayers(db, at.actor)) as [Awaited<ReturnType<typeof listPlayers>>[number]];
     return [(await getSession(db, at.actor, at.sessionId))!.session.balls, mine.balls, mine.lastAt];
   };
   const playedAt = async (n: number) => (await rowsOf(at.actor.academyId)).find(({ turnNo }) => turnNo === n)!.playedAt;

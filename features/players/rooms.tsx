@@ -103,7 +103,8 @@ export async function PlayersRoom({ slug, all }: { slug: string; all: boolean })
 
 export async function LinkCardsRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const players = (await data.listPlayers()).map(({ player: { playerId, name } }) => ({ playerId, name }));
+  const [listed, groups] = await Promise.all([data.listPlayers(), data.listGroups()]);
+  const players = listed.map(({ player: { playerId, name } }) => ({ playerId, name }));
   return (
     <div className="p-3 p-md-4">
       <div className="no-print">
@@ -117,7 +118,7 @@ export async function LinkCardsRoom({ slug }: { slug: string }) {
           Nobody here yet. <Link href={`/a/${slug}/players/new`}>Add the first player</Link>.
         </p>
       ) : (
-        <LinkCards slug={slug} academy={academy.name} players={players} dead={deadOnPhones()} />
+        <LinkCards slug={slug} academy={academy.name} players={players} groups={groups} dead={deadOnPhones()} />
       )}
     </div>
   );

@@ -5,6 +5,7 @@ import { root } from './install.mjs';
 import { buildPlay } from './play.mjs';
 import { run } from './run.mjs';
 import { say, Stop } from './say.mjs';
+import { shrinkFiles } from './shrink.mjs';
 
 const SOURCES = [
   'app',
@@ -17,11 +18,13 @@ const SOURCES = [
   'next.config.ts',
   'proxy.ts',
   'instrumentation.ts',
+  'instrumentation-client.ts',
   'tsconfig.json',
   'tsconfig.base.json',
   'package-lock.json',
   'package.json',
   'scripts/lib/play.mjs',
+  'scripts/lib/shrink.mjs',
 ];
 
 function* files(path) {
@@ -84,5 +87,6 @@ export async function ensureBuild() {
   await buildWorkers();
   const next = join(root, 'node_modules/next/dist/bin/next');
   if ((await run(process.execPath, [next, 'build'], { cwd: root })) !== 0) throw new Stop('The build failed, see above.');
+  await shrinkFiles();
   writeFileSync(stamp, hash);
 }

@@ -23,6 +23,7 @@ export async function buildPlay({ watch = false } = {}) {
   const tools = await esbuild.build(await toolsOptions(esbuild, watch));
   if (!watch) {
     const { metafile } = await esbuild.build(options);
+    for (const made of [metafile, tools.metafile]) await dropUnusedStyles(made);
     await finish(esbuild, metafile, tools.metafile);
     weigh(metafile);
     return;
@@ -37,7 +38,7 @@ async function toolsOptions(esbuild, watch) {
   return {
     ...options,
     entryPoints: { tools: join(TOOLS, 'main.tsx'), landing: join(root, 'workers/landing.ts') },
-    plugins: [await styles(), lessOfSchemas, ownWorker],
+    plugins: [await styles(), lessOfSchemas, askedGestures, ownWorker],
   };
 }
 
@@ -59,7 +60,7 @@ async function optionsOf(esbuild, watch, tools) {
     setup: (build) => build.onEnd(({ metafile }) => (watch && metafile ? finish(esbuild, metafile, tools()) : undefined)),
   };
   return {
-    entryPoints: { play: join(SOURCE, 'main.tsx') },
+    entryPoints: { play: join(SOURCE, 'main.tsx'), ahead: join(SOURCE, 'ahead.ts') },
     outdir: OUT,
     bundle: true,
     format: 'esm',
@@ -75,7 +76,7 @@ async function optionsOf(esbuild, watch, tools) {
     tsconfig: join(root, 'tsconfig.json'),
     absWorkingDir: root,
     logOverride: { 'import-is-undefined': 'silent' },
-    plugins: [await styles(), lessOfSchemas, afterwards],
+    plugins: [await styles(), lessOfSchemas, askedGestures, afterwards],
   };
 }
 
@@ -97,6 +98,22 @@ const lessOfSchemas = {
         .flatMap(({ names }) => names.map((name) => `export const ${name} = () => undefined;`))
         .join('\n'),
     }));
+  },
+};
+
+/**
+ * The library of gestures tries whether a browser has one of its own kind by letting it fail. To note where, a browser reads all scripts a second time:
+ * a third of a second on a slow phone.
+ */
+const TRIED = "return 'constructor' in GestureEvent;";
+const askedGestures = {
+  name: 'asked gestures',
+  setup(build) {
+    build.onLoad({ filter: /@use-gesture\/core\/dist\/actions-\w+\.esm\.js$/ }, ({ path }) => {
+      const text = readFileSync(path, 'utf8');
+      if (!text.includes(TRIED)) return { errors: [{ text: 'The library of gestures asks for its events in another way now.' }] };
+      return { contents: text.replace(TRIED, "return 'GestureEvent' in globalThis;") };
+    });
   },
 };
 
@@ -125,6 +142,27 @@ async function styles() {
   };
 }
 
+/**
+ * Leaves the styles out of which no script of their page names a class: most of the style library is for pages of the desk. What is left has a name of
+ * its own, as it follows from the scripts too.
+ */
+async function dropUnusedStyles({ outputs }) {
+  const { PurgeCSS } = await import('purgecss');
+  const textOf = (path) => readFileSync(join(root, path), 'utf8');
+  const content = Object.keys(outputs)
+    .filter((path) => path.endsWith('.js'))
+    .map((path) => ({ raw: textOf(path), extension: 'js' }));
+  for (const path of Object.keys(outputs).filter((one) => one.endsWith('.css'))) {
+    const defaultExtractor = (text) => text.match(/[\w-]+/g) ?? [];
+    const [{ css }] = await new PurgeCSS().purge({ content, css: [{ raw: textOf(path) }], defaultExtractor });
+    const left = path.replace(/-\w+\.css$/, `-${hashOf(css)}.css`);
+    rmSync(join(root, path));
+    writeFileSync(join(root, left), css);
+    outputs[left] = outputs[path];
+    delete outputs[path];
+  }
+}
+
 const hashOf = (text) => createHash('sha256').update(text).digest('hex').slice(0, 16);
 
 /** What a phone asks for when it installs the page: the manifest, and icons drawn from `app/icon.svg`. */
@@ -142,6 +180,7 @@ async function finish(esbuild, metafile, tools) {
   const named = (start, end) => files.find((file) => file.startsWith(`/shell/${start}-`) && file.endsWith(end));
   const filled = (html, name) =>
     readFileSync(html, 'utf8')
+      .replace('{{ahead}}', named('ahead', '.js'))
       .replace('{{style}}', named(name, '.css'))
       .replace('{{script}}', named(name, '.js'))
       .replace('{{landing}}', named('landing', '.js'));

@@ -8,6 +8,9 @@ export function badRequest(request: { method?: string; url?: string; headers: He
 export function strictly(publicUrl: string): Record<string, string>;
 export function ownOrigins(publicUrl: string): string[];
 export function makeGate(most: number): (() => Promise<() => void>) & { waiting: () => number };
+export function makeSmaller(
+  shrunk: ReadonlySet<string>,
+): (request: { url: string; headers: Headers }, response: { setHeader: (name: string, value: string) => unknown }) => void;
 export function bringsBalls(request: { method?: string; url?: string }): boolean;
 type Read = { body: Buffer; wrong?: undefined } | { wrong: Wrong };
 export function bodyOf(request: AsyncIterable<Buffer>): Promise<Read>;

@@ -1,4 +1,4 @@
-import { actionBody, makeGate, badRequest, makeSenderOf, strictly } from './front.mjs';
+import { actionBody, makeGate, badRequest, makeSenderOf, makeSmaller, strictly } from './front.mjs';
 
 const from = (remoteAddress: string, forwarded?: string) => ({
   socket: { remoteAddress },
@@ -135,4 +135,30 @@ test('so many at once are let in, the others in the order in which they came, an
   for (const left of [await c, await d]) left();
   await enter('e');
   expect(entered).toEqual(['a', 'b', 'c', 'd', 'e']);
+});
+
+describe('a file of which there is a smaller one', () => {
+  const asked = (url: string, accepts: string | undefined) => {
+    const request = { url, headers: { 'accept-encoding': accepts } };
+    const headers: Record<string, string> = {};
+    makeSmaller(new Set(['/shell/play-1.js', '/_next/static/a.css']))(request, { setHeader: (name, value) => (headers[name] = value) });
+    return [request.url, headers];
+  };
+
+  it('is the one that is sent to whoever can read it', () => {
+    expect(asked('/shell/play-1.js', 'gzip, deflate, br, zstd')).toEqual([
+      '/shell/play-1.js.br',
+      { Vary: 'Accept-Encoding', 'Content-Encoding': 'br', 'Content-Type': 'text/javascript; charset=UTF-8' },
+    ]);
+    expect(asked('/_next/static/a.css?v=1', 'br;q=0.5')).toEqual([
+      '/_next/static/a.css.br?v=1',
+      { Vary: 'Accept-Encoding', 'Content-Encoding': 'br', 'Content-Type': 'text/css; charset=UTF-8' },
+    ]);
+  });
+
+  it('stays as it is for all others', () => {
+    for (const accepts of [undefined, 'gzip', 'br;q=0, gzip', 'brand-new'])
+      expect(asked('/shell/play-1.js', accepts)).toEqual(['/shell/play-1.js', { Vary: 'Accept-Encoding' }]);
+    expect(asked('/shell/page.html', 'br')).toEqual(['/shell/page.html', {}]);
+  });
 });

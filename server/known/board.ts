@@ -2,7 +2,7 @@ import 'server-only';
 import { squadPar } from '@/core/board/squad';
 import { sayLevel } from '@/core/golf/level';
 import type { Diagnosis } from '@/core/skill/diagnose';
-import type { BallFilter, PlayerRow } from '../data';
+import type { BallFilter, ListedPlayer } from '../data';
 import { judge } from './judge';
 import { knownFrom, knownOf, type Known, type KnownAt } from './known';
 import { squadOf } from './squad';
@@ -21,7 +21,7 @@ export type Board = {
 /** Which balls a board looks at, none: all of them; and against what strokes are counted, nothing: the player's own level. */
 export type BoardOf = { filter: BallFilter | null; against: number | 'squad' | 'table' | undefined };
 
-export async function boardOf(desk: KnownAt, player: PlayerRow, { filter, against: asked }: BoardOf): Promise<Board> {
+export async function boardOf(desk: KnownAt, player: ListedPlayer, { filter, against: asked }: BoardOf): Promise<Board> {
   const { data, model } = desk;
   const [known, own] = await Promise.all([filter ? knownFrom(desk, player, filter) : knownOf(desk, player), data.ownReference()]);
   const level = typeof asked === 'number' ? asked : player.level;

@@ -2,7 +2,7 @@ import 'server-only';
 import { after } from 'next/server';
 import { BRIEF_VERSION, briefOf, type Brief } from '@/core/board/brief';
 import { keptSkillsOf, type KeptSkills } from '@/core/board/squad';
-import type { Answer, PlayerRow } from '../data';
+import type { Answer, ListedPlayer } from '../data';
 import { log } from '../log';
 import { judge } from './judge';
 import { knownOf, madeFromOf, type KnownAt } from './known';
@@ -13,7 +13,7 @@ import { mixOf } from './yardsticks';
 const RECENT_MS = 28 * 86_400_000;
 
 /** Everything that a brief follows from. */
-const briefFrom = (desk: KnownAt, player: PlayerRow) => `${BRIEF_VERSION} ${madeFromOf(desk, player)}`;
+const briefFrom = (desk: KnownAt, player: ListedPlayer) => `${BRIEF_VERSION} ${madeFromOf(desk, player)}`;
 
 /** What a list of players shows: each in a line as it is kept, and whether some are still being worked out. */
 export type Briefs = { of: ReadonlyMap<string, Brief>; pending: boolean };
@@ -68,7 +68,7 @@ export async function keptSkills(
 /** Academies whose briefs are being made. */
 const underWay = new Set<string>();
 
-async function makeAll(desk: KnownAt, players: readonly PlayerRow[]): Promise<void> {
+async function makeAll(desk: KnownAt, players: readonly ListedPlayer[]): Promise<void> {
   const { academyId } = desk.academy;
   if (underWay.has(academyId)) return;
   underWay.add(academyId);
@@ -81,7 +81,7 @@ async function makeAll(desk: KnownAt, players: readonly PlayerRow[]): Promise<vo
   }
 }
 
-async function makeBrief(desk: KnownAt, player: PlayerRow): Promise<void> {
+async function makeBrief(desk: KnownAt, player: ListedPlayer): Promise<void> {
   const known = await knownOf(desk, player);
   const mix = mixOf(desk.model, player);
   const diagnosis = await judge(desk, player, known, { level: player.level, mix, par: null });

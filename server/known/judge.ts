@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Diagnosis } from '@/core/skill/diagnose';
-import type { PlayerRow } from '../data';
+import type { ListedPlayer } from '../data';
 import { sum } from '../sums';
 import type { Known, KnownAt } from './known';
 
@@ -8,7 +8,7 @@ import type { Known, KnownAt } from './known';
 export type Yardstick = { level: number; mix: ReadonlyMap<string, number>; par: number[] | null };
 
 /** Judges what is known of a player by a yardstick. */
-export async function judge({ model }: KnownAt, player: PlayerRow, known: Known, { level, mix, par }: Yardstick): Promise<Diagnosis> {
+export async function judge({ model }: KnownAt, player: ListedPlayer, known: Known, { level, mix, par }: Yardstick): Promise<Diagnosis> {
   const { diagnosis } = await sum(
     { kind: 'board', version: model.version, level: player.level, ...known.made, against: { level, mix: [...mix], par } },
     { urgent: true },

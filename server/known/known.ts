@@ -5,7 +5,7 @@ import type { SkillModel } from '@/core/skill/model';
 import { unpackDraws } from '@/core/skill/posterior';
 import { straysOf } from '@/core/tools/strays';
 import type { MemberRole } from '@/db/actor';
-import type { Academy, BallFilter, PlayerRow } from '../data';
+import type { Academy, BallFilter, ListedPlayer } from '../data';
 import type { DataFor } from '../rights';
 import { sum } from '../sums';
 
@@ -22,12 +22,12 @@ export type Known = {
 };
 
 /** All that what is known of a player by a round follows from: what is kept from the same need not be made again. */
-export function madeFromOf({ academy, model }: KnownAt, { evidenceRev, level, roundMix }: PlayerRow): string {
+export function madeFromOf({ academy, model }: KnownAt, { evidenceRev, level, roundMix }: ListedPlayer): string {
   return JSON.stringify([model.version, evidenceRev, level, roundMix, academy.halfLifeDays]);
 }
 
 /** Everything known of a player, all balls together: read back where it was kept from the same evidence, else fitted and kept. */
-export async function knownOf(desk: KnownAt, player: PlayerRow): Promise<Known> {
+export async function knownOf(desk: KnownAt, player: ListedPlayer): Promise<Known> {
   const { data, academy, model } = desk;
   const { halfLifeDays } = academy;
   const { playerId, evidenceRev, level } = player;
@@ -59,7 +59,7 @@ async function believed(model: SkillModel, tallies: readonly Tally[], level: num
 }
 
 /** What some of the balls of a player say, on their own. */
-export async function knownFrom(desk: KnownAt, player: PlayerRow, filter: BallFilter): Promise<Known> {
+export async function knownFrom(desk: KnownAt, player: ListedPlayer, filter: BallFilter): Promise<Known> {
   const { data, academy, model } = desk;
   const { level } = player;
   const tallies = await data.tallyBalls(player.playerId, filter, academy.halfLifeDays);

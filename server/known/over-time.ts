@@ -9,7 +9,7 @@ import type { SkillModel } from '@/core/skill/model';
 import { changeTold, type ChangeTold } from '@/core/board/told';
 import { rankOfValues } from '@/core/skill/ranks';
 import { unpackLost, type SumAnswer } from '@/core/board/sums';
-import type { Answer, PlayerRow } from '../data';
+import type { Answer, ListedPlayer } from '../data';
 import { sum } from '../sums';
 import type { KnownAt } from './known';
 import { mixOf } from './yardsticks';
@@ -50,7 +50,7 @@ export type GameOverTime = {
  */
 export async function overTime(
   { data, model }: Where,
-  player: PlayerRow,
+  player: ListedPlayer,
   { first, since, last }: Span,
   skills: readonly (readonly number[])[],
   weights: readonly number[],
@@ -70,7 +70,7 @@ export async function overTime(
 }
 
 /** Whether a player's whole short game changed since a day, in strokes lost in a round; null with balls on one side only. */
-export async function changeSince(desk: Where, player: PlayerRow, span: Span): Promise<Change | null> {
+export async function changeSince(desk: Where, player: ListedPlayer, span: Span): Promise<Change | null> {
   const { model } = desk;
   const mix = mixOf(model, player);
   const [before, after] = (await lostIn(desk, player, halvesOf(span))) as [SumAnswer, SumAnswer];
@@ -87,7 +87,7 @@ export async function changeSince(desk: Where, player: PlayerRow, span: Span): P
 /** What the balls of two stretches of time say of some shots, in strokes lost a shot, and whether they changed; null where one says nothing. */
 export async function changesBetween(
   desk: Where,
-  player: PlayerRow,
+  player: ListedPlayer,
   times: readonly [Stretch, Stretch],
   cells: readonly number[],
 ): Promise<((ChangeTold & { of: [number, number] }) | null)[]> {
@@ -108,7 +108,7 @@ const halvesOf = ({ first, since, last }: Span) => [
 ];
 
 /** What was lost in each of some stretches of time. */
-async function lostIn({ data, model }: Where, player: PlayerRow, times: Stretch[]): Promise<SumAnswer[]> {
+async function lostIn({ data, model }: Where, player: ListedPlayer, times: Stretch[]): Promise<SumAnswer[]> {
   const told = await data.tallyStretches(player.playerId, times);
   return Promise.all(told.map((part) => sum({ kind: 'lost', version: model.version, level: player.level, ...part })));
 }
@@ -132,7 +132,7 @@ function changeOf(
 export type FamilyOverTime = OverTime & { family: Family };
 
 /** How the families of a player's skills went; those without a ball are left out. */
-export async function familiesOverTime(desk: Where, player: PlayerRow, span: Span): Promise<FamilyOverTime[]> {
+export async function familiesOverTime(desk: Where, player: ListedPlayer, span: Span): Promise<FamilyOverTime[]> {
   const { model } = desk;
   const mix = mixOf(model, player);
   const weights = model.cells.map(({ key }) => mix.get(key) ?? 0);

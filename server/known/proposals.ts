@@ -10,13 +10,13 @@ import type { FillOrder } from '@/core/plan/fill';
 import type { FilledParts } from '@/core/plan/filled';
 import type { ProposalTask } from '@/core/plan/proposal-task';
 import type { Proposal } from '@/core/plan/propose';
-import type { PlayerRow } from '../data';
+import type { ListedPlayer } from '../data';
 import { sum } from '../sums';
 import { knownOf, type KnownAt } from './known';
 import { mixOf } from './yardsticks';
 
 /** Who plays, and what is wished for, without what the academy says itself. */
-export type Ordered = { players: readonly PlayerRow[] } & Pick<ProposalTask['order'], 'purpose' | 'minutes' | 'green' | 'seed'>;
+export type Ordered = { players: readonly ListedPlayer[] } & Pick<ProposalTask['order'], 'purpose' | 'minutes' | 'green' | 'seed'>;
 
 /** What is known of those for whom a game is made: read once for all that are proposed. */
 export async function orderedFrom(desk: KnownAt, { players, ...wish }: Ordered): Promise<Omit<ProposalTask, 'which'>> {
@@ -25,7 +25,7 @@ export async function orderedFrom(desk: KnownAt, { players, ...wish }: Ordered):
   return { kind: 'proposal', version: model.version, order, players: await Promise.all(players.map((player) => plainOf(desk, player))) };
 }
 
-async function plainOf(desk: KnownAt, player: PlayerRow) {
+async function plainOf(desk: KnownAt, player: ListedPlayer) {
   const { playerId, name, level } = player;
   const { made } = await knownOf(desk, player);
   return { playerId, name, level, ...lengthsOf(player), ...made, mix: [...mixOf(desk.model, player)] };
@@ -40,7 +40,7 @@ export type Wished = { school: School; parts: readonly Part[]; green: GreenPlan 
 /** What parts of an hour are filled with, from ready games, the academy's own, and what is made for these players; by the keys of the parts. */
 export async function filledParts(
   desk: KnownAt,
-  players: readonly PlayerRow[],
+  players: readonly ListedPlayer[],
   { school, parts, green, seed, ...aim }: Wished,
 ): Promise<FilledParts> {
   const { data, academy, model } = desk;
@@ -61,7 +61,7 @@ export async function filledParts(
 /** What a block of weeks works on, and how that is tested, for these players. */
 export async function blockTest(
   desk: KnownAt,
-  players: readonly PlayerRow[],
+  players: readonly ListedPlayer[],
   { minutes, green, days, shots }: { minutes: number; green: GreenPlan | null } & Pick<BlockTestTask, 'days' | 'shots'>,
 ): Promise<BlockTest> {
   const { kind: _, ...ordered } = await orderedFrom(desk, { players, purpose: 'find_out', minutes, green, seed: 1 });

@@ -4,7 +4,7 @@ import type { Report } from '@/core/report/report';
 import { clockOf } from '@/core/hour/run';
 import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { sayDate, sayPeriod } from '@/core/units/say-moment';
-import type { PlayerRow } from '../data';
+import type { ListedPlayer } from '../data';
 import { boardOf, type BoardOf } from './board';
 import type { KnownAt } from './known';
 import type { Diagnosis } from '@/core/skill/diagnose';
@@ -17,7 +17,7 @@ export type ReportAsked = { from: string; to: string; against: BoardOf['against'
 const COMPARED = 8;
 
 /** What changed of the shots that were hit enough in the period. @param times the first ball, when the period begins, and its end */
-async function changesIn(desk: KnownAt, player: PlayerRow, { findings }: Diagnosis, [first, from, to]: readonly [Date, Date, Date]) {
+async function changesIn(desk: KnownAt, player: ListedPlayer, { findings }: Diagnosis, [first, from, to]: readonly [Date, Date, Date]) {
   const cells = findings
     .map(({ balls }, i) => ({ balls, i }))
     .filter(({ balls }) => balls >= ENOUGH_BALLS)
@@ -40,7 +40,7 @@ async function changesIn(desk: KnownAt, player: PlayerRow, { findings }: Diagnos
 /** A player's report of a period, as it is known now. */
 export async function reportOf(
   desk: KnownAt,
-  player: PlayerRow,
+  player: ListedPlayer,
   { from: day, to: until, against }: ReportAsked,
   now: Date,
 ): Promise<Report> {

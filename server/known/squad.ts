@@ -1,6 +1,6 @@
 import 'server-only';
 import { withoutBalls, type KeptSkills, type SquadMember } from '@/core/board/squad';
-import type { PlayerRow } from '../data';
+import type { ListedPlayer } from '../data';
 import { keptSkills } from './briefs';
 import type { KnownAt } from './known';
 
@@ -8,7 +8,7 @@ import type { KnownAt } from './known';
 export async function membersOf(
   desk: KnownAt,
   perShot: boolean,
-): Promise<{ members: { player: PlayerRow; member: SquadMember }[]; pending: boolean }> {
+): Promise<{ members: { player: ListedPlayer; member: SquadMember }[]; pending: boolean }> {
   const players = await desk.data.listPlayers();
   const part = perShot ? 'shot' : 'round';
   const { of, pending } = await keptSkills(desk, players, part);

@@ -10,7 +10,7 @@ import { dayIn, endOfDayIn, startOfDayIn } from '@/core/units/day';
 import { daysFrom } from '@/core/units/plain-day';
 import { blockAt, daysOf } from '@/core/weeks/change';
 import type { Aim, Block, PlannedDay, Weeks } from '@/core/weeks/weeks';
-import type { Data, HourRow, PlayerRow, WeeksRow } from '../data';
+import type { Data, HourRow, ListedPlayer, WeeksRow } from '../data';
 import { log } from '../log';
 import { knownOf, type KnownAt } from './known';
 import { changesBetween, type Stretch } from './over-time';
@@ -86,7 +86,7 @@ function turnOf(weeks: Weeks, { day, aim }: PlannedDay): number {
 }
 
 /** How often each shot comes up for these players, on average, and when one of them hit it last. */
-async function shotsOf(desk: KnownAt, players: readonly PlayerRow[]) {
+async function shotsOf(desk: KnownAt, players: readonly ListedPlayer[]) {
   const known = await Promise.all(
     players.map(async (player) => ({ cells: (await knownOf(desk, player)).evidence.cells, mix: mixOf(desk.model, player) })),
   );
@@ -106,7 +106,7 @@ export async function blockDone(
   weeks: Weeks,
   block: Block,
   hours: readonly HourRow[],
-  player: PlayerRow,
+  player: ListedPlayer,
 ): Promise<BlockDone> {
   const { academy, model } = desk;
   const inside = daysOf(weeks, weeks.blocks.indexOf(block));

@@ -3,7 +3,7 @@ import { sayPlainDay } from '@/core/units/plain-day';
 import { verdictOf } from '@/core/plan/verdict';
 import type { Weeks } from '@/core/weeks/weeks';
 import { blockDone } from '@/server/known/weeks';
-import type { HourRow, PlayerRow } from '@/server/data';
+import type { HourRow, ListedPlayer } from '@/server/data';
 import type { requireCoach } from '@/server/actor';
 import styles from './weeks.module.scss';
 
@@ -11,7 +11,7 @@ type Props = {
   desk: Awaited<ReturnType<typeof requireCoach>>;
   weeks: Weeks;
   hours: readonly HourRow[];
-  players: readonly PlayerRow[];
+  players: readonly ListedPlayer[];
   today: string;
 };
 

@@ -5,8 +5,9 @@ import { turnsOf } from '@/core/game/turn';
 import type { ShotEvent } from '@/core/shot/shot';
 import { between, bundleOf, game, holed, idOf, left, PLAYER, record, SESSION } from '@/core/testing/make';
 import { amendBall, putBackBalls, recordBall, recordSet, removeBall, undoBall } from '../record';
+import { askAhead, dropAhead } from './ahead';
 import { hear } from './live';
-import { getBundle } from './server';
+import { getBundle, getHome } from './server';
 import {
   DESK,
   countUnread,
@@ -546,5 +547,53 @@ describe('a session that was begun here', () => {
     await sendWaiting();
     await settleAside(aside, 'discard');
     expect([await readSession(id), await readAside(id), await countWaiting()]).toEqual([undefined, [], 0]);
+  });
+});
+
+describe('what is asked for ahead of the scripts of play', () => {
+  const place = (address: string) => new URL(address, 'http://phone');
+  const bundleSent = () => respond(200, bundleOf(spec, [], { sessionId: SESSION }));
+
+  afterEach(dropAhead);
+
+  it('is a session, and its answer is taken once', async () => {
+    global.fetch = jest.fn(async () => bundleSent());
+    askAhead(place(`/play#${SESSION}~a1`));
+    expect(fetch).toHaveBeenCalledWith(`/api/v1/sessions/${SESSION}/bundle?after=0`, {});
+    expect(await getBundle(SESSION, 0)).toMatchObject({ got: { sessionId: SESSION } });
+    expect(fetch).toHaveBeenCalledTimes(1);
+    await getBundle(SESSION, 0);
+    expect(fetch).toHaveBeenCalledTimes(2);
+  });
+
+  it('is what a personal link opens, with its key', async () => {
+    global.fetch = jest.fn(async () => respond(401));
+    askAhead(place('/j#of-a-card'));
+    expect(fetch).toHaveBeenCalledWith('/api/v1/link', { headers: { authorization: 'Bearer of-a-card' } });
+    // Somebody else's link is asked for itself.
+    expect(await getHome('of-another')).toBe('signed-out');
+    expect(fetch).toHaveBeenCalledTimes(2);
+    expect(await getHome('of-a-card')).toBe('signed-out');
+    expect(fetch).toHaveBeenCalledTimes(2);
+  });
+
+  it('is no other address, and of another moment of the session nothing', async () => {
+    for (const address of ['/play', '/play#academy~lantern-hollow', '/play#hour~a%2Fb', '/j']) askAhead(place(address));
+    expect(fetch).not.toHaveBeenCalled();
+    global.fetch = jest.fn(async () => bundleSent());
+    askAhead(place(`/play#${SESSION}`));
+    await getBundle(SESSION, 12);
+    expect(fetch).toHaveBeenCalledTimes(2);
+  });
+
+  it('holds no longer once something was sent', async () => {
+    await keepBundle(bundle());
+    global.fetch = jest.fn(async () => bundleSent());
+    askAhead(place(`/play#${SESSION}`));
+    await noteSession(SESSION, { say: 'stopped', stopped: true });
+    await sendWaiting();
+    const before = jest.mocked(fetch).mock.calls.length;
+    await getBundle(SESSION, 0);
+    expect(fetch).toHaveBeenCalledTimes(before + 1);
   });
 });

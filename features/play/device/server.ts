@@ -7,6 +7,7 @@ import { sentReportSchema, type Report } from '@/core/report/report';
 import { now } from '../../form/ids';
 import type { SessionNote } from '@/core/exchange/session-note';
 import { takenSchema, type ShotEvent } from '@/core/shot/shot';
+import { bundleAddress, dropAhead, LINK_ADDRESS, takeAhead } from './ahead';
 import { DESK, keyOf, type StoredHour } from './store';
 
 /**
@@ -47,6 +48,7 @@ async function send(method: 'POST' | 'PUT', address: string, token: string | nul
   const headers = { 'content-type': 'application/json', ...bearer(token) };
   // Whoever leaves right after a ball still sends it.
   const keepalive = body.length < OUTLIVES_PAGE;
+  dropAhead();
   const response = await asked(address, { method, headers, body, keepalive });
   const outcome = outcomeOf(response);
   return { outcome, said: outcome === 'refused' ? await (response as Response).json().catch(() => null) : null };
@@ -97,8 +99,10 @@ export async function putRun({ home, hourId, token, run }: StoredHour): Promise<
 /** `outdated`: the answer takes a newer program to read. */
 export type Got<T> = { got: T } | 'missing' | 'signed-out' | 'outdated' | 'unreachable';
 
-async function read<T>(address: string, init: RequestInit, schema: z.ZodType<T>): Promise<Got<T>> {
-  const answer = await asked(address, init);
+type Read = { method?: 'POST'; headers?: Record<string, string> };
+
+async function read<T>(address: string, init: Read, schema: z.ZodType<T>): Promise<Got<T>> {
+  const answer = (await takeAhead(address, init.headers?.authorization)) ?? (await asked(address, init));
   const response = answer === 'late' ? null : answer;
   if (response?.status === 401) return 'signed-out';
   if (response?.status === 404 || response?.status === 400) return 'missing';
@@ -110,7 +114,7 @@ async function read<T>(address: string, init: RequestInit, schema: z.ZodType<T>)
 
 /** All about a session; of what was said about its balls only what came after so much. */
 export async function getBundle(sessionId: string, after: number): Promise<Got<Bundle>> {
-  return read(`/api/v1/sessions/${sessionId}/bundle?after=${after}`, { headers: await headersFor(sessionId) }, bundleSchema);
+  return read(bundleAddress(sessionId, after), { headers: await headersFor(sessionId) }, bundleSchema);
 }
 
 /**
@@ -119,7 +123,7 @@ export async function getBundle(sessionId: string, after: number): Promise<Got<B
  * @param withKit whether what it takes to start a game comes with it: in a large academy that is much
  */
 export function getHome(token: string, academy: string | null = null, withKit = true): Promise<Got<Home>> {
-  if (token !== DESK) return read('/api/v1/link', { headers: { authorization: `Bearer ${token}` } }, homeSchema);
+  if (token !== DESK) return read(LINK_ADDRESS, { headers: { authorization: `Bearer ${token}` } }, homeSchema);
   const asked = new URLSearchParams({ ...(academy === null ? {} : { academy }), ...(withKit ? {} : { kit: 'no' }) });
   return read(`/api/v1/home?${asked.toString()}`, {}, homeSchema);
 }

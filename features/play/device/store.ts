@@ -7,6 +7,7 @@ import { projectShots } from '@/core/shot/project';
 import { storedGames } from '@/core/game/stored-games';
 import type { Run } from '@/core/hour/run-schema';
 import { storedReports, type Report } from '@/core/report/report';
+import { DEVICE_DB } from './ahead';
 import { EVENT_VERSION, storedEvent } from '@/core/shot/read-event';
 import type { Shot, ShotAmend, ShotEvent, ShotRecord, TakenIn } from '@/core/shot/shot';
 import { newId, now } from '../../form/ids';
@@ -72,7 +73,7 @@ const STORES = ['bundles', 'events', 'tellings', 'keys', 'homes', 'settings', 'o
 let opened: Promise<IDBPDatabase<DeviceSchema>> | undefined;
 
 function store(): Promise<IDBPDatabase<DeviceSchema>> {
-  return (opened ??= openDB<DeviceSchema>('inch-device', 1, {
+  return (opened ??= openDB<DeviceSchema>(DEVICE_DB, 1, {
     upgrade(db) {
       db.createObjectStore('bundles', { keyPath: 'sessionId' });
       const events = db.createObjectStore('events', { keyPath: 'eventId' });
@@ -213,6 +214,11 @@ export async function readSession(sessionId: string): Promise<Held | undefined> 
       hourId: hours.find(({ run }) => run?.parts.some((part) => part.sessionId === sessionId))?.hourId ?? null,
     }
   );
+}
+
+/** Whether this device knows what a session is made of. */
+export async function isHere(sessionId: string): Promise<boolean> {
+  return (await (await store()).count('bundles', sessionId)) > 0;
 }
 
 /** The highest number that the server gave to an event of a session that is here; 0 before the first. */

@@ -6,7 +6,7 @@ import type { Shot } from '@/core/shot/shot';
 import { hourAddress, startAddress } from '@/core/exchange/play-address';
 import { followSession } from './live';
 import { getBundle } from './server';
-import { countUnread, countWaiting, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
+import { countUnread, countWaiting, isHere, keepBundle, lastSeq, readAside, readSession, type Offer, type SetAside } from './store';
 import { sendWaiting, subscribeSync, syncState } from './sync';
 import { useStored } from './use-stored';
 
@@ -30,7 +30,9 @@ export function useSession(sessionId: string): SessionView {
     if (!looked) return;
     let current = true;
     const refresh = async () => {
-      await sendWaiting();
+      const sent = sendWaiting();
+      // Of a session that is not here nothing is sent.
+      if (await isHere(sessionId)) await sent;
       if (waits) return;
       const outcome = await fetchBundle(sessionId);
       if (current) setFetched(outcome);

@@ -4,26 +4,37 @@ import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { LinkDays } from '@/core/people/link';
+import { FilterChoice, ListFilters } from '@/ui/list-filters';
 import { QrCode } from '@/ui/qr-code';
+import { useShowAll } from '@/ui/use-show-all';
 import { PrintButton } from '../../form/print-button';
 import { makeLinksAction, type NewLink } from './actions';
 import { DaysSelect } from '../../form/days-select';
 import styles from './links.module.scss';
 
-type Props = { slug: string; academy: string; players: { playerId: string; name: string }[]; dead: string | null };
+type Props = {
+  slug: string;
+  academy: string;
+  players: readonly { playerId: string; name: string }[];
+  groups: readonly { groupId: string; name: string; playerIds: readonly string[] }[];
+  dead: string | null;
+};
+
+/** Of so many players a card is offered for each; of more somebody says for whom. */
+const FOR_ALL = 50;
 
 /** A card with a personal link for each of several players, to be printed and handed out. */
-export function LinkCards({ slug, academy, players, dead }: Props) {
-  const [chosen, setChosen] = useState(() => new Set(players.map((player) => player.playerId)));
+export function LinkCards({ slug, academy, players, groups, dead }: Props) {
+  const [chosen, setChosen] = useState(() => new Set(players.length > FOR_ALL ? [] : players.map(({ playerId }) => playerId)));
   const [days, setDays] = useState<LinkDays>(30);
   const [cards, setCards] = useState<NewLink[]>([]);
   const [busy, begin] = useTransition();
   const [wrong, setWrong] = useState('');
-  const flip = (playerId: string) =>
+  /** Chooses some more, or no longer. */
+  const choose = (some: readonly { playerId: string }[], is: boolean) =>
     setChosen((now) => {
-      const next = new Set(now);
-      if (!next.delete(playerId)) next.add(playerId);
-      return next;
+      const ids = some.map(({ playerId }) => playerId);
+      return new Set(is ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id)));
     });
   const make = () =>
     begin(async () => {
@@ -56,18 +67,7 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
     );
   return (
     <div className={styles.choose}>
-      <fieldset>
-        <legend>For whom?</legend>
-        {players.map((player) => (
-          <Form.Check
-            key={player.playerId}
-            id={`card-${player.playerId}`}
-            label={player.name}
-            checked={chosen.has(player.playerId)}
-            onChange={() => flip(player.playerId)}
-          />
-        ))}
-      </fieldset>
+      <ForWhom players={players} groups={groups} chosen={chosen} onChoose={choose} />
       <div className={styles.make}>
         <DaysSelect days={days} onDays={setDays} />
         <Button variant="primary" disabled={busy || chosen.size === 0} onClick={make}>
@@ -86,5 +86,60 @@ export function LinkCards({ slug, academy, players, dead }: Props) {
         </p>
       )}
     </div>
+  );
+}
+
+type ForWhomProps = Pick<Props, 'players' | 'groups'> & {
+  chosen: ReadonlySet<string>;
+  onChoose: (players: Props['players'], is: boolean) => void;
+};
+
+/** The players by name, found by a part of it or by their group, each to be chosen. */
+function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
+  const [text, setText] = useState('');
+  const [group, setGroup] = useState('');
+  const inGroup = groups.find(({ groupId }) => groupId === group)?.playerIds;
+  const find = text.trim().toLocaleLowerCase();
+  const found = players.filter(({ playerId, name }) => name.toLocaleLowerCase().includes(find) && (inGroup?.includes(playerId) ?? true));
+  const { shown, more } = useShowAll(found);
+  const whom = found.length === players.length ? 'all' : `these ${found.length}`;
+  return (
+    <>
+      <h2 id="cards-for">For whom?</h2>
+      <ListFilters find="Find a player" text={text} onText={setText}>
+        {groups.length > 0 && (
+          <FilterChoice
+            label="Group"
+            value={group}
+            options={[['', 'all groups'], ...groups.map(({ groupId, name }) => [groupId, name] as const)]}
+            onChoose={setGroup}
+          />
+        )}
+        {[true, false].map((is) => (
+          <Button
+            key={String(is)}
+            size="sm"
+            variant="outline-dark"
+            disabled={found.every(({ playerId }) => chosen.has(playerId) === is)}
+            onClick={() => onChoose(found, is)}
+          >
+            {is ? `Choose ${whom}` : `Clear ${whom}`}
+          </Button>
+        ))}
+      </ListFilters>
+      <div role="group" aria-labelledby="cards-for" className={styles.names}>
+        {shown.map((player) => (
+          <Form.Check
+            key={player.playerId}
+            id={`card-${player.playerId}`}
+            label={player.name}
+            checked={chosen.has(player.playerId)}
+            onChange={({ target }) => onChoose([player], target.checked)}
+          />
+        ))}
+      </div>
+      {found.length === 0 && <p className="small-print">No player matches.</p>}
+      {more}
+    </>
   );
 }

@@ -1,3 +1,4 @@
+import '@/ui/without-eval';
 import '@fontsource-variable/archivo/wdth.css';
 import '@/ui/theme.scss';
 import { StrictMode } from 'react';
