@@ -117,6 +117,7 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   heldPosterior: first,
   keepPosterior: first,
   heldBriefs: 'seen',
+  skillsMadeFrom: 'seen',
   heldSkills: 'seen',
   keepBrief: first,
   shotsOfCell: first,

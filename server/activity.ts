@@ -189,6 +189,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   heldPosterior: 'reads',
   keepPosterior: 'derived',
   heldBriefs: 'reads',
+  skillsMadeFrom: 'reads',
   heldSkills: 'reads',
   keepBrief: 'derived',
   shotsOfCell: 'reads',

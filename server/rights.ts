@@ -181,6 +181,7 @@ export const MAY = {
   heldPosterior: DESK,
   keepPosterior: DESK,
   heldBriefs: DESK,
+  skillsMadeFrom: DESK,
   heldSkills: DESK,
   keepBrief: DESK,
   shotsOfCell: DESK,

@@ -4,7 +4,7 @@ import type { KeptSkills } from '@/core/board/squad';
 import { left, record, game } from '@/core/testing/make';
 import { brief as briefs, session } from '../schema';
 import { academies, own } from '../testing/academy';
-import { heldBriefs, heldSkills, keepBrief } from './evidence';
+import { heldBriefs, heldSkills, keepBrief, skillsMadeFrom } from './evidence';
 import { erasePlayer } from './erase';
 import { startSession, visitsOnThisWeekday } from './sessions';
 import { takeIn } from './take-in';
@@ -29,12 +29,18 @@ describe('players in a line', () => {
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 }, skills: { ...skills, expected: [2.4] } });
     expect(await heldBriefs(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]));
-    expect(await heldSkills(db, at.actor, 'expected')).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { expected: [2.4] } }]]));
-    expect(await heldSkills(db, at.actor, 'shot')).toEqual(new Map([[at.playerId, { madeFrom: 'two', skills: { shot: skills.shot } }]]));
-    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor, 'shot')]).toEqual([new Map(), new Map()]);
+    expect(await heldSkills(db, at.actor, 'expected', [at.playerId])).toEqual(
+      new Map([[at.playerId, { madeFrom: 'two', skills: { expected: [2.4] } }]]),
+    );
+    expect(await heldSkills(db, at.actor, 'shot', [at.playerId])).toEqual(
+      new Map([[at.playerId, { madeFrom: 'two', skills: { shot: skills.shot } }]]),
+    );
+    expect(await skillsMadeFrom(db, at.actor)).toEqual(new Map([[at.playerId, 'two']]));
+    expect([await skillsMadeFrom(db, other.actor), await heldSkills(db, at.actor, 'shot', [])]).toEqual([new Map(), new Map()]);
+    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor, 'shot', [at.playerId])]).toEqual([new Map(), new Map()]);
     // Kept by a program that kept nothing for the squad yet.
     await db.update(briefs).set({ skills: null }).where(eq(briefs.academyId, at.actor.academyId));
-    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor, 'shot')).size]).toEqual([1, 0]);
+    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor, 'shot', [at.playerId])).size]).toEqual([1, 0]);
   });
 
   test('it goes with the player', async () => {

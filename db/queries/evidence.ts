@@ -20,6 +20,7 @@ import {
   eq,
   exists,
   gte,
+  inArray,
   isNotNull,
   isNull,
   lt,
@@ -322,19 +323,37 @@ export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { ma
   return new Map(rows.map(({ playerId, ...held }) => [playerId, held]));
 }
 
+/** Of which players something is kept for the squad, and what it was made from, by player. */
+export async function skillsMadeFrom(db: Db, actor: Actor): Promise<Map<string, string>> {
+  const rows = await db
+    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom })
+    .from(brief)
+    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId), isNotNull(brief.skills)));
+  return new Map(rows.map(({ playerId, madeFrom }) => [playerId, madeFrom]));
+}
+
 /**
- * What is kept of each player for the squad, by player, with what it was made from.
+ * What is kept of players for the squad, by player, with what it was made from.
  * @param part only this of it: of hundreds of players no more is read than is shown
  */
 export async function heldSkills(
   db: Db,
   actor: Actor,
   part: keyof KeptSkills,
+  playerIds: readonly string[],
 ): Promise<Map<string, { madeFrom: string; skills: Partial<KeptSkills> }>> {
+  if (playerIds.length === 0) return new Map();
   const rows = await db
     .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, one: sql<never>`${brief.skills} -> ${part}::text` })
     .from(brief)
-    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId), isNotNull(brief.skills)));
+    .where(
+      and(
+        eq(brief.academyId, actor.academyId),
+        inArray(brief.playerId, [...playerIds]),
+        seen(actor, brief.playerId),
+        isNotNull(brief.skills),
+      ),
+    );
   return new Map(rows.map(({ playerId, madeFrom, one }) => [playerId, { madeFrom, skills: { [part]: one } }]));
 }
 

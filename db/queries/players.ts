@@ -12,7 +12,7 @@ export type ClubRow = typeof club.$inferSelect;
 
 const mine = (actor: Actor, playerId: string) => and(eq(player.academyId, actor.academyId), eq(player.playerId, playerId));
 
-/** What lists say of a player, and what follows from: reading all of 400 rows takes longer than the rest of a page. */
+/** What lists say of a player, and what follows from it. Of 400 rows every column that is read takes its time. */
 const LISTED = {
   playerId: player.playerId,
   name: player.name,
@@ -35,8 +35,8 @@ export type ListedPlayer = Pick<PlayerRow, keyof typeof LISTED>;
  * @param archived those who were put away, instead of those who are here
  */
 export async function listPlayers(db: Db, actor: Actor, archived = false) {
-  return db
-    .select({ player: LISTED, balls: player.balls, lastAt: player.lastAt })
+  const rows = await db
+    .select({ ...LISTED, balls: player.balls, lastAt: player.lastAt })
     .from(player)
     .where(
       and(
@@ -47,6 +47,7 @@ export async function listPlayers(db: Db, actor: Actor, archived = false) {
       ),
     )
     .orderBy(asc(player.name));
+  return rows.map(({ balls, lastAt, ...listed }) => ({ player: listed satisfies ListedPlayer, balls, lastAt }));
 }
 
 /** One player with the clubs, in the order of the bag; null if the academy has none of this id, or they were erased. */

@@ -27,11 +27,14 @@ const listed = ({ playerId, evidenceRev }: Row, balls = 40, lastAt = last) =>
 
 type Kept = { madeFrom: string; brief: { trend: { chanceBetter: number } }; skills: { shot: Skill[]; expected: number[] } };
 
+let academies = 0;
 function deskWith(held: [string, object][], skills: [string, object][] = []) {
   const keepBrief = jest.fn(async (playerId: string, kept: Kept) => void skills.push([playerId, kept]));
+  const heldSkills = jest.fn(async (_part: string, ids: string[]) => new Map(skills.filter(([playerId]) => ids.includes(playerId))));
   const data = {
     heldBriefs: async () => new Map(held),
-    heldSkills: async () => new Map(skills),
+    skillsMadeFrom: async () => new Map((skills as [string, Kept][]).map(([playerId, { madeFrom }]) => [playerId, madeFrom])),
+    heldSkills,
     keepBrief,
     spanOfEvidence: async () => ({ first, last }),
     tallyBalls: async () => tallies,
@@ -40,7 +43,7 @@ function deskWith(held: [string, object][], skills: [string, object][] = []) {
     keepPosterior: async () => undefined,
     ownReference: async () => null,
   };
-  return { keepBrief, desk: { data, academy: { academyId: 'here', halfLifeDays: 60 }, model } as never };
+  return { keepBrief, heldSkills, desk: { data, academy: { academyId: `here ${++academies}`, halfLifeDays: 60 }, model } as never };
 }
 const madeFrom = (evidenceRev: number) => `${BRIEF_VERSION} ${JSON.stringify([model.version, evidenceRev, 14, null, 60])}`;
 const old = { balls: 12 };
@@ -111,4 +114,25 @@ test('for the squad a few of whom nothing is kept are waited for; of many those 
   expect([[...first.of.keys()], first.pending, many.keepBrief.mock.calls.length]).toEqual([['p0'], true, 0]);
   await later[0]!();
   expect(many.keepBrief).toHaveBeenCalledTimes(19);
+});
+
+test('what was read for the squad is read again only once it is made from other balls', async () => {
+  const skills = (evidenceRev: number, mean: number) => ({ madeFrom: madeFrom(evidenceRev), skills: { shot: [{ mean }] } });
+  const held: [string, object][] = [
+    ['p0', skills(1, 0.1)],
+    ['p1', skills(1, 0.2)],
+  ];
+  const { desk, heldSkills } = deskWith([], held);
+  const players = (evidenceRev: number) =>
+    ['p0', 'p1'].map((playerId) => listed({ playerId, evidenceRev: playerId === 'p1' ? evidenceRev : 1 }));
+  const means = async (evidenceRev: number) =>
+    [...(await keptSkills(desk, players(evidenceRev), 'shot')).of.values()].map(({ shot }) => shot![0]!.mean);
+  expect(await means(1)).toEqual([0.1, 0.2]);
+  expect(await means(1)).toEqual([0.1, 0.2]);
+  held[1] = ['p1', skills(2, 0.3)];
+  expect(await means(2)).toEqual([0.1, 0.3]);
+  expect(heldSkills.mock.calls.map(([, ids]) => ids)).toEqual([['p0', 'p1'], [], ['p1']]);
+  // Another part of it is another matter.
+  await keptSkills(desk, players(2), 'round');
+  expect(heldSkills).toHaveBeenLastCalledWith('round', ['p0', 'p1']);
 });

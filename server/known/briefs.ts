@@ -1,4 +1,5 @@
 import 'server-only';
+import { LRUCache } from 'lru-cache';
 import { after } from 'next/server';
 import { BRIEF_VERSION, briefOf, type Brief } from '@/core/board/brief';
 import { keptSkillsOf, type KeptSkills } from '@/core/board/squad';
@@ -43,6 +44,28 @@ export async function briefsOf(desk: KnownAt, players: Players): Promise<Briefs>
   return { of: new Map([...held].map(([playerId, { brief }]) => [playerId, brief])), pending };
 }
 
+type Skills = { madeFrom: string; skills: Partial<KeptSkills> };
+
+/** Some megabytes: what the squads of a few large academies show. */
+const REMEMBERED = 4_000;
+/** Parts of what is kept, by academy, part and player. From the same balls it is the same, so it is read from the database once. */
+const remembered = new LRUCache<string, Skills>({ max: REMEMBERED });
+
+/** A part of what is kept of each player for the squad, as this program makes it. */
+async function skillsHere({ data, academy }: KnownAt, part: keyof KeptSkills): Promise<ReadonlyMap<string, Skills>> {
+  const keyOf = (playerId: string) => `${academy.academyId} ${part} ${playerId}`;
+  const there = [...(await data.skillsMadeFrom())].filter(([, madeFrom]) => madeFrom.startsWith(`${BRIEF_VERSION} `));
+  const unread = there.flatMap(([playerId, madeFrom]) => (remembered.get(keyOf(playerId))?.madeFrom === madeFrom ? [] : [playerId]));
+  const read = await data.heldSkills(part, unread);
+  for (const [playerId, skills] of read) remembered.set(keyOf(playerId), skills);
+  return new Map(
+    there.flatMap(([playerId]) => {
+      const skills = read.get(playerId) ?? remembered.get(keyOf(playerId));
+      return skills ? [[playerId, skills] as const] : [];
+    }),
+  );
+}
+
 /** Of whom nothing is kept: so many are waited for. */
 const WAITED_FOR = 12;
 
@@ -52,13 +75,11 @@ export async function keptSkills(
   players: Players,
   part: keyof KeptSkills,
 ): Promise<{ of: ReadonlyMap<string, Partial<KeptSkills>>; pending: boolean }> {
-  const ofNow = async () =>
-    new Map([...(await desk.data.heldSkills(part))].filter(([, { madeFrom }]) => madeFrom.startsWith(`${BRIEF_VERSION} `)));
-  let held = await ofNow();
+  let held = await skillsHere(desk, part);
   const missing = players.filter(({ player, balls }) => balls > 0 && !held.has(player.playerId));
   if (missing.length > 0 && missing.length <= WAITED_FOR) {
     await Promise.all(missing.map(({ player }) => makeBrief(desk, player)));
-    held = await ofNow();
+    held = await skillsHere(desk, part);
   }
   const here = new Set(players.map(({ player }) => player.playerId));
   const of = [...held].flatMap(([playerId, { skills }]) => (here.has(playerId) ? [[playerId, skills] as const] : []));

@@ -12,9 +12,5 @@ createRoot(document.getElementById('play')!).render(
   </StrictMode>,
 );
 
-/** So long after its scripts the page is usually there: then comes what is kept for the next time. */
-const LATER_MS = 1000;
-
 // Only over HTTPS and on 127.0.0.1; elsewhere play still keeps its balls, and needs the network to be opened.
-const keepHere = () => void navigator.serviceWorker.register('/shell/worker.js', { scope: '/' }).catch(() => undefined);
-if ('serviceWorker' in navigator) setTimeout(keepHere, navigator.serviceWorker.controller ? 0 : LATER_MS);
+if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/shell/worker.js', { scope: '/' }).catch(() => undefined);
