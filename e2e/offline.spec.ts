@@ -98,3 +98,30 @@ test('an ended session that nobody could tell of is told when the network is bac
   await page.getByRole('button', { name: 'Go on' }).click();
   await expect(score(page)).toHaveText('4');
 });
+
+test('scripts and styles of all pages come small to whoever can read that, and are the same; the worker is looked for anew each time', async ({
+  page,
+  request,
+}) => {
+  const named = async (path: string) => {
+    await page.goto(path);
+    return page.evaluate(() =>
+      [...document.querySelectorAll('script[src], link[rel=stylesheet]')].map((one) => one.outerHTML.match(/"(\/[^"]+)"/)![1]!),
+    );
+  };
+  for (const path of ['/play', '/play/tools', '/a/lantern-hollow']) {
+    const files = await named(path);
+    expect(files.length).toBeGreaterThan(1);
+    for (const file of files) {
+      const [small, whole] = await Promise.all(
+        ['br', 'identity'].map((accepts) => request.get(file, { headers: { 'accept-encoding': accepts } })),
+      );
+      expect([file, small!.headers()['content-encoding'], whole!.headers()['content-encoding']]).toEqual([file, 'br', undefined]);
+      for (const name of ['content-type', 'cache-control', 'x-content-type-options'])
+        expect(small!.headers()[name]?.toLowerCase()).toBe(whole!.headers()[name]?.toLowerCase());
+      expect(await small!.text()).toBe(await whole!.text());
+    }
+  }
+  const worker = await request.get('/shell/worker.js', { headers: { 'accept-encoding': 'br' } });
+  expect(worker.headers()).toMatchObject({ 'cache-control': 'no-cache', 'service-worker-allowed': '/' });
+});

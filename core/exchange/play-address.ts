@@ -30,6 +30,14 @@ export function readPlayHash(hash: string): { sessionId: string; stationKey: str
   }
 }
 
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** The session that such an address names; null where it names none. */
+export function sessionOf(hash: string): string | null {
+  const { sessionId } = readPlayHash(hash);
+  return ID.test(sessionId) ? sessionId : null;
+}
+
 /** Where a planned hour is run, of one academy: behind "#", as everything that play opens. */
 export function hourAddress(slug: string, hourId: string): string {
   return `/play#hour${AT}${encodeURIComponent(`${slug}/${hourId}`)}`;

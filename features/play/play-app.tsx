@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
-import * as z from 'zod';
 import { careLines } from '@/core/game/words/care';
 import type { Bundle } from '@/core/exchange/bundle';
 import { rulesInWords, scoringInWords } from '@/core/game/words/say-game';
@@ -11,7 +10,7 @@ import { toBeat } from '@/core/play/round';
 import { ROTATIONS, whoseBall, type Rotation } from '@/core/play/whose';
 import type { Shot } from '@/core/shot/shot';
 import { Afterwards } from './afterwards';
-import { academyOf, FORGOTTEN, hourOf, playAddress, readPlayHash } from '@/core/exchange/play-address';
+import { academyOf, FORGOTTEN, hourOf, playAddress, readPlayHash, sessionOf } from '@/core/exchange/play-address';
 import { BallScreen } from './ball-screen';
 import { Briefing } from './briefing';
 import { useAwake } from './device/device-extras';
@@ -41,7 +40,6 @@ export function PlayApp() {
     () => window.location.hash.slice(1),
     () => null,
   );
-  const { sessionId, stationKey } = readPlayHash(hash ?? '');
   if (hash === null) return <Notice title="One moment …" />;
   if (window.location.pathname === '/j') return <LinkApp key={hash} token={hash} />;
   if (hash === FORGOTTEN)
@@ -50,8 +48,9 @@ export function PlayApp() {
     );
   const planned = hourOf(hash);
   if (planned) return <HourApp key={hash} {...planned} />;
-  if (!z.uuid().safeParse(sessionId).success) return <StartApp academy={academyOf(hash)} />;
-  return <PlaySession key={hash} sessionId={sessionId} stationKey={stationKey} />;
+  const sessionId = sessionOf(hash);
+  if (!sessionId) return <StartApp academy={academyOf(hash)} />;
+  return <PlaySession key={hash} sessionId={sessionId} stationKey={readPlayHash(hash).stationKey} />;
 }
 
 const NOTICES = {

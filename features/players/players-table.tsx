@@ -9,25 +9,24 @@ import { counted, nounOf } from '@/core/units/format';
 import { FilterChoice, FilterToggle, ListFilters, NoMatch } from '@/ui/list-filters';
 import { ListTable, type ListColumn } from '@/ui/list-table';
 import { useOthers } from '@/ui/use-others';
+import { GroupChoice, isInGroup, isNamed, type Group } from './find-players';
 import { LostBar, type LostScale } from './lost-bar';
 import { boardAddress, type PlayerRow } from './player-rows';
 import styles from './players.module.scss';
 
 type Wanted = { text: string; family: Family | ''; away: boolean; group: string };
 const ANY: Wanted = { text: '', family: '', away: false, group: '' };
-type Group = { groupId: string; name: string; playerIds: readonly string[] };
 /** Whoever was not here for so long is missed. */
 const AWAY_MS = 14 * 86_400_000;
 const WEAK_IN: Readonly<Record<Family, string>> = { putting: 'putting', chipping: 'chipping', pitching: 'pitching', bunker: 'sand' };
 
 /** Whether a player is one that is looked for. */
 export function isWanted(row: PlayerRow, { text, family, away, group }: Wanted, nowMs: number, groups: readonly Group[] = []): boolean {
-  const find = text.trim().toLocaleLowerCase();
   return (
-    row.name.toLocaleLowerCase().includes(find) &&
+    isNamed(row.name, text) &&
     (family === '' || row.weakest?.family === family) &&
     (!away || row.last === null || nowMs - row.last.atMs > AWAY_MS) &&
-    (group === '' || groups.some(({ groupId, playerIds }) => groupId === group && playerIds.includes(row.id)))
+    isInGroup(groups, group, row.id)
   );
 }
 
@@ -66,14 +65,7 @@ export function PlayersTable({ slug, rows, of = rows.length, scale, groups = NON
             options={[['', 'weakest in anything'], ...FAMILIES.map((family) => [family, `weakest in ${WEAK_IN[family]}`] as const)]}
             onChoose={(family) => set({ family })}
           />
-          {groups.length > 0 && (
-            <FilterChoice
-              label="Group"
-              value={wanted.group}
-              options={[['', 'all groups'], ...groups.map(({ groupId, name }) => [groupId, name] as const)]}
-              onChoose={(group) => set({ group })}
-            />
-          )}
+          <GroupChoice groups={groups} value={wanted.group} onChoose={(group) => set({ group })} />
           <FilterToggle pressed={wanted.away} onPress={() => set({ away: !wanted.away })}>
             Not here for two weeks
           </FilterToggle>

@@ -1,4 +1,4 @@
-import { readPlayHash } from '@/core/exchange/play-address';
+import { sessionOf } from '@/core/exchange/play-address';
 
 /**
  * A phone on which play was never opened has nothing yet: what its session, or its personal link, is made of is asked for while the scripts of play
@@ -13,7 +13,6 @@ declare global {
 /** The store of play on a device; there is none before play is opened on it. */
 export const DEVICE_DB = 'inch-device';
 
-const isId = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const whatOf = (address: string, authorization: string | undefined) => `${address} ${authorization ?? ''}`;
 
 /** The address of what a session is made of, and what was said about its balls after so much. */
@@ -23,9 +22,9 @@ export const LINK_ADDRESS = '/api/v1/link';
 /** Asks for what the page at this address will ask for first. */
 export function askAhead({ pathname, hash }: Pick<Location, 'pathname' | 'hash'>): void {
   const named = hash.slice(1);
-  const { sessionId } = readPlayHash(named);
   const token = pathname === '/j' ? named : '';
-  const address = token ? LINK_ADDRESS : isId.test(sessionId) ? bundleAddress(sessionId, 0) : null;
+  const sessionId = sessionOf(named);
+  const address = token ? LINK_ADDRESS : sessionId && bundleAddress(sessionId, 0);
   if (!address) return;
   const authorization = token ? `Bearer ${token}` : undefined;
   const answer = fetch(address, authorization ? { headers: { authorization } } : {}).catch(() => null);

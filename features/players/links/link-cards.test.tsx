@@ -35,12 +35,13 @@ test('of many players somebody says for whom: by name, or a group', async () => 
   await userEvent.click(screen.getByRole('button', { name: 'Show all 60' }));
   expect(screen.getAllByRole('checkbox')).toHaveLength(60);
   await userEvent.selectOptions(screen.getByLabelText('Group'), 'Tuesday');
-  await userEvent.click(screen.getByRole('button', { name: 'Choose these 2' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Choose 2 players' }));
   await userEvent.selectOptions(screen.getByLabelText('Group'), 'all groups');
   await userEvent.type(screen.getByLabelText('Find a player'), 'player 59');
   await userEvent.click(screen.getByRole('checkbox', { name: 'Player 59' }));
   expect(made()).toHaveTextContent('Make 1 card');
-  await userEvent.clear(screen.getByLabelText('Find a player'));
+  await userEvent.type(screen.getByLabelText('Find a player'), '0');
+  await userEvent.click(screen.getByRole('button', { name: 'Show all 60 players' }));
   await userEvent.click(made());
   expect(makeLinksAction).toHaveBeenCalledWith('here', ['p2'], 30);
   // Without a network nothing that was chosen is lost.

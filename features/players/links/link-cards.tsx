@@ -4,10 +4,11 @@ import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { LinkDays } from '@/core/people/link';
-import { FilterChoice, ListFilters } from '@/ui/list-filters';
+import { ListFilters, NoMatch } from '@/ui/list-filters';
 import { QrCode } from '@/ui/qr-code';
 import { useShowAll } from '@/ui/use-show-all';
 import { PrintButton } from '../../form/print-button';
+import { GroupChoice, isInGroup, isNamed, type Group } from '../find-players';
 import { makeLinksAction, type NewLink } from './actions';
 import { DaysSelect } from '../../form/days-select';
 import styles from './links.module.scss';
@@ -16,7 +17,7 @@ type Props = {
   slug: string;
   academy: string;
   players: readonly { playerId: string; name: string }[];
-  groups: readonly { groupId: string; name: string; playerIds: readonly string[] }[];
+  groups: readonly Group[];
   dead: string | null;
 };
 
@@ -98,34 +99,30 @@ type ForWhomProps = Pick<Props, 'players' | 'groups'> & {
 function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
   const [text, setText] = useState('');
   const [group, setGroup] = useState('');
-  const inGroup = groups.find(({ groupId }) => groupId === group)?.playerIds;
-  const find = text.trim().toLocaleLowerCase();
-  const found = players.filter(({ playerId, name }) => name.toLocaleLowerCase().includes(find) && (inGroup?.includes(playerId) ?? true));
+  const found = players.filter(({ playerId, name }) => isNamed(name, text) && isInGroup(groups, group, playerId));
   const { shown, more } = useShowAll(found);
-  const whom = found.length === players.length ? 'all' : `these ${found.length}`;
+  const whom = found.length === players.length ? 'all' : counted(found.length, 'player');
+  const showAll = () => {
+    setText('');
+    setGroup('');
+  };
   return (
     <>
       <h2 id="cards-for">For whom?</h2>
       <ListFilters find="Find a player" text={text} onText={setText}>
-        {groups.length > 0 && (
-          <FilterChoice
-            label="Group"
-            value={group}
-            options={[['', 'all groups'], ...groups.map(({ groupId, name }) => [groupId, name] as const)]}
-            onChoose={setGroup}
-          />
-        )}
-        {[true, false].map((is) => (
-          <Button
-            key={String(is)}
-            size="sm"
-            variant="outline-dark"
-            disabled={found.every(({ playerId }) => chosen.has(playerId) === is)}
-            onClick={() => onChoose(found, is)}
-          >
-            {is ? `Choose ${whom}` : `Clear ${whom}`}
-          </Button>
-        ))}
+        <GroupChoice groups={groups} value={group} onChoose={setGroup} />
+        {found.length > 0 &&
+          [true, false].map((is) => (
+            <Button
+              key={String(is)}
+              size="sm"
+              variant="outline-dark"
+              disabled={found.every(({ playerId }) => chosen.has(playerId) === is)}
+              onClick={() => onChoose(found, is)}
+            >
+              {is ? `Choose ${whom}` : `Clear ${whom}`}
+            </Button>
+          ))}
       </ListFilters>
       <div role="group" aria-labelledby="cards-for" className={styles.names}>
         {shown.map((player) => (
@@ -138,7 +135,7 @@ function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
           />
         ))}
       </div>
-      {found.length === 0 && <p className="small-print">No player matches.</p>}
+      {found.length === 0 && <NoMatch what="player" all={counted(players.length, 'player')} onAll={showAll} />}
       {more}
     </>
   );
