@@ -88,7 +88,7 @@ const NONE: readonly Group[] = [];
 const keyOf = ({ id }: PlayerRow) => id;
 
 function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: boolean): ListColumn<PlayerRow>[] {
-  /** What stands where nothing is known yet. */
+  /** What stands where nothing is known yet, in a column that a phone has too. */
   const unknown = ({ balls }: PlayerRow) => <small>{balls === 0 ? 'no ball yet' : pending ? 'being worked out …' : ''}</small>;
   const lostOf = ({ lost }: PlayerRow) => (lost === null ? -Infinity : lost.mean);
   return [
@@ -115,13 +115,11 @@ function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: 
       className: styles.lost,
       wideOnly: true,
       cell: (row) =>
-        row.lost ? (
+        row.lost && (
           <>
             <LostBar lost={row.lost} strokes={strokes} scale={scale} />
             <b className="fig">{sayStrokes(row.lost.mean, strokes)}</b>
           </>
-        ) : (
-          unknown(row)
         ),
     },
     {
@@ -138,8 +136,10 @@ function columnsOf(slug: string, strokes: StrokesAs, scale: LostScale, pending: 
                 : `${row.weakest.how}, likeliest ${row.weakest.shot}`}
             </small>
           </>
+        ) : row.lost ? (
+          <small>none so far</small>
         ) : (
-          row.lost && <small>none so far</small>
+          unknown(row)
         ),
     },
     {
