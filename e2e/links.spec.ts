@@ -66,13 +66,18 @@ test('a phone on which play was never opened asks for its session while the scri
       await expect.poll(() => asked).toContain(path);
       await route.continue();
     });
+    // Whoever follows a session live may be told to ask again.
+    await on.route('**/live?*', (route) => route.abort());
     await on.goto(address);
     await expect(on.getByText('Bashir').first()).toBeVisible();
     expect(asked.filter((one) => one === path)).toHaveLength(1);
   };
-  const coach = await signedIn(browser, baseURL!, DEMO_COACH);
-  await asks(await coach.newPage(), `/play#${sessionId}`, `/api/v1/sessions/${sessionId}/bundle`);
-  await coach.close();
+  // A desk page, once open, makes the store of play: the sign-in comes to a browser that has opened none.
+  const atDesk = await signedIn(browser, baseURL!, DEMO_COACH);
+  const fresh = await browser.newContext({ baseURL, storageState: await atDesk.storageState() });
+  await atDesk.close();
+  await asks(await fresh.newPage(), `/play#${sessionId}`, `/api/v1/sessions/${sessionId}/bundle`);
+  await fresh.close();
   const own = await phone(browser);
   await asks(own, link, '/api/v1/link');
   await own.context().close();

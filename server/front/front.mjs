@@ -114,7 +114,7 @@ export function makeGate(most) {
   return Object.assign(enter, { waiting: () => waiting.length });
 }
 
-const TYPES = { js: 'text/javascript; charset=UTF-8', css: 'text/css; charset=UTF-8' };
+const TYPES = { js: 'application/javascript; charset=UTF-8', css: 'text/css; charset=UTF-8' };
 
 /**
  * Asks for the smaller file in place of one that there is a smaller one of, where whoever asks can read it.

@@ -148,7 +148,7 @@ describe('a file of which there is a smaller one', () => {
   it('is the one that is sent to whoever can read it', () => {
     expect(asked('/shell/play-1.js', 'gzip, deflate, br, zstd')).toEqual([
       '/shell/play-1.js.br',
-      { Vary: 'Accept-Encoding', 'Content-Encoding': 'br', 'Content-Type': 'text/javascript; charset=UTF-8' },
+      { Vary: 'Accept-Encoding', 'Content-Encoding': 'br', 'Content-Type': 'application/javascript; charset=UTF-8' },
     ]);
     expect(asked('/_next/static/a.css?v=1', 'br;q=0.5')).toEqual([
       '/_next/static/a.css.br?v=1',
