@@ -74,7 +74,7 @@ test('a phone on which play was never opened asks for its session while the scri
   };
   // A desk page, once open, makes the store of play: the sign-in comes to a browser that has opened none.
   const atDesk = await signedIn(browser, baseURL!, DEMO_COACH);
-  const fresh = await browser.newContext({ baseURL, storageState: await atDesk.storageState() });
+  const fresh = await browser.newContext({ baseURL: baseURL!, storageState: await atDesk.storageState() });
   await atDesk.close();
   await asks(await fresh.newPage(), `/play#${sessionId}`, `/api/v1/sessions/${sessionId}/bundle`);
   await fresh.close();

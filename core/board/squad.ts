@@ -22,6 +22,8 @@ export type KeptSkills = { shot: Skill[]; round: Skill[]; expected: number[] };
 export type Squad = {
   kinds: Kind[];
   members: SquadMember[];
+  /** By player: up to three skills in which they lose most, the worst first. */
+  weakest: number[][];
   /** By skill: what the squad loses on average, of those with a ball in it, and in how many cases it is among a player's three weakest. */
   common: { mean: number; interval80: [number, number]; players: number; weak: number }[];
 };
@@ -68,35 +70,41 @@ export function squadPar(squad: readonly KeptSkills['expected'][]): number[] | n
   return first ? first.map((_, i) => squad.reduce((sum, expected) => sum + expected[i]!, 0) / squad.length) : null;
 }
 
-/** Half of what lies eight times in ten, in standard deviations. */
+/** Half of what lies eight times in ten, in standard deviations; beyond it, on one side, lies one in ten. */
 const HALF80 = normalQuantile(0.9);
 
 /** Players by the skills that the cells fall into. */
 export function squadTable(cells: readonly Cell[], members: SquadMember[]): Squad {
   const kinds = kindsOf(cells);
-  const weakest = members.map((member) => weakestSkills(member, 3));
-  const common = kinds.map((_, k) => {
-    const played = members.filter(({ skills }) => skills[k]!.balls > 0);
-    const of = Math.max(1, played.length);
-    const mean = played.reduce((sum, { skills }) => sum + skills[k]!.mean, 0) / of;
+  const weakest = members.map(weakestSkills);
+  const sums = kinds.map(() => ({ players: 0, mean: 0, variance: 0, weak: 0 }));
+  // Of hundreds of players what is kept of one lies together: they are gone through once, each with all skills.
+  for (const [i, { skills }] of members.entries()) {
+    for (const [k, { mean, sd, balls }] of skills.entries()) {
+      if (balls === 0) continue;
+      const sum = sums[k]!;
+      sum.players++;
+      sum.mean += mean;
+      sum.variance += sd ** 2;
+    }
+    for (const k of weakest[i]!) sums[k]!.weak++;
+  }
+  const common = sums.map(({ players, weak, ...sum }) => {
+    const mean = sum.mean / Math.max(1, players);
     // Of players who know nothing of each other, and many or few draws near enough to a bell: the deviations add up as squares.
-    const half = (HALF80 * Math.sqrt(played.reduce((sum, { skills }) => sum + skills[k]!.sd ** 2, 0))) / of;
-    return {
-      ...{ mean, interval80: [mean - half, mean + half] as [number, number] },
-      players: played.length,
-      weak: weakest.filter((list) => list.includes(k)).length,
-    };
+    const half = (HALF80 * Math.sqrt(sum.variance)) / Math.max(1, players);
+    return { mean, interval80: [mean - half, mean + half] as [number, number], players, weak };
   });
-  return { kinds, members, common };
+  return { kinds, members, weakest, common };
 }
 
-/** A player's weakest skills that were practised and lose anything, the worst first. */
-export function weakestSkills({ skills }: SquadMember, most: number): number[] {
+/** A player's three weakest skills that were practised and lose anything, the worst first. */
+function weakestSkills({ skills }: SquadMember): number[] {
   return skills
     .map((_, k) => k)
     .filter((k) => skills[k]!.balls > 0 && skills[k]!.mean > 0)
     .sort((a, b) => skills[b]!.mean - skills[a]!.mean)
-    .slice(0, most);
+    .slice(0, 3);
 }
 
 /** The skill in which the squad as a whole surely loses, and the most; null where there is none. */
@@ -108,9 +116,12 @@ export function commonWeakness({ common }: Squad): number | null {
 /** Players who have the same weakest skill: they could practise together. */
 export function togetherIn(squad: Squad): { kind: number; names: string[] }[] {
   const by = new Map<number, string[]>();
-  for (const member of squad.members) {
-    const [worst] = weakestSkills(member, 1);
-    if (worst !== undefined) by.set(worst, [...(by.get(worst) ?? []), member.name]);
+  for (const [i, { name }] of squad.members.entries()) {
+    const [worst] = squad.weakest[i]!;
+    if (worst === undefined) continue;
+    const names = by.get(worst);
+    if (names) names.push(name);
+    else by.set(worst, [name]);
   }
   return [...by].filter(([, names]) => names.length > 1).map(([kind, names]) => ({ kind, names }));
 }
@@ -121,25 +132,46 @@ export function chanceFewer(a: Pick<Skill, 'mean' | 'sd'>, b: Pick<Skill, 'mean'
   return sd === 0 ? (a.mean < b.mean ? 1 : a.mean > b.mean ? 0 : 0.5) : normalCdf((b.mean - a.mean) / sd);
 }
 
-/** How sure it must be that the helper is better. */
-const SURE = 0.9;
 export type Help = { kind: number; helper: string; helped: string; chance: number };
 
-/** For each player's weakest skill, who of the squad surely needs fewer strokes there; of several, who is nearest in level. */
-export function helpIn(squad: Squad): Help[] {
-  return squad.members.flatMap((member) => {
-    const [kind] = weakestSkills(member, 1);
-    if (kind === undefined) return [];
-    const own = member.skills[kind]!;
-    let nearest: { helper: string; chance: number; gap: number } | null = null;
-    for (const other of squad.members) {
-      const there = other.skills[kind]!;
-      const gap = own.level - there.level;
-      // A chance is dear among hundreds: it is asked only of whoever is nearer than all before.
-      if (other === member || there.balls === 0 || (nearest && Math.abs(gap) >= Math.abs(nearest.gap))) continue;
-      const chance = chanceFewer(there, { ...own, mean: own.mean + gap });
-      if (chance >= SURE) nearest = { helper: other.name, chance, gap };
+/** Of each of these skills, who practised it, as columns: the player, the strokes that their level needs, those that they need, and how sure that is. */
+function practisedIn(members: readonly SquadMember[], kinds: readonly number[]) {
+  const of = new Map(kinds.map((kind) => [kind, { who: [], level: [], needs: [], variance: [] } as Practised]));
+  // As above, one player after the other.
+  for (const member of members)
+    for (const [kind, { who, level, needs, variance }] of of) {
+      const skill = member.skills[kind]!;
+      if (skill.balls === 0) continue;
+      who.push(member);
+      level.push(skill.level);
+      needs.push(skill.level + skill.mean);
+      variance.push(skill.sd ** 2);
     }
-    return nearest ? [{ kind, helper: nearest.helper, helped: member.name, chance: nearest.chance }] : [];
+  return of;
+}
+type Practised = { who: SquadMember[]; level: number[]; needs: number[]; variance: number[] };
+
+/** For each player's weakest skill, who of the squad surely (90%) needs fewer strokes there; of several, who is nearest in level. */
+export function helpIn(squad: Squad): Help[] {
+  const practised = practisedIn(squad.members, [...new Set(squad.weakest.flatMap(([kind]) => kind ?? []))]);
+  return squad.members.flatMap(({ name, skills }, i) => {
+    const [kind] = squad.weakest[i]!;
+    if (kind === undefined) return [];
+    const own = skills[kind]!;
+    const { who, level, needs, variance } = practised.get(kind)!;
+    let helper = -1;
+    let nearest = Infinity;
+    // Hundreds are held against hundreds: the chance as such is worked out of one.
+    for (let other = 0; other < who.length; other++) {
+      const gap = Math.abs(own.level - level[other]!);
+      if (gap >= nearest) continue;
+      const fewer = own.mean + own.level - needs[other]!;
+      if (fewer <= 0 || fewer ** 2 < HALF80 ** 2 * (own.sd ** 2 + variance[other]!)) continue;
+      [helper, nearest] = [other, gap];
+    }
+    if (helper < 0) return [];
+    const there = who[helper]!;
+    const chance = chanceFewer(there.skills[kind]!, { ...own, mean: own.mean + own.level - there.skills[kind]!.level });
+    return [{ kind, helper: there.name, helped: name, chance }];
   });
 }

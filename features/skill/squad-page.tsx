@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
 import { percentOf } from '@/core/board/certainty';
-import { commonWeakness, helpIn, togetherIn, weakestSkills, type Squad } from '@/core/board/squad';
+import { commonWeakness, helpIn, togetherIn, type Squad } from '@/core/board/squad';
 import { counted, inWords, listed } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
 import { ChooseGame } from '../form/choose-game';
@@ -30,11 +30,12 @@ type Props = {
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
 export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, strokes, pending }: Props) {
-  const { kinds, members, common } = squad;
+  const { kinds, members, weakest, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
   const shots = (k: number) => sayShots(kinds[k]!);
   const [pairs, help] = [togetherIn(squad), helpIn(squad)];
+  const without = members.filter((_, i) => weakest[i]!.length === 0).map(({ name }) => name);
   return (
     <div className="p-3 p-md-4">
       <div className={styles.title}>
@@ -98,12 +99,7 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, str
             </ul>
           )}
           {help.length > SHOWN && <p className="small-print">and {help.length - SHOWN} more</p>}
-          {members.some((member) => weakestSkills(member, 1).length === 0) && (
-            <p className="small-print">
-              Not compared: {cut(members.filter((member) => weakestSkills(member, 1).length === 0).map(({ name }) => name))} (no ball yet,
-              or no weakness).
-            </p>
-          )}
+          {without.length > 0 && <p className="small-print">Not compared: {cut(without)} (no ball yet, or no weakness).</p>}
         </>
       )}
     </div>
