@@ -35,6 +35,7 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   listGroups: 'seen',
 
   listPlayers: 'seen',
+  listPlayerNames: 'seen',
   getPlayer: { ...first, otherwise: null },
   saveDreads: first,
   saveSwingMarks: first,

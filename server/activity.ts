@@ -64,6 +64,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   noteDownload: 'records',
 
   listPlayers: 'reads',
+  listPlayerNames: 'reads',
   getPlayer: { looks: ([playerId]) => playerId },
   savePlayer: ([playerId], came) => (came === 'saved' ? { about: playerId } : null),
   archivePlayer: archived,

@@ -49,6 +49,7 @@ export const MAY = {
 
   // Players.
   listPlayers: DESK,
+  listPlayerNames: DESK,
   getPlayer: [...PLAY, 'guardian'],
   savePlayer: COACHES,
   archivePlayer: COACHES,

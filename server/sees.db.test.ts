@@ -22,6 +22,7 @@ const twoGroups = () => makeTwoGroups({ db, academy });
 const SHOWN: readonly LimitedQuery[] = [
   ...([
     'listPlayers',
+    'listPlayerNames',
     'getPlayer',
     'bagOf',
     'lastOfGames',

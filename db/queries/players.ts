@@ -30,6 +30,14 @@ const LISTED = {
 };
 export type ListedPlayer = Pick<PlayerRow, keyof typeof LISTED>;
 
+const here = (actor: Actor, archived: boolean) =>
+  and(
+    eq(player.academyId, actor.academyId),
+    isNull(player.erasedAt),
+    seen(actor, player.playerId),
+    archived ? isNotNull(player.archivedAt) : isNull(player.archivedAt),
+  );
+
 /**
  * The players of the academy by name, each with the number of balls recorded and the day of the last one: no ball is counted for it.
  * @param archived those who were put away, instead of those who are here
@@ -38,16 +46,14 @@ export async function listPlayers(db: Db, actor: Actor, archived = false) {
   const rows = await db
     .select({ ...LISTED, balls: player.balls, lastAt: player.lastAt })
     .from(player)
-    .where(
-      and(
-        eq(player.academyId, actor.academyId),
-        isNull(player.erasedAt),
-        seen(actor, player.playerId),
-        archived ? isNotNull(player.archivedAt) : isNull(player.archivedAt),
-      ),
-    )
+    .where(here(actor, archived))
     .orderBy(asc(player.name));
   return rows.map(({ balls, lastAt, ...listed }) => ({ player: listed satisfies ListedPlayer, balls, lastAt }));
+}
+
+/** Who can be chosen in the academy, by name: of hundreds no more is read than that. */
+export async function listPlayerNames(db: Db, actor: Actor): Promise<{ id: string; name: string }[]> {
+  return db.select({ id: player.playerId, name: player.name }).from(player).where(here(actor, false)).orderBy(asc(player.name));
 }
 
 /** One player with the clubs, in the order of the bag; null if the academy has none of this id, or they were erased. */

@@ -23,7 +23,7 @@ const whoDid = ({ who, byProgram }: Line) => who ?? (byProgram ? 'Inch Game' : '
 export async function ActivityRoom({ slug, params }: At) {
   const { data, academy } = await requireOwner(slug);
   const asked = readActivityAsked(params);
-  const [lines, members, players] = await Promise.all([data.listActivity(asked, PAGE + 1), data.listMembers(), data.listPlayers()]);
+  const [lines, members, players] = await Promise.all([data.listActivity(asked, PAGE + 1), data.listMembers(), data.listPlayerNames()]);
   const shown = lines.slice(0, PAGE);
   const path = `/a/${slug}/settings/activity`;
   return (
@@ -35,7 +35,7 @@ export async function ActivityRoom({ slug, params }: At) {
       <ActivityFilters
         asked={asked}
         members={members.map(({ userId, name }) => ({ id: userId, name }))}
-        players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+        players={players}
         none={shown.length === 0}
       >
         {shown.length > 0 && (

@@ -233,7 +233,7 @@ export async function SheetRoom({ slug, gameId, by }: { slug: string; gameId: st
   const game = await data.getGame(uuidOr404(gameId));
   if (!game) notFound();
   const [players, green, setter] = await Promise.all([
-    somebodies(data),
+    data.listPlayerNames(),
     greenOf(data, game.greenId, game.greenVersion),
     by ? data.getPlayer(uuidOr404(by)) : null,
   ]);
@@ -315,10 +315,6 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
 
 /** Players for whom a game can be forecast. */
 const candidates = async (data: Data): Promise<Candidate[]> => candidatesOf(await data.listPlayers());
-
-async function somebodies(data: Data) {
-  return (await data.listPlayers()).map(({ player }) => ({ playerId: player.playerId, name: player.name }));
-}
 
 /** A game as a file to be saved. */
 export async function answerGameFile(slug: string, gameId: string): Promise<Response> {

@@ -15,7 +15,7 @@ const LISTED = 20;
 /** Where a single result is noted. */
 export async function ResultRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const [players, games, today] = await Promise.all([data.listPlayers(), data.listGames(), data.dayInAcademy()]);
+  const [players, games, today] = await Promise.all([data.listPlayerNames(), data.listGames(), data.dayInAcademy()]);
   return (
     <div className="p-3 p-md-4">
       <p className="mb-1">
@@ -31,7 +31,7 @@ export async function ResultRoom({ slug }: { slug: string }) {
           slug={slug}
           sessionId={randomUUID()}
           today={today}
-          players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+          players={players}
           games={games.map(({ spec }) => {
             const unit = schemeOf(spec.scoring).unit(spec.scoring);
             const length = unit === 'length';
@@ -46,7 +46,7 @@ export async function ResultRoom({ slug }: { slug: string }) {
 /** Where tables come in that somebody kept elsewhere. */
 export async function ImportRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const [players, games, imports] = await Promise.all([data.listPlayers(), data.listGames(), data.listImports(LISTED)]);
+  const [players, games, imports] = await Promise.all([data.listPlayerNames(), data.listGames(), data.listImports(LISTED)]);
   const { paceM, clubM, putterM, flagstickM, shoeM } = academy;
   return (
     <div className="p-3 p-md-4">
@@ -59,7 +59,7 @@ export async function ImportRoom({ slug }: { slug: string }) {
         timeZone={academy.timeZone}
         system={academy.units}
         own={{ paceM, clubM, putterM, flagstickM, shoeM }}
-        players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+        players={players}
         games={games.map(({ spec }) => spec.title)}
       />
       <ImportsList

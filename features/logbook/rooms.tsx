@@ -27,7 +27,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
   const [{ lines, next }, found, players, games, archived, greens, tags] = await Promise.all([
     data.logbookPage(filter, { sort, after, limit: PAGE }),
     data.logbookCount(filter, COUNTED + 1),
-    data.listPlayers(),
+    data.listPlayerNames(),
     data.listGames(),
     data.listGames(true),
     data.listGreens(),
@@ -75,7 +75,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
       ) : (
         <LogbookFilters
           asked={asked}
-          players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+          players={players}
           games={[...games, ...archived].map(({ gameId, spec }) => ({ id: gameId, name: spec.title }))}
           greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
           tags={tags}
@@ -83,7 +83,7 @@ export async function LogbookRoom({ slug, params }: { slug: string; params: Reco
         >
           {rows.length > 0 && (
             <>
-              <TwoPlayers data={data} filter={filter} names={new Map(players.map(({ player }) => [player.playerId, player.name]))} />
+              <TwoPlayers data={data} filter={filter} names={new Map(players.map(({ id, name }) => [id, name]))} />
               <GameFigures data={data} filter={filter} system={academy.units} />
             </>
           )}

@@ -81,17 +81,12 @@ export async function PeopleRoom({ slug }: { slug: string }) {
 /** The groups in which players are coached. */
 export async function GroupsRoom({ slug }: { slug: string }) {
   const { data } = await requireCoach(slug);
-  const [groups, players, members] = await Promise.all([data.listGroups(), data.listPlayers(), data.listMembers()]);
+  const [groups, players, members] = await Promise.all([data.listGroups(), data.listPlayerNames(), data.listMembers()]);
   return (
     <div className="p-3 p-md-4" style={{ maxWidth: '60rem' }}>
       <h1 className="mb-3">Groups</h1>
       <p>Players who are coached together. An assistant sees only the players in the groups they look after.</p>
-      <Groups
-        slug={slug}
-        groups={groups}
-        players={players.map(({ player: { playerId, name } }) => ({ id: playerId, name }))}
-        coaches={members.map(({ userId, name }) => ({ id: userId, name }))}
-      />
+      <Groups slug={slug} groups={groups} players={players} coaches={members.map(({ userId, name }) => ({ id: userId, name }))} />
     </div>
   );
 }

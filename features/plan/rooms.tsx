@@ -28,7 +28,7 @@ export async function PlanRoom({ slug }: { slug: string }) {
     data.listHours({ archived: true }),
     data.listWeeks({ archived: true }),
     data.dayInAcademy(),
-    data.listPlayers(),
+    data.listPlayerNames(),
   ]);
   const away = { hours: hoursAway, weeks: weeksAway };
   return <PlanPage {...{ slug, hours, weeks, away, today }} now={new Date()} anybody={players.length > 0} />;

@@ -20,8 +20,9 @@ const brief = (more: Partial<Brief> = {}): Brief => ({
   trend: null,
   ...more,
 });
+const kept = (of: [string, Brief][]) => ({ of: new Map(of), pending: false });
 const rows = (players: Players, of: [string, Brief][], strokes: 'lost' | 'gained' = 'lost') =>
-  playerRows(players, { of: new Map(of), pending: false }, { cells, strokes, timeZone: 'UTC', now });
+  playerRows(players, kept(of), { cells, strokes, timeZone: 'UTC', now });
 
 test('the weakest shot stands with its figure and how sure it is; the next balls with their reason', () => {
   const [row] = rows([player('p', 'Otto')], [['p', brief()]]);
@@ -96,14 +97,17 @@ test('shots that are dreaded are named, the most dreaded first', () => {
 
 test('news: who changed, the surest first, and weaknesses that are clear and shared', () => {
   const trend = (chanceBetter: number) => ({ before: 1, since: 0.5, of: [30, 30] as [number, number], chanceBetter });
-  const all = rows(
-    [player('a', 'Ana'), player('b', 'Ben'), player('c', 'Cleo')],
-    [
-      ['a', brief({ trend: trend(0.8) })],
-      ['b', brief({ trend: trend(0.02) })],
-      ['c', brief({ trend: trend(0.6), weakest: { ...brief().weakest!, clear: false } })],
-    ],
-  );
-  expect(changesIn(all)).toEqual(['Ben is worse (98% sure) than four weeks ago.', 'Ana is probably better (80%) than four weeks ago.']);
-  expect(sharedWeaknesses(all)).toEqual(['Ana and Ben share a weakness: 20–30 yd pitches from light rough.']);
+  const players = [player('a', 'Ana'), player('b', 'Ben'), player('c', 'Cleo'), player('d', 'Dag', 0)];
+  const briefs = kept([
+    ['a', brief({ trend: trend(0.8) })],
+    ['b', brief({ trend: trend(0.02) })],
+    ['c', brief({ trend: trend(0.6), weakest: { ...brief().weakest!, clear: false } })],
+    // Whose balls were all taken back.
+    ['d', brief({ trend: trend(0.99) })],
+  ]);
+  expect(changesIn(players, briefs)).toEqual([
+    'Ben is worse (98% sure) than four weeks ago.',
+    'Ana is probably better (80%) than four weeks ago.',
+  ]);
+  expect(sharedWeaknesses(players, briefs, cells)).toEqual(['Ana and Ben share a weakness: 20–30 yd pitches from light rough.']);
 });

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { Brief, Lost } from '@/core/board/brief';
 import { certaintyOf, percentOf, sayAmongWeakest } from '@/core/board/certainty';
 import { roundly } from '@/core/board/next';
@@ -35,8 +36,10 @@ export type SaidWith = { cells: readonly Cell[]; strokes: StrokesAs; timeZone: s
 /** A player's board, counted as the lists count: by what a round costs. */
 export const boardAddress = (slug: string, playerId: string) => `/a/${slug}/players/${playerId}?per=round`;
 
+type Players = Answer<'listPlayers'>;
+
 /** The players of an academy, each in a line. */
-export function playerRows(players: Answer<'listPlayers'>, briefs: Briefs, said: SaidWith): PlayerRow[] {
+export function playerRows(players: Players, briefs: Briefs, said: SaidWith): PlayerRow[] {
   const cells = new Map(said.cells.map((cell) => [cell.key, cell]));
   return players.map(({ player, balls, lastAt }) => {
     const brief = balls === 0 ? undefined : briefs.of.get(player.playerId);
@@ -114,18 +117,30 @@ function dreadedOf({ dreads }: Pick<Player, 'dreads'>): string {
   return listed(keys.map(([shotType, surface]) => sayShots({ shotType, surface })));
 }
 
+/** What is kept of whoever has hit a ball, by name. */
+const knownOf = (players: Players, { of }: Briefs) =>
+  players.flatMap(({ player: { playerId, name }, balls }) => {
+    const brief = balls === 0 ? undefined : of.get(playerId);
+    return brief ? [{ name, ...brief }] : [];
+  });
+
 /** Players who have the same weakest shot: "Ottilie and Teodor share a weakness: 20–30 yd pitches from light rough." */
-export function sharedWeaknesses(rows: readonly PlayerRow[]): string[] {
-  const by = new Map<string, string[]>();
-  for (const { name, weakest } of rows) if (weakest?.clear) by.set(weakest.shot, [...(by.get(weakest.shot) ?? []), name]);
-  return [...by].flatMap(([shot, names]) => (names.length > 1 ? [`${listed(names)} share a weakness: ${shot}.`] : []));
+export function sharedWeaknesses(players: Players, briefs: Briefs, cells: readonly Cell[]): string[] {
+  const clear = knownOf(players, briefs).filter(({ weakest }) => weakest?.clear);
+  const sharing = group(clear, ({ weakest }) => weakest!.key);
+  return cells.flatMap((cell) => {
+    const names = sharing.get(cell.key)?.map(({ name }) => name) ?? [];
+    return names.length > 1 ? [`${listed(names)} share a weakness: ${sayCell(cell)}.`] : [];
+  });
 }
 
-/** "Ruaridh: likely better (91%).": whose last four weeks differ from before, the surest first. */
-export function changesIn(rows: readonly PlayerRow[]): string[] {
-  const sureOf = ({ trend }: PlayerRow) => (trend ? Math.max(trend.better, 1 - trend.better) : 0);
-  return rows
-    .filter((row) => row.trend && certaintyOf(sureOf(row)) !== 'too close to call')
-    .toSorted((a, b) => sureOf(b) - sureOf(a))
-    .map(({ name, trend }) => `${name} is ${trend!.words.replace('likely', 'probably')} than four weeks ago.`);
+/** "Ruaridh is probably better (91%) than four weeks ago.": whose last four weeks differ from before, the surest first. */
+export function changesIn(players: Players, briefs: Briefs): string[] {
+  return knownOf(players, briefs)
+    .flatMap(({ name, trend }) =>
+      trend ? [{ name, better: trend.chanceBetter, sure: Math.max(trend.chanceBetter, 1 - trend.chanceBetter) }] : [],
+    )
+    .filter(({ sure }) => certaintyOf(sure) !== 'too close to call')
+    .sort((a, b) => b.sure - a.sure)
+    .map(({ name, better }) => `${name} is ${sayTrend(better).replace('likely', 'probably')} than four weeks ago.`);
 }

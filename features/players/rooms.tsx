@@ -103,8 +103,7 @@ export async function PlayersRoom({ slug, all }: { slug: string; all: boolean })
 
 export async function LinkCardsRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const [listed, groups] = await Promise.all([data.listPlayers(), data.listGroups()]);
-  const players = listed.map(({ player: { playerId, name } }) => ({ playerId, name }));
+  const [players, groups] = await Promise.all([data.listPlayerNames(), data.listGroups()]);
   return (
     <div className="p-3 p-md-4">
       <div className="no-print">

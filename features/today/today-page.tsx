@@ -13,7 +13,7 @@ import { SessionLines } from '../session/session-lines';
 import { startAddress } from '@/core/exchange/play-address';
 import type { Candidate } from '../forecast/use-beliefs';
 import { RefreshWhile } from '../form/refresh-while';
-import { changesIn, sharedWeaknesses, type PlayerRow } from '../players/player-rows';
+import type { PlayerRow } from '../players/player-rows';
 import { PractiseNext } from '../players/practise-next';
 import { Day } from './day';
 import { FirstLook } from '../games/first-look';
@@ -23,9 +23,12 @@ import { Unfinished } from './unfinished';
 type Props = {
   academy: Academy;
   now: Date;
-  players: PlayerRow[];
-  /** On how many of the last six of this weekday each was here, by player. */
-  visits: ReadonlyMap<string, number>;
+  /** How many there are, and how many of them have hit a ball. */
+  players: { all: number; played: number };
+  /** Who is shown: the first of those who are usually here on this weekday, `usual` in all, and of the others who was here last. */
+  shown: { expected: PlayerRow[]; others: PlayerRow[]; usual: number };
+  /** What changed, and what is shared, in sentences. */
+  news: readonly string[];
   /** Who could play the first look, and under which id it would be kept. */
   firstLook: { gameId: string; players: Candidate[] };
   games: Answer<'listGames'>;
@@ -42,17 +45,16 @@ type Props = {
   asked: ReactNode;
 };
 
-/** So many weeks back somebody's habit is looked for, and so often they were here on this weekday to be expected. */
-export const WEEKS = 6;
-const OFTEN = 3;
-const SHOWN = { players: 12, expected: 24, games: 5, news: 4 } as const;
+/** So many are offered. */
+const SHOWN = { players: 12, games: 5 } as const;
 
 /** The first page: what to do next, what waits, what was. */
 export function TodayPage({
   academy,
   now,
   players,
-  visits,
+  shown: { expected, others, usual },
+  news,
   firstLook,
   games,
   unfinished,
@@ -67,21 +69,15 @@ export function TodayPage({
   const base = `/a/${slug}`;
   const said = (options: Intl.DateTimeFormatOptions) => inZone(timeZone, options).format(now);
   const weekday = said({ weekday: 'long' });
-  const [often, seldom] = partition(players, ({ id }) => (visits.get(id) ?? 0) >= OFTEN);
-  const expected = often.slice(0, SHOWN.expected);
-  const others = seldom.toSorted((a, b) => (b.last?.atMs ?? 0) - (a.last?.atMs ?? 0));
-  const rest = others.slice(0, Math.max(0, SHOWN.players - expected.length));
-  const among = [...expected, ...rest];
-  const fresh = firstLook.players.filter(({ playerId }) => players.some(({ id, balls }) => id === playerId && balls === 0));
-  const news = [...changesIn(players), ...sharedWeaknesses(players)].slice(0, SHOWN.news);
-  const alone = players.length === 1;
+  const among = [...expected, ...others];
+  const alone = players.all === 1;
   return (
     <div className="desk" style={{ '--side': '26rem' } as CSSProperties}>
       <section>
         <h1>
           {weekday} {said({ day: 'numeric', month: 'long' })}{' '}
           <span className="beside">
-            {[players.length > 1 && counted(players.length, 'player'), games.length > 0 && counted(games.length, 'game')]
+            {[players.all > 1 && counted(players.all, 'player'), games.length > 0 && counted(games.length, 'game')]
               .filter(Boolean)
               .join(' · ')}
             {unfinished.length > 0 && (
@@ -103,17 +99,17 @@ export function TodayPage({
             </ul>
           </>
         )}
-        {fresh.length > 0 && (
+        {firstLook.players.length > 0 && (
           <FirstLook
             slug={slug}
             gameId={firstLook.gameId}
-            players={fresh.slice(0, SHOWN.players)}
-            more={fresh.length - SHOWN.players}
+            players={firstLook.players.slice(0, SHOWN.players)}
+            more={firstLook.players.length - SHOWN.players}
             coach={measuresOf(academy)}
           />
         )}
-        <NextStep base={base} players={players.length} games={games.length} />
-        {players.some(({ balls }) => balls > 0) && (
+        <NextStep base={base} players={players.all} games={games.length} />
+        {players.played > 0 && (
           <>
             <h2 className="mt-4 mb-1">
               Practise next{' '}
@@ -125,14 +121,14 @@ export function TodayPage({
               <>
                 <h3 className={styles.group}>Usually here on a {weekday}</h3>
                 <PractiseNext slug={slug} rows={expected} among={among} strokes={strokes} />
-                {often.length > expected.length && <p className="small-print mt-2 mb-3">and {often.length - expected.length} more</p>}
-                {rest.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
+                {usual > expected.length && <p className="small-print mt-2 mb-3">and {usual - expected.length} more</p>}
+                {others.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
               </>
             )}
-            <PractiseNext slug={slug} rows={expected.length > 0 && !alone ? rest : among} among={among} strokes={strokes} />
-            {players.length > among.length && (
+            <PractiseNext slug={slug} rows={expected.length > 0 && !alone ? others : among} among={among} strokes={strokes} />
+            {players.all > among.length && (
               <p className="mt-2">
-                <Link href={`${base}/players`}>All {counted(players.length, 'player')}</Link>
+                <Link href={`${base}/players`}>All {counted(players.all, 'player')}</Link>
               </p>
             )}
           </>
@@ -175,7 +171,7 @@ export function TodayPage({
             />
           </section>
         )}
-        {players.length > 0 && <Day slug={slug} conditions={conditions} />}
+        {players.all > 0 && <Day slug={slug} conditions={conditions} />}
         {news.length > 0 && (
           <section className="mb-4">
             <h2>Worth knowing</h2>
@@ -196,13 +192,6 @@ export function TodayPage({
       <RefreshWhile pending={pending} />
     </div>
   );
-}
-
-/** Those of whom something holds, and the others, each in their order. */
-function partition<Row>(rows: readonly Row[], holds: (row: Row) => boolean): [Row[], Row[]] {
-  const sides: [Row[], Row[]] = [[], []];
-  for (const row of rows) sides[holds(row) ? 0 : 1].push(row);
-  return sides;
 }
 
 /** What to do now, in the order in which an academy comes about; afterwards, the three things a coach does most. */

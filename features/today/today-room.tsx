@@ -4,8 +4,12 @@ import { requireCoach } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
 import { ErasuresAsked } from '../players/erasures-asked';
 import { candidatesOf } from '../forecast/candidates';
-import { playerRows } from '../players/player-rows';
-import { TodayPage, WEEKS } from './today-page';
+import { changesIn, playerRows, sharedWeaknesses } from '../players/player-rows';
+import { TodayPage } from './today-page';
+import { whoIsShown } from './who-is-shown';
+
+/** So many weeks back somebody's habit is looked for, and so much news is told. */
+const [WEEKS, NEWS] = [6, 4];
 
 export async function TodayRoom({ slug }: { slug: string }) {
   const desk = await requireCoach(slug);
@@ -24,13 +28,16 @@ export async function TodayRoom({ slug }: { slug: string }) {
   ]);
   const briefs = await briefsOf(desk, players);
   const said = { cells: model.cells, strokes: academy.strokesAs, timeZone: academy.timeZone, now };
+  const rowsOf = (some: typeof players) => playerRows(some, briefs, said);
+  const { expected, others, usual } = whoIsShown(players, visits);
   return (
     <TodayPage
       academy={academy}
       now={now}
-      players={playerRows(players, briefs, said)}
-      visits={visits}
-      firstLook={{ gameId: randomUUID(), players: candidatesOf(players) }}
+      players={{ all: players.length, played: players.filter(({ balls }) => balls > 0).length }}
+      shown={{ expected: rowsOf(expected), others: rowsOf(others), usual }}
+      news={[...changesIn(players, briefs), ...sharedWeaknesses(players, briefs, model.cells)].slice(0, NEWS)}
+      firstLook={{ gameId: randomUUID(), players: candidatesOf(players.filter(({ balls }) => balls === 0)) }}
       games={games}
       unfinished={unfinished}
       recent={recent}

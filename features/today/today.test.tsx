@@ -24,12 +24,13 @@ const nothingMeasured = {
 const academy = { academyId: 'a', slug: 'here', name: 'Here', units: 'imperial', timeZone: 'UTC', ...nothingMeasured } as const;
 const now = new Date('2026-05-20T18:00:00Z');
 type Props = React.ComponentProps<typeof TodayPage>;
-type Player = Props['players'][number];
+type Player = Props['shown']['others'][number];
 const nothing: Props = {
   academy,
   now,
-  players: [],
-  visits: new Map(),
+  players: { all: 0, played: 0 },
+  shown: { expected: [], others: [], usual: 0 },
+  news: [],
   firstLook: { gameId: 'f', players: [] },
   games: [],
   unfinished: [],
@@ -71,6 +72,15 @@ const candidate = ({ id, name, level, balls }: Player) => ({
   clubM: null,
   putterM: null,
 });
+/** These players, of whom these are usually here. */
+const who = (others: Player[], expected: Player[] = []) => {
+  const all = [...expected, ...others];
+  return {
+    players: { all: all.length, played: all.filter(({ balls }) => balls > 0).length },
+    shown: { expected, others, usual: expected.length },
+    firstLook: { ...nothing.firstLook, players: all.filter(({ balls }) => balls === 0).map(candidate) },
+  };
+};
 const played = { gameId: 'g1', version: 1, spec: game(), createdAt: now, sessions: 1 } as Props['games'][number];
 
 test('an empty academy is told to begin with who plays', () => {
@@ -82,7 +92,7 @@ test('an empty academy is told to begin with who plays', () => {
 
 test('a player without a ball is offered the first look, with its balls and its time, and ready games stand beside it', () => {
   const otto = fresh('p1', 'Otto');
-  render(<TodayPage {...nothing} players={[otto]} firstLook={{ ...nothing.firstLook, players: [candidate(otto)] }} />);
+  render(<TodayPage {...nothing} {...who([otto])} />);
   const look = screen.getByRole('region', { name: 'First look' });
   expect(look).toHaveTextContent('40 balls from the ten places');
   expect(within(look).getByRole('button', { name: 'Otto' })).toBeVisible();
@@ -93,14 +103,14 @@ test('a player without a ball is offered the first look, with its balls and its 
 
 test('of a large squad a dozen are offered, and the others are counted', () => {
   const players = Array.from({ length: 20 }, (_, i) => fresh(`p${i}`, `Player ${i}`));
-  render(<TodayPage {...nothing} players={players} firstLook={{ ...nothing.firstLook, players: players.map(candidate) }} />);
+  render(<TodayPage {...nothing} {...who(players)} />);
   const look = screen.getByRole('region', { name: 'First look' });
   expect(within(look).getAllByRole('button', { name: /^Player/ })).toHaveLength(12);
   expect(look).toHaveTextContent('8 more players without a ball');
 });
 
 test('what each should practise next stands with its reason, the figure, the day and the balls', () => {
-  render(<TodayPage {...nothing} players={[known('p1', 'Otto'), fresh('p2', 'Mia')]} games={[played]} />);
+  render(<TodayPage {...nothing} {...who([known('p1', 'Otto'), fresh('p2', 'Mia')])} games={[played]} />);
   const [otto, mia] = screen.getAllByRole('listitem');
   expect(otto).toHaveTextContent('Otto');
   expect(otto).toHaveTextContent('6–10 ft puttsthe weakest · 0.40 lost a round');
@@ -111,49 +121,35 @@ test('what each should practise next stands with its reason, the figure, the day
 });
 
 test('whoever is usually here on this weekday comes first', () => {
-  const players = [known('p1', 'Otto'), known('p2', 'Mia', { last: { day: '8 days ago', atMs: Date.UTC(2026, 4, 12) } })];
-  render(
-    <TodayPage
-      {...nothing}
-      players={players}
-      visits={
-        new Map([
-          ['p2', 3],
-          ['p1', 2],
-        ])
-      }
-      games={[played]}
-    />,
-  );
+  const mia = known('p2', 'Mia', { last: { day: '8 days ago', atMs: Date.UTC(2026, 4, 12) } });
+  const { rerender } = render(<TodayPage {...nothing} {...who([known('p1', 'Otto')], [mia])} games={[played]} />);
   expect(screen.getByText('Usually here on a Wednesday')).toBeVisible();
   const names = screen.getAllByRole('link').map((link) => link.textContent);
   expect(names.indexOf('Mia')).toBeLessThan(names.indexOf('Otto'));
+  expect(screen.queryByText(/more$|^All/)).toBeNull();
+  const many = { players: { all: 60, played: 60 }, shown: { expected: [mia], others: [], usual: 30 } };
+  rerender(<TodayPage {...nothing} {...many} games={[played]} />);
+  expect(screen.getByText('and 29 more')).toBeVisible();
+  expect(screen.getByRole('link', { name: 'All 60 players' })).toBeVisible();
 });
 
-test('news are changes that are likely at least, and weaknesses that are shared', () => {
-  const better = (chance: number, words: string) => ({ trend: { words, better: chance } });
-  render(
-    <TodayPage
-      {...nothing}
-      players={[known('p1', 'Otto', better(0.91, 'likely better (91%)')), known('p2', 'Mia', better(0.6, 'no clear change'))]}
-      games={[played]}
-    />,
-  );
-  expect(screen.getByText('Otto is probably better (91%) than four weeks ago.')).toBeVisible();
-  expect(screen.queryByText(/Mia is/)).toBeNull();
-  expect(screen.getByText('Otto and Mia share a weakness: 6–10 ft putts.')).toBeVisible();
+test('what changed is worth knowing', () => {
+  const news = ['Otto is probably better (91%) than four weeks ago.', 'Otto and Mia share a weakness: 6–10 ft putts.'];
+  render(<TodayPage {...nothing} {...who([known('p1', 'Otto'), known('p2', 'Mia')])} games={[played]} news={news} />);
+  expect(screen.getByRole('heading', { name: 'Worth knowing' })).toBeVisible();
+  for (const line of news) expect(screen.getByText(line)).toBeVisible();
 });
 
 test('strokes gained are the same figures in the other sign', () => {
-  render(<TodayPage {...nothing} academy={{ ...academy, strokesAs: 'gained' }} players={[known('p1', 'Otto')]} games={[played]} />);
+  render(<TodayPage {...nothing} academy={{ ...academy, strokesAs: 'gained' }} {...who([known('p1', 'Otto')])} games={[played]} />);
   expect(screen.getByRole('img', { name: '−0.60 gained a round, −1.10 to −0.10 eight times in ten' })).toBeVisible();
 });
 
 test('a goal stands with its unit', () => {
   const spec = game({ scoring: { scheme: 'total_left', farM: ft(30) }, goal: ft(110) });
-  const { rerender } = render(<TodayPage {...nothing} players={[known('p1', 'Otto')]} games={[{ ...played, spec }]} />);
+  const { rerender } = render(<TodayPage {...nothing} {...who([known('p1', 'Otto')])} games={[{ ...played, spec }]} />);
   expect(screen.getByText('6 balls · 2 stations · goal 110 ft')).toBeVisible();
-  rerender(<TodayPage {...nothing} players={[known('p1', 'Otto')]} games={[{ ...played, spec: game({ goal: 17 }) }]} />);
+  rerender(<TodayPage {...nothing} {...who([known('p1', 'Otto')])} games={[{ ...played, spec: game({ goal: 17 }) }]} />);
   expect(screen.getByText('6 balls · 2 stations · goal 17 points')).toBeVisible();
 });
 

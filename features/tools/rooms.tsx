@@ -86,7 +86,7 @@ export async function PuttsRoom({ slug, params }: { slug: string; params: Record
   const { data, academy, model } = desk;
   const asked = askedSchema.parse(params);
   const [players, greens, green, found] = await Promise.all([
-    data.listPlayers(),
+    data.listPlayerNames(),
     data.listGreens(),
     asked.green ? data.getGreen(asked.green) : null,
     asked.for ? data.getPlayer(asked.for) : null,
@@ -102,7 +102,7 @@ export async function PuttsRoom({ slug, params }: { slug: string; params: Record
     <PuttsPage
       slug={slug}
       asked={{ ...asked, for: found?.player.playerId, green: green?.greenId }}
-      players={players.map(({ player: { playerId, name } }) => ({ id: playerId, name }))}
+      players={players}
       player={found && board ? { id: found.player.playerId, name: found.player.name, balls: board.known.evidence.balls } : null}
       strays={board ? straysOf(board.known.belief, model) : asLevel(USUAL_LEVEL)}
       next={board && nextPutts(board)}
@@ -136,7 +136,7 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
   const { data, academy } = desk;
   const first = readLandingAsked(params);
   const [players, greens, green, player] = await Promise.all([
-    data.listPlayers(),
+    data.listPlayerNames(),
     data.listGreens(),
     first.green ? data.getGreen(first.green) : null,
     playerAt(desk, first.for),
@@ -162,7 +162,7 @@ export async function LandingRoom({ slug, params }: { slug: string; params: Reco
       slug={slug}
       asked={asked}
       usual={usual}
-      players={players.map(({ player: { playerId, name } }) => ({ id: playerId, name }))}
+      players={players}
       player={player}
       greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
       green={green ? { greenId: green.greenId, plan: green.plan, stations: stations.map(({ lies: _lies, ...rest }) => rest) } : null}
@@ -204,7 +204,7 @@ export async function OutlookRoom({ slug, params }: { slug: string; params: Reco
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
   const asked = askedSchema.parse(params);
-  const [players, found] = await Promise.all([data.listPlayers(), asked.for ? data.getPlayer(asked.for) : null]);
+  const [players, found] = await Promise.all([data.listPlayerNames(), asked.for ? data.getPlayer(asked.for) : null]);
   const level = found?.player.level ?? USUAL_LEVEL;
   const known = found ? await knownOf(desk, found.player) : null;
   const usual = shortGameOfLevel(model, level);
@@ -219,7 +219,7 @@ export async function OutlookRoom({ slug, params }: { slug: string; params: Reco
     <OutlookPage
       // Another player begins with their own greens.
       key={found?.player.playerId ?? 'level'}
-      players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+      players={players}
       player={found && known ? { id: found.player.playerId, name: found.player.name, balls: known.evidence.balls } : null}
       games={games}
       extra={extraOfLevel(level, usual)}
@@ -233,14 +233,14 @@ export async function OutlookRoom({ slug, params }: { slug: string; params: Reco
 export async function MeasuresRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const { data, academy } = await requireCoach(slug);
   const asked = askedSchema.parse(params);
-  const [players, found] = await Promise.all([data.listPlayers(), asked.for ? data.getPlayer(asked.for) : null]);
+  const [players, found] = await Promise.all([data.listPlayerNames(), asked.for ? data.getPlayer(asked.for) : null]);
   const of = found?.player;
   const { paceM, clubM, putterM, shoeM } = of ?? academy;
   return (
     <MeasuresPage
       key={of?.playerId ?? 'coach'}
       slug={slug}
-      players={players.map(({ player }) => ({ id: player.playerId, name: player.name }))}
+      players={players}
       whose={{
         playerId: of?.playerId ?? null,
         name: of?.name ?? 'the coach',

@@ -88,6 +88,7 @@ export const ASKED: { readonly [Name in QueryName]: (at: At) => readonly unknown
   leaveAcademy: () => [],
   listGroups: () => [],
   listPlayers: () => [],
+  listPlayerNames: () => [],
   getPlayer: ({ hidden }) => [hidden],
   saveDreads: ({ hidden }) => [hidden, { 'chip fairway': 5 }],
   saveSwingMarks: ({ hidden }) => [hidden, ['waist']],

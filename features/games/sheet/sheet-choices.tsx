@@ -11,7 +11,7 @@ import styles from './sheet.module.scss';
 type Props = {
   slug: string;
   address: string;
-  players: readonly { playerId: string; name: string }[];
+  players: readonly { id: string; name: string }[];
   /** The player whose lengths are used; null for the coach. */
   by: string | null;
   units: 'imperial' | 'metric';
@@ -38,7 +38,7 @@ export function SheetChoices({ slug, address, players, by, units, paceM, dead }:
         >
           <option value="">the coach</option>
           {players.map((player) => (
-            <option key={player.playerId} value={player.playerId}>
+            <option key={player.id} value={player.id}>
               {player.name}
             </option>
           ))}

@@ -5,7 +5,7 @@ import { LinkCards } from './link-cards';
 
 jest.mock('./actions', () => ({ makeLinksAction: jest.fn() }));
 
-const squad = (size: number) => Array.from({ length: size }, (_, n) => ({ playerId: `p${n + 1}`, name: `Player ${n + 1}` }));
+const squad = (size: number) => Array.from({ length: size }, (_, n) => ({ id: `p${n + 1}`, name: `Player ${n + 1}` }));
 const show = (size: number) =>
   render(
     <LinkCards

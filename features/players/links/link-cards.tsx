@@ -16,7 +16,7 @@ import styles from './links.module.scss';
 type Props = {
   slug: string;
   academy: string;
-  players: readonly { playerId: string; name: string }[];
+  players: readonly { id: string; name: string }[];
   groups: readonly Group[];
   dead: string | null;
 };
@@ -26,15 +26,15 @@ const FOR_ALL = 50;
 
 /** A card with a personal link for each of several players, to be printed and handed out. */
 export function LinkCards({ slug, academy, players, groups, dead }: Props) {
-  const [chosen, setChosen] = useState(() => new Set(players.length > FOR_ALL ? [] : players.map(({ playerId }) => playerId)));
+  const [chosen, setChosen] = useState(() => new Set(players.length > FOR_ALL ? [] : players.map(({ id }) => id)));
   const [days, setDays] = useState<LinkDays>(30);
   const [cards, setCards] = useState<NewLink[]>([]);
   const [busy, begin] = useTransition();
   const [wrong, setWrong] = useState('');
   /** Chooses some more, or no longer. */
-  const choose = (some: readonly { playerId: string }[], is: boolean) =>
+  const choose = (some: readonly { id: string }[], is: boolean) =>
     setChosen((now) => {
-      const ids = some.map(({ playerId }) => playerId);
+      const ids = some.map(({ id }) => id);
       return new Set(is ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id)));
     });
   const make = () =>
@@ -45,7 +45,7 @@ export function LinkCards({ slug, academy, players, groups, dead }: Props) {
       if (made.length === 0) setWrong('No links made: no connection. Try again.');
       else setCards(made);
     });
-  const nameOf = (playerId: string) => players.find((player) => player.playerId === playerId)?.name ?? '';
+  const nameOf = (playerId: string) => players.find(({ id }) => id === playerId)?.name ?? '';
   if (cards.length > 0)
     return (
       <>
@@ -99,7 +99,7 @@ type ForWhomProps = Pick<Props, 'players' | 'groups'> & {
 function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
   const [text, setText] = useState('');
   const [group, setGroup] = useState('');
-  const found = players.filter(({ playerId, name }) => isNamed(name, text) && isInGroup(groups, group, playerId));
+  const found = players.filter(({ id, name }) => isNamed(name, text) && isInGroup(groups, group, id));
   const { shown, more } = useShowAll(found);
   const whom = found.length === players.length ? 'all' : counted(found.length, 'player');
   const showAll = () => {
@@ -117,7 +117,7 @@ function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
               key={String(is)}
               size="sm"
               variant="outline-dark"
-              disabled={found.every(({ playerId }) => chosen.has(playerId) === is)}
+              disabled={found.every(({ id }) => chosen.has(id) === is)}
               onClick={() => onChoose(found, is)}
             >
               {is ? `Choose ${whom}` : `Clear ${whom}`}
@@ -127,10 +127,10 @@ function ForWhom({ players, groups, chosen, onChoose }: ForWhomProps) {
       <div role="group" aria-labelledby="cards-for" className={styles.names}>
         {shown.map((player) => (
           <Form.Check
-            key={player.playerId}
-            id={`card-${player.playerId}`}
+            key={player.id}
+            id={`card-${player.id}`}
             label={player.name}
-            checked={chosen.has(player.playerId)}
+            checked={chosen.has(player.id)}
             onChange={({ target }) => onChoose([player], target.checked)}
           />
         ))}
