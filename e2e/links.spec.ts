@@ -1,10 +1,9 @@
 import { randomBytes } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
-import { DEMO_COACH } from '../core/demo/people';
 import { ask } from './database';
 import { score, settled, startPlay, startTogether } from './steps';
 import { expect, test } from './test';
-import { signedIn } from './test-bed';
+import { signedInAnew } from './test-bed';
 
 /** Personal links: a player's own phone, without an account. */
 
@@ -72,10 +71,7 @@ test('a phone on which play was never opened asks for its session while the scri
     await expect(on.getByText('Bashir').first()).toBeVisible();
     expect(asked.filter((one) => one === path)).toHaveLength(1);
   };
-  // A desk page, once open, makes the store of play: the sign-in comes to a browser that has opened none.
-  const atDesk = await signedIn(browser, baseURL!, DEMO_COACH);
-  const fresh = await browser.newContext({ baseURL: baseURL!, storageState: await atDesk.storageState() });
-  await atDesk.close();
+  const fresh = await signedInAnew(browser, baseURL!);
   await asks(await fresh.newPage(), `/play#${sessionId}`, `/api/v1/sessions/${sessionId}/bundle`);
   await fresh.close();
   const own = await phone(browser);

@@ -54,3 +54,11 @@ export async function signedIn(browser: Browser, baseURL: string, { email, passw
   await page.close();
   return context;
 }
+
+/** A browser that is signed in and has nothing of the program yet: a desk page, once open, makes the store of play. */
+export async function signedInAnew(browser: Browser, baseURL: string): Promise<BrowserContext> {
+  const desk = await signedIn(browser, baseURL);
+  const context = await browser.newContext({ baseURL, storageState: await desk.storageState() });
+  await desk.close();
+  return context;
+}
