@@ -112,6 +112,9 @@ test('scripts and styles of all pages come small to whoever can read that, and a
   for (const path of ['/play', '/play/tools', '/a/lantern-hollow']) {
     const files = await named(path);
     expect(files.length).toBeGreaterThan(1);
+    // Styles in use are not among those that were left out.
+    await expect(page.locator('body')).toHaveCSS('margin', '0px');
+    await expect(page.locator('body')).toHaveCSS('font-family', /^"?Archivo/);
     for (const file of files) {
       const [small, whole] = await Promise.all(
         ['br', 'identity'].map((accepts) => request.get(file, { headers: { 'accept-encoding': accepts } })),

@@ -11,6 +11,7 @@ const SOURCE = join(root, 'features/play/shell');
 const OUT = join(root, 'public/shell');
 /** Tools at the green are a page beside it, which play does not load; the same worker keeps both. */
 const TOOLS = join(root, 'features/tools/phone');
+const PAGE_SOURCES = ['features/play/shell/page.html', 'features/tools/phone/page.html'];
 /** Addresses that are the page of play, and that of the tools. */
 const PAGES = ['/play', '/j'];
 const TOOLS_PAGE = '/play/tools';
@@ -152,15 +153,14 @@ async function styles() {
 }
 
 /**
- * Leaves the styles out of which no script of their page names a class: most of the style library is for pages of the desk. What is left has a name of
+ * Leaves the styles out of which neither a script nor a page names an element or a class: most of the style library is for pages of the desk. What is left has a name of
  * its own, as it follows from the scripts too.
  */
 async function dropUnusedStyles({ outputs }) {
   const { PurgeCSS } = await import('purgecss');
   const textOf = (path) => readFileSync(join(root, path), 'utf8');
-  const content = Object.keys(outputs)
-    .filter((path) => path.endsWith('.js'))
-    .map((path) => ({ raw: textOf(path), extension: 'js' }));
+  const named = [...Object.keys(outputs).filter((path) => path.endsWith('.js')), ...PAGE_SOURCES];
+  const content = named.map((path) => ({ raw: textOf(path), extension: 'js' }));
   for (const path of Object.keys(outputs).filter((one) => one.endsWith('.css'))) {
     const defaultExtractor = (text) => text.match(/[\w-]+/g) ?? [];
     const [{ css }] = await new PurgeCSS().purge({ content, css: [{ raw: textOf(path) }], defaultExtractor });
