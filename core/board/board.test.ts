@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { familyOf } from '../golf/shot-types';
 import { seededRandom } from '../math/random';
 import { studentCdf } from '../math/student';
@@ -237,6 +238,46 @@ describe('a squad', () => {
     // Both leave the same; against level 28 that is a gain, against level 2 a loss.
     const squad = squadTable(model.cells, [member('strong', chips(9), 2), member('weak', chips(9), 28)]);
     expect(helpIn(squad)).toEqual([]);
+  });
+
+  test('of any squad whoever could help is the nearest in level of all who surely need fewer strokes, and what the squad loses is a plain mean', () => {
+    const kinds = kindsOf(model.cells).length;
+    // As they are kept, to a ten-thousandth of a stroke.
+    const tenThousandths = (min: number, max: number) => fc.integer({ min, max }).map((n) => n / 1e4);
+    const skill = fc.record({
+      mean: tenThousandths(-4000, 6000),
+      sd: tenThousandths(1, 2000),
+      interval80: fc.constant<[number, number]>([0, 0]),
+      balls: fc.constantFrom(0, 12),
+      level: fc.constantFrom(2.2, 2.5, 2.9),
+    });
+    const squad = fc.array(fc.array(skill, { minLength: kinds, maxLength: kinds }), { minLength: 1, maxLength: 9 });
+    fc.assert(
+      fc.property(squad, (all) => {
+        const members = all.map((skills, i) => ({ name: `P${i}`, skills }));
+        const table = squadTable(model.cells, members);
+        const help = new Map(helpIn(table).map((one) => [one.helped, one]));
+        for (const [i, { name, skills }] of members.entries()) {
+          const losing = skills.map(({ mean, balls }) => (balls > 0 && mean > 0 ? mean : -1));
+          const worst = Math.max(...losing);
+          const kind = worst < 0 ? undefined : losing.indexOf(worst);
+          expect(table.weakest[i]![0]).toBe(kind);
+          const chanceOf = (other: Skill) =>
+            chanceFewer(other, { ...skills[kind!]!, mean: skills[kind!]!.mean + skills[kind!]!.level - other.level });
+          const gapOf = (other: Skill) => Math.abs(other.level - skills[kind!]!.level);
+          const sure = kind === undefined ? [] : all.map((of) => of[kind]!).filter((of) => of.balls > 0 && chanceOf(of) > 0.9 + 1e-9);
+          const helper = members.find((member) => member.name === help.get(name)?.helper)?.skills[kind!];
+          if (sure.length > 0) expect(gapOf(helper!)).toBeLessThanOrEqual(Math.min(...sure.map(gapOf)));
+          if (helper) expect([help.get(name)!.chance, chanceOf(helper) > 0.9 - 1e-9]).toEqual([chanceOf(helper), true]);
+        }
+        for (const [k, { mean: average, players, weak }] of table.common.entries()) {
+          const played = all.map((of) => of[k]!).filter(({ balls }) => balls > 0);
+          expect([players, weak]).toEqual([played.length, table.weakest.filter((list) => list.includes(k)).length]);
+          expect(average).toBeCloseTo(played.reduce((sum, { mean: one }) => sum + one, 0) / Math.max(1, played.length), 10);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 
   test('who needs fewer strokes is told from means and deviations as it is from all draws', () => {

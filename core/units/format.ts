@@ -61,6 +61,12 @@ export function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
+const NAMED = 8;
+/** Names as `listed` says them, of more than eight the first seven: "a, b, c, d, e, f, g and 33 more". */
+export function listedInShort(names: readonly string[]): string {
+  return listed(names.length > NAMED ? [...names.slice(0, NAMED - 1), `${names.length - NAMED + 1} more`] : names);
+}
+
 /** Words with a capital, as a sentence begins. */
 export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);

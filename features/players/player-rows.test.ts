@@ -111,3 +111,18 @@ test('news: who changed, the surest first, and weaknesses that are clear and sha
   ]);
   expect(sharedWeaknesses(players, briefs, cells)).toEqual(['Ana and Ben share a weakness: 20–30 yd pitches from light rough.']);
 });
+
+test('of weaknesses the one that most share is told first; of many players seven are named', () => {
+  const weak = (key: string) => brief({ weakest: { ...brief().weakest!, key } });
+  const players = Array.from({ length: 14 }, (_, i) => player(`p${i}`, `P${i}`));
+  const briefs = kept(
+    players.map(({ player: { playerId } }, i) => [
+      playerId,
+      weak(i < 2 ? 'chip|fairway|10' : i < 12 ? 'putt|green|6' : `bunker|sand|${i - 12}0`),
+    ]),
+  );
+  expect(sharedWeaknesses(players, briefs, cells)).toEqual([
+    'P2, P3, P4, P5, P6, P7, P8 and 3 more share a weakness: 6–10 ft putts.',
+    'P0 and P1 share a weakness: 10–20 yd chips from the fairway.',
+  ]);
+});

@@ -7,7 +7,7 @@ import { sayStrokes, type StrokesAs } from '@/core/units/strokes';
 import type { Cell } from '@/core/skill/cells';
 import type { ShotType, Surface } from '@/core/golf/words';
 import { familyOf, type Family } from '@/core/golf/shot-types';
-import { inWords, listed } from '@/core/units/format';
+import { inWords, listed, listedInShort } from '@/core/units/format';
 import { sayDay } from '@/core/units/say-moment';
 import type { Answer, PlayerRow as Player } from '@/server/data';
 import type { Briefs } from '@/server/known/briefs';
@@ -38,11 +38,15 @@ export const boardAddress = (slug: string, playerId: string) => `/a/${slug}/play
 
 type Players = Answer<'listPlayers'>;
 
+/** What is kept of a player; of one without a ball nothing is said, whatever was kept. */
+const briefOf = ({ player, balls }: Pick<Players[number], 'player' | 'balls'>, { of }: Briefs): Brief | undefined =>
+  balls === 0 ? undefined : of.get(player.playerId);
+
 /** The players of an academy, each in a line. */
 export function playerRows(players: Players, briefs: Briefs, said: SaidWith): PlayerRow[] {
   const cells = new Map(said.cells.map((cell) => [cell.key, cell]));
   return players.map(({ player, balls, lastAt }) => {
-    const brief = balls === 0 ? undefined : briefs.of.get(player.playerId);
+    const brief = briefOf({ player, balls }, briefs);
     return {
       id: player.playerId,
       name: player.name,
@@ -117,26 +121,26 @@ function dreadedOf({ dreads }: Pick<Player, 'dreads'>): string {
   return listed(keys.map(([shotType, surface]) => sayShots({ shotType, surface })));
 }
 
-/** What is kept of whoever has hit a ball, by name. */
-const knownOf = (players: Players, { of }: Briefs) =>
-  players.flatMap(({ player: { playerId, name }, balls }) => {
-    const brief = balls === 0 ? undefined : of.get(playerId);
-    return brief ? [{ name, ...brief }] : [];
+const namedBriefs = (players: Players, briefs: Briefs) =>
+  players.flatMap((row) => {
+    const brief = briefOf(row, briefs);
+    return brief ? [{ name: row.player.name, ...brief }] : [];
   });
 
-/** Players who have the same weakest shot: "Ottilie and Teodor share a weakness: 20–30 yd pitches from light rough." */
+/** Players who have the same weakest shot, the most first: "Ottilie and Teodor share a weakness: 20–30 yd pitches from light rough." */
 export function sharedWeaknesses(players: Players, briefs: Briefs, cells: readonly Cell[]): string[] {
-  const clear = knownOf(players, briefs).filter(({ weakest }) => weakest?.clear);
+  const clear = namedBriefs(players, briefs).filter(({ weakest }) => weakest?.clear);
   const sharing = group(clear, ({ weakest }) => weakest!.key);
-  return cells.flatMap((cell) => {
-    const names = sharing.get(cell.key)?.map(({ name }) => name) ?? [];
-    return names.length > 1 ? [`${listed(names)} share a weakness: ${sayCell(cell)}.`] : [];
-  });
+  return cells
+    .map((cell) => ({ cell, names: (sharing.get(cell.key) ?? []).map(({ name }) => name) }))
+    .filter(({ names }) => names.length > 1)
+    .sort((a, b) => b.names.length - a.names.length)
+    .map(({ cell, names }) => `${listedInShort(names)} share a weakness: ${sayCell(cell)}.`);
 }
 
 /** "Ruaridh is probably better (91%) than four weeks ago.": whose last four weeks differ from before, the surest first. */
 export function changesIn(players: Players, briefs: Briefs): string[] {
-  return knownOf(players, briefs)
+  return namedBriefs(players, briefs)
     .flatMap(({ name, trend }) =>
       trend ? [{ name, better: trend.chanceBetter, sure: Math.max(trend.chanceBetter, 1 - trend.chanceBetter) }] : [],
     )

@@ -5,7 +5,7 @@ import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
 import { percentOf } from '@/core/board/certainty';
 import { commonWeakness, helpIn, togetherIn, type Squad } from '@/core/board/squad';
-import { counted, inWords, listed } from '@/core/units/format';
+import { counted, inWords, listedInShort } from '@/core/units/format';
 import { asQuery, type BoardAsked } from './asked';
 import { ChooseGame } from '../form/choose-game';
 import { RefreshWhile } from '../form/refresh-while';
@@ -63,7 +63,7 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, str
                 ? 'The squad has no shared weakness. Work on each player’s own.'
                 : `The squad’s shared weakness: ${shots(weakness)}, ${sayStrokes(common[weakness]!.mean, strokes)} ${strokes} a ${asked.per} on average of ${counted(common[weakness]!.players, 'player')}, and among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
-            {pairs.map(({ kind, names }) => `${cut(names)} could practise ${shots(kind)} together.`).join(' ')}
+            {pairs.map(({ kind, names }) => `${listedInShort(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
           <SquadTable
             of={members.length}
@@ -99,7 +99,7 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, str
             </ul>
           )}
           {help.length > SHOWN && <p className="small-print">and {help.length - SHOWN} more</p>}
-          {without.length > 0 && <p className="small-print">Not compared: {cut(without)} (no ball yet, or no weakness).</p>}
+          {without.length > 0 && <p className="small-print">Not compared: {listedInShort(without)} (no ball yet, or no weakness).</p>}
         </>
       )}
     </div>
@@ -108,9 +108,6 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, str
 
 /** As many as a page shows of a large squad. */
 const SHOWN = 24;
-const NAMES = 8;
-const cut = (names: readonly string[]) =>
-  listed(names.length > NAMES ? [...names.slice(0, NAMES - 1), `${names.length - NAMES + 1} more`] : names);
 
 const headingOf = ({ shotType, surface }: Squad['kinds'][number]) =>
   saysSurface(shotType) ? sayShot(shotType) : `${sayShot(shotType)}, ${say(surface)}`;

@@ -122,7 +122,7 @@ export function TodayPage({
                 <h3 className={styles.group}>Usually here on a {weekday}</h3>
                 <PractiseNext slug={slug} rows={expected} among={among} strokes={strokes} />
                 {usual > expected.length && <p className="small-print mt-2 mb-3">and {usual - expected.length} more</p>}
-                {others.length > 0 && <h3 className={styles.group}>Everybody else</h3>}
+                {others.length > 0 && <h3 className={styles.group}>Others</h3>}
               </>
             )}
             <PractiseNext slug={slug} rows={expected.length > 0 && !alone ? others : among} among={among} strokes={strokes} />
