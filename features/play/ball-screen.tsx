@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { freshStationKey } from '@/core/game/open';
 import type { Standing } from '@/core/play/play';
 import { takesTurn } from '@/core/play/verdict';
@@ -173,7 +173,7 @@ function sayPlan({ calls, stations }: GameSpec): string {
 
 /** Takes presses where no ball is on the screen. */
 function Takes({ presses: { takenBy }, take }: { presses: Presses; take: (one: Press) => Promise<Taken> }) {
-  useEffect(() => takenBy(take));
+  useLayoutEffect(() => takenBy(take));
   return null;
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { isPutt } from '@/core/golf/shot-types';
-import { useEffect, useReducer, useState } from 'react';
+import { useLayoutEffect, useReducer, useState } from 'react';
 import { sayAtStation, sayGround, sayStation, sayStationLie, sayWhere } from '@/core/game/words/say-station';
 import type { Standing } from '@/core/play/play';
 import type { ToBeat } from '@/core/play/round';
@@ -151,7 +151,7 @@ export function OneBall(props: OneProps) {
       }
     }
   };
-  useEffect(() => takenBy(take));
+  useLayoutEffect(() => takenBy(take));
   const pressKey = (asked: Question, { key }: AnswerKey) => press({ do: 'key', question: asked.kind, key });
   /** A mark that says all ends the ball: its turn is still to be played. */
   const mark = (counts: Details['counts']) => {

@@ -1,11 +1,11 @@
 'use client';
 
-import { useEffect } from 'react';
 import type { Result } from '@/core/game/scoring/ball';
 import { sayBearing } from '@/core/shot/direction';
 import { formatLeft } from '@/core/units/format';
 import { METRES_PER, type UnitSystem } from '@/core/units/length';
 import type { FromHole } from '@/ui/target';
+import { useKeys } from '@/ui/use-keys';
 import { tappedResult } from './entry';
 import { FinishKeys } from './finish-keys';
 import styles from './play.module.scss';
@@ -36,16 +36,12 @@ export function PlacePanel({ place, reachM, system, verdict, onMove, onRecord, o
   const nudge = (right: number, beyond: number) =>
     onMove({ right: limit(place.right + right * step), beyond: limit(place.beyond + beyond * step) });
 
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const by = NUDGES.find(([key]) => key === event.key);
-      if (by) {
-        event.preventDefault();
-        nudge(by[3], by[4]);
-      } else if (event.key === 'Escape') onCancel();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+  useKeys((event) => {
+    const by = NUDGES.find(([key]) => key === event.key);
+    if (by) {
+      event.preventDefault();
+      nudge(by[3], by[4]);
+    } else if (event.key === 'Escape') onCancel();
   });
 
   return (

@@ -1,11 +1,12 @@
 'use client';
 
-import { type CSSProperties, useEffect, useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import type { AnswerKey } from '@/core/game/scoring/answer-keys';
 import type { Result } from '@/core/game/scoring/ball';
 import type { Measure } from '@/core/golf/words';
 import { formatLeft, counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
+import { useKeys } from '@/ui/use-keys';
 import type { Offer } from './device/store';
 import {
   nothingTyped,
@@ -112,20 +113,16 @@ export function TypePanel(props: Props) {
     if (unit === 'pace') measure('pace');
   };
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (/^\d$/.test(event.key)) press(event.key);
-      else if (event.key === '.' || event.key === ',') press(usual);
-      else if (event.key === 'f' || event.key === "'") press('ft');
-      else if (event.key === 'Backspace') press('back');
-      else if (event.key === 'Escape') onCancel();
-      else if (event.key.toLowerCase() === 'h' && quick.some((key) => key.kind === 'holed'))
-        keep(quick.find((key) => key.kind === 'holed')!.result);
-      else if (event.key === 'Enter' && (event.target as HTMLElement).tagName !== 'BUTTON') finish();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys((event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (/^\d$/.test(event.key)) press(event.key);
+    else if (event.key === '.' || event.key === ',') press(usual);
+    else if (event.key === 'f' || event.key === "'") press('ft');
+    else if (event.key === 'Backspace') press('back');
+    else if (event.key === 'Escape') onCancel();
+    else if (event.key.toLowerCase() === 'h' && quick.some((key) => key.kind === 'holed'))
+      keep(quick.find((key) => key.kind === 'holed')!.result);
+    else if (event.key === 'Enter' && (event.target as HTMLElement).tagName !== 'BUTTON') finish();
   });
 
   const empty = typed.whole === '' && !tried;

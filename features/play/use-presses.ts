@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Question } from '@/core/play/questions';
 import type { Result } from '@/core/game/scoring/ball';
 import { buzz } from './device/device-extras';
@@ -60,7 +60,7 @@ export function usePresses(balls: number): Presses {
     if (awaited.current?.taken === 'choice') awaited.current.shown();
   }, []);
   // Whoever takes the next press has said so by now: they are drawn within.
-  useEffect(() => {
+  useLayoutEffect(() => {
     shownBalls.current = balls;
     if (awaited.current?.taken === 'ball') awaited.current.shown();
   }, [balls]);

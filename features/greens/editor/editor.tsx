@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useEffectEvent, useMemo, useReducer, useRef, useState } from 'react';
+import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Point } from '@/core/geometry/point';
 import { placeOf } from '@/core/green/edit';
@@ -11,6 +11,7 @@ import { greenPlanSchema, type GreenPlan } from '@/core/green/plan';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import type { SavedGreen } from '@/server/data';
+import { useKeys } from '@/ui/use-keys';
 import { useLeaveWarning } from '../../form/use-leave-warning';
 import { NOT_SENT } from '../../form/use-save';
 import { saveGreenAction } from '../actions';
@@ -114,8 +115,7 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
     router.push(`/a/${slug}/games/new?green=${greenId}`);
   };
 
-  // On the window: what was focused may be gone, as after removing it.
-  const onKey = useEffectEvent((event: KeyboardEvent) => {
+  useKeys((event) => {
     const typing = event.target instanceof Element && event.target.matches('input, select, textarea');
     const control = event.ctrlKey || event.metaKey;
     if (control && event.key.toLowerCase() === 's') {
@@ -132,11 +132,6 @@ export function GreenEditor({ slug, greenId, initial, system, paceM, last, games
     else if (event.key === '-') setView(zoomed(view, 0.8));
     else if (event.key === '0') setView(fitted(plan, view.wide, view.high));
   });
-  useEffect(() => {
-    const listener = (event: KeyboardEvent) => onKey(event);
-    window.addEventListener('keydown', listener);
-    return () => window.removeEventListener('keydown', listener);
-  }, []);
   const station = chosen?.kind === 'station' ? plan.stations.find((one) => one.key === chosen.key) : undefined;
   const grouped = plan.groups.length > 0 && tool !== 'scatter';
   const asked = grouped
