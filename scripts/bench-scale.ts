@@ -146,9 +146,9 @@ async function signedIn() {
   };
 }
 
-/** Looks at a list of players until nothing in it is being worked out. */
+/** Looks at the squad, which also says that of older balls something is shown, until nothing of it is being worked out. */
 async function settled(look: (path: string) => Promise<Answer>, base: string): Promise<void> {
-  while ((await look(`${base}/players`)).text.includes('being worked out')) await new Promise((later) => setTimeout(later, 2000));
+  while ((await look(`${base}/players/squad`)).text.includes('being worked out')) await new Promise((later) => setTimeout(later, 2000));
 }
 
 async function pages(): Promise<void> {

@@ -35,7 +35,7 @@ const SHOWN: readonly LimitedQuery[] = [
   ] as const),
   ...(['kitOf', 'getSession', 'eventsOfSession', 'sessionLog', 'shotsOfSessions', 'shotsOfPlayer', 'unfinishedSessions'] as const),
   ...(['finishedSessions', 'logbookPage', 'logbookShots', 'notesOfSessions', 'listTags', 'withShots', 'heldPosterior'] as const),
-  ...(['heldBriefs', 'skillsMadeFrom', 'heldSkills', 'shotsOfCell', 'familyOf', 'placesOf'] as const),
+  ...(['heldBriefs', 'keptMadeFrom', 'heldSkills', 'shotsOfCell', 'familyOf', 'placesOf'] as const),
 ];
 /** What changes when the coach does it. */
 const CHANGES = /^(save|keep|take|start|stop|resume|give|ask)/;

@@ -32,12 +32,9 @@ export type GamePhase = Phase<Scoring> & {
 /** What the last phase is called, the one that counts. */
 export const COUNTS = 'What counts';
 
-/**
- * The phases of a game, the one that counts last.
- * @param seed decides random orders
- */
-export function phasesOf(game: Parts, seed = 0): GamePhase[] {
-  const parts = [
+/** What is played one after the other, what counts last. */
+function partsOf(game: Parts) {
+  return [
     ...game.leadIn.map(({ balls, stations, ...phase }) => ({
       ...phase,
       rules: PLAIN_RULES,
@@ -45,12 +42,24 @@ export function phasesOf(game: Parts, seed = 0): GamePhase[] {
     })),
     { title: COUNTS, order: game.order, scoring: game.scoring, rules: game.rules, stations: game.stations },
   ];
+}
+
+/** How many balls one part has at most, one player's: no order changes that. */
+function turnsOf(game: Parts, scoring: Scoring, stations: readonly Station[]): number {
+  const planned = game.open ? ballsPlanned(game.calls) : null;
+  return planned ?? schemeOf(scoring).most?.(scoring, stations) ?? lotsOf(scoring, stations).length;
+}
+
+/**
+ * The phases of a game, the one that counts last.
+ * @param seed decides random orders
+ */
+export function phasesOf(game: Parts, seed = 0): GamePhase[] {
   let firstTurn = 0;
-  return parts.map(({ title, order, scoring, rules, stations }, index) => {
-    const scheme = schemeOf(scoring);
-    const lots = scheme.most ? null : inPlayingOrder(arranged(lotsOf(scoring, stations), scoring, rules), order, seed + index);
-    const planned = game.open ? ballsPlanned(game.calls) : null;
-    const turns = planned ?? (scheme.most ? scheme.most(scoring, stations) : lots!.length);
+  return partsOf(game).map(({ title, order, scoring, rules, stations }, index) => {
+    const decides = schemeOf(scoring).most !== undefined;
+    const lots = decides ? null : inPlayingOrder(arranged(lotsOf(scoring, stations), scoring, rules), order, seed + index);
+    const turns = turnsOf(game, scoring, stations);
     const phase = { index, title, order, scoring, rules, stations, sizes: game.sizes, lots, turns, firstTurn };
     firstTurn += turns;
     return phase;
@@ -81,5 +90,5 @@ function arranged(lots: readonly Lot[], scoring: Scoring, rules: Rules): readonl
 
 /** All the balls of a game at most, one player's. */
 export function ballsOf(game: Parts): number {
-  return phasesOf(game).reduce((sum, phase) => sum + phase.turns, 0);
+  return partsOf(game).reduce((sum, { scoring, stations }) => sum + turnsOf(game, scoring, stations), 0);
 }

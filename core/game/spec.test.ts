@@ -1,8 +1,9 @@
 import { DEMO_GAMES } from '../demo/games';
 import { ft, game, station, yd } from '../testing/make';
+import { LIBRARY } from './library';
 import { careLines } from './words/care';
 import { sayStation, sayStationLie } from './words/say-station';
-import { ballsOf } from './phases';
+import { ballsOf, phasesOf } from './phases';
 import { freshKey, gameSpecSchema } from './spec';
 
 /** What the schema says about a game, by path. */
@@ -64,6 +65,16 @@ test('stations are called as a coach calls them, in the reader’s units', () =>
 test('balls add up, and a fresh key is one that nothing has', () => {
   expect(ballsOf(game())).toBe(6);
   expect([freshKey('s', []), freshKey('s', ['s1', 's4', 'x'])]).toEqual(['s1', 's5']);
+});
+
+test('balls are counted without putting them in order, and are as many as the order has', () => {
+  const games = [...LIBRARY.map(({ spec }) => spec), ...DEMO_GAMES];
+  for (const spec of games) {
+    const phases = phasesOf(spec, 7);
+    expect(ballsOf(spec)).toBe(phases.reduce((sum, { turns }) => sum + turns, 0));
+    if (!spec.open) for (const { lots, turns } of phases) if (lots) expect(lots).toHaveLength(turns);
+  }
+  expect(games.length).toBeGreaterThan(20);
 });
 
 test('care is said for every game, and a swing needs more of it than a putt', () => {

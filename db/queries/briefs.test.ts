@@ -1,11 +1,13 @@
 import { and, eq } from 'drizzle-orm';
 import type { Brief } from '@/core/board/brief';
 import type { KeptSkills } from '@/core/board/squad';
+import { newPlayer } from '@/core/people/player';
 import { left, record, game } from '@/core/testing/make';
 import { brief as briefs, session } from '../schema';
 import { academies, own } from '../testing/academy';
-import { heldBriefs, heldSkills, keepBrief, skillsMadeFrom } from './evidence';
+import { heldBriefs, heldSkills, keepBrief, keptMadeFrom } from './evidence';
 import { erasePlayer } from './erase';
+import { archivePlayer, savePlayer, saveRoundMix, squadState } from './players';
 import { startSession, visitsOnThisWeekday } from './sessions';
 import { takeIn } from './take-in';
 import { idOf } from '@/core/testing/make';
@@ -28,26 +30,56 @@ describe('players in a line', () => {
     const [at, other] = [await academy(), await academy()];
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 }, skills: { ...skills, expected: [2.4] } });
-    expect(await heldBriefs(db, at.actor)).toEqual(new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]));
+    expect(await heldBriefs(db, at.actor, [at.playerId])).toEqual(
+      new Map([[at.playerId, { madeFrom: 'two', brief: { ...brief, balls: 41 } }]]),
+    );
     expect(await heldSkills(db, at.actor, 'expected', [at.playerId])).toEqual(
       new Map([[at.playerId, { madeFrom: 'two', skills: { expected: [2.4] } }]]),
     );
     expect(await heldSkills(db, at.actor, 'shot', [at.playerId])).toEqual(
       new Map([[at.playerId, { madeFrom: 'two', skills: { shot: skills.shot } }]]),
     );
-    expect(await skillsMadeFrom(db, at.actor)).toEqual(new Map([[at.playerId, 'two']]));
-    expect([await skillsMadeFrom(db, other.actor), await heldSkills(db, at.actor, 'shot', [])]).toEqual([new Map(), new Map()]);
-    expect([await heldBriefs(db, other.actor), await heldSkills(db, other.actor, 'shot', [at.playerId])]).toEqual([new Map(), new Map()]);
+    expect(await keptMadeFrom(db, at.actor)).toEqual(new Map([[at.playerId, 'two']]));
+    expect([await keptMadeFrom(db, other.actor), await heldSkills(db, at.actor, 'shot', [])]).toEqual([new Map(), new Map()]);
+    expect([await heldBriefs(db, other.actor, [at.playerId]), await heldSkills(db, other.actor, 'shot', [at.playerId])]).toEqual([
+      new Map(),
+      new Map(),
+    ]);
     // Kept by a program that kept nothing for the squad yet.
     await db.update(briefs).set({ skills: null }).where(eq(briefs.academyId, at.actor.academyId));
-    expect([(await heldBriefs(db, at.actor)).size, (await heldSkills(db, at.actor, 'shot', [at.playerId])).size]).toEqual([1, 0]);
+    expect([(await heldBriefs(db, at.actor, [at.playerId])).size, (await heldSkills(db, at.actor, 'shot', [at.playerId])).size]).toEqual([
+      1, 0,
+    ]);
+  });
+
+  test('what the squad’s figures follow from has a word, another one after each change', async () => {
+    const [at, other] = [await academy(), await academy()];
+    const state = () => squadState(db, at.actor);
+    const empty = await squadState(db, { ...at.actor, academyId: 'nowhere' });
+    const words = [empty, await state()];
+    const after = async (change: Promise<unknown>) => {
+      await change;
+      words.push(await state());
+    };
+    await after(takeIn(db, at.actor, at.sessionId, [own(at, record(game(), 0, left(5), 100))]));
+    await after(keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills }));
+    await after(savePlayer(db, at.actor, at.playerId, newPlayer('Otto the Second', 'imperial')));
+    await after(savePlayer(db, at.actor, at.playerId, { ...newPlayer('Otto the Second', 'imperial'), level: 3 }));
+    await after(saveRoundMix(db, at.actor, at.playerId, { 'putt|green|3': 9 }));
+    await after(savePlayer(db, at.actor, idOf(at.n * 100_000 + 9), newPlayer('Ida', 'imperial')));
+    await after(archivePlayer(db, at.actor, at.playerId, true));
+    expect(new Set(words).size).toBe(words.length);
+    // What happens elsewhere, or is no matter of figures, changes nothing.
+    await keepBrief(db, other.actor, other.playerId, { madeFrom: 'one', brief, skills });
+    await startSession(db, at.actor, idOf(at.n * 100_000 + 10), at.gameId, [{ playerId: idOf(at.n * 100_000 + 9), allowance: 0 }]);
+    expect(await state()).toBe(words.at(-1));
   });
 
   test('it goes with the player', async () => {
     const at = await academy();
     await keepBrief(db, at.actor, at.playerId, { madeFrom: 'one', brief, skills });
     await erasePlayer(db, at.actor, at.playerId);
-    expect((await heldBriefs(db, at.actor)).size).toBe(0);
+    expect((await heldBriefs(db, at.actor, [at.playerId])).size).toBe(0);
   });
 });
 

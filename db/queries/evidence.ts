@@ -35,6 +35,7 @@ import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { brief, player, posterior, reference, session, sessionPlayer, shot } from '../schema';
 import { named, shotsWhere } from './rows';
+import { rowsInOne } from './rows-in-one';
 import { seen } from './seen';
 
 /** Which balls a board looks at; what is not given does not restrict. */
@@ -314,22 +315,26 @@ export async function keepPosterior(db: Db, actor: Actor, playerId: string, held
     .onConflictDoUpdate({ target: [posterior.academyId, posterior.playerId], set: held });
 }
 
-/** What is kept of each player in a line, by player, with what it was made from. */
-export async function heldBriefs(db: Db, actor: Actor): Promise<Map<string, { madeFrom: string; brief: Brief }>> {
+/** What is kept of these players in a line, by player, with what it was made from. */
+export async function heldBriefs(
+  db: Db,
+  actor: Actor,
+  playerIds: readonly string[],
+): Promise<Map<string, { madeFrom: string; brief: Brief }>> {
+  if (playerIds.length === 0) return new Map();
   const rows = await db
     .select({ playerId: brief.playerId, madeFrom: brief.madeFrom, brief: brief.brief })
     .from(brief)
-    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId)));
+    .where(and(eq(brief.academyId, actor.academyId), inArray(brief.playerId, [...playerIds]), seen(actor, brief.playerId)));
   return new Map(rows.map(({ playerId, ...held }) => [playerId, held]));
 }
 
-/** Of which players something is kept for the squad, and what it was made from, by player. */
-export async function skillsMadeFrom(db: Db, actor: Actor): Promise<Map<string, string>> {
-  const rows = await db
-    .select({ playerId: brief.playerId, madeFrom: brief.madeFrom })
-    .from(brief)
-    .where(and(eq(brief.academyId, actor.academyId), seen(actor, brief.playerId), isNotNull(brief.skills)));
-  return new Map(rows.map(({ playerId, madeFrom }) => [playerId, madeFrom]));
+/** Of which players something is kept, and what it was made from, by player. */
+export async function keptMadeFrom(db: Db, actor: Actor): Promise<Map<string, string>> {
+  const { playerId, madeFrom } = brief;
+  const where = and(eq(brief.academyId, actor.academyId), seen(actor, playerId));
+  const rows = await rowsInOne(db, brief, { playerId, madeFrom }, where, asc(playerId));
+  return new Map(rows.map((row) => [row.playerId, row.madeFrom]));
 }
 
 /**

@@ -2,8 +2,9 @@ import { formOf, type PlayerForm } from '@/core/people/player';
 import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
-import { academy, club, player, shot } from '../schema';
+import { academy, brief, club, player, shot } from '../schema';
 import { mayBeNamed } from './may-be-named';
+import { rowsInOne } from './rows-in-one';
 import { same } from './same';
 import { seen } from './seen';
 
@@ -43,17 +44,34 @@ const here = (actor: Actor, archived: boolean) =>
  * @param archived those who were put away, instead of those who are here
  */
 export async function listPlayers(db: Db, actor: Actor, archived = false) {
-  const rows = await db
-    .select({ ...LISTED, balls: player.balls, lastAt: player.lastAt })
-    .from(player)
-    .where(here(actor, archived))
-    .orderBy(asc(player.name));
+  const rows = await rowsInOne(
+    db,
+    player,
+    { ...LISTED, balls: player.balls, lastAt: player.lastAt },
+    here(actor, archived),
+    asc(player.name),
+  );
   return rows.map(({ balls, lastAt, ...listed }) => ({ player: listed satisfies ListedPlayer, balls, lastAt }));
 }
 
 /** Who can be chosen in the academy, by name: of hundreds no more is read than that. */
 export async function listPlayerNames(db: Db, actor: Actor): Promise<{ id: string; name: string }[]> {
   return db.select({ id: player.playerId, name: player.name }).from(player).where(here(actor, false)).orderBy(asc(player.name));
+}
+
+/**
+ * A word that stays the same as long as nothing changes that the squad's figures follow from: who is here, under what name, at what level, with which
+ * balls, and what is kept of them.
+ */
+export async function squadState(db: Db, actor: Actor): Promise<string> {
+  const { playerId, name, level, roundMix, evidenceRev, balls } = player;
+  const one = sql`row(${playerId}, ${name}, ${level}, ${roundMix}, ${evidenceRev}, ${balls}, ${brief.madeFrom})::text`;
+  const [row] = await db
+    .select({ state: sql<string>`coalesce(md5(string_agg(${one}, ' ' order by ${playerId})), '')` })
+    .from(player)
+    .leftJoin(brief, and(eq(brief.academyId, player.academyId), eq(brief.playerId, playerId)))
+    .where(here(actor, false));
+  return row!.state;
 }
 
 /** One player with the clubs, in the order of the bag; null if the academy has none of this id, or they were erased. */

@@ -6,7 +6,6 @@ import { METRES_PER } from '@/core/units/length';
 import { longestM } from '@/core/golf/bands';
 import { requireCoach, requireDesk } from '@/server/actor';
 import { uuidOr404 } from '@/server/params';
-import { squadTable } from '@/core/board/squad';
 import { sayDay } from '@/core/units/say-moment';
 import { measuresOf } from '@/core/game/sizes';
 import { candidatesOf } from '../forecast/candidates';
@@ -19,7 +18,7 @@ import { ChooseGame } from '../form/choose-game';
 import { dayIn, startOfDayIn } from '@/core/units/day';
 import { IntoView } from './into-view';
 import { boardOf } from '@/server/known/board';
-import { membersOf } from '@/server/known/squad';
+import { squadBoardOf } from '@/server/known/squad';
 import { PuttingPage } from './putting-page';
 import { RoundMixForm } from './round-mix-form';
 import { SquadPage } from './squad-page';
@@ -191,21 +190,15 @@ async function Families({ desk, player, span, said }: FamiliesProps) {
 export async function SquadRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
   const desk = await requireDesk(slug);
   const asked = readAsked(params);
-  const { members: squad, pending } = await membersOf(desk, asked.per === 'shot');
+  const board = await squadBoardOf(desk, asked.per);
   return (
     <SquadPage
       slug={slug}
       mayChange={desk.coach !== null}
-      squad={squadTable(
-        desk.model.cells,
-        squad.map(({ member }) => member),
-      )}
-      ids={squad.map(({ player }) => player.playerId)}
-      levels={squad.map(({ player }) => player.level)}
+      board={board}
       all={params[ALL] !== undefined}
       asked={{ per: asked.per }}
       strokes={desk.academy.strokesAs}
-      pending={pending}
     />
   );
 }

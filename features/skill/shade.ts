@@ -2,8 +2,7 @@
 const STEPS = ['--gain-3', '--gain-2', '--gain-1', '--lose-1', '--lose-2', '--lose-3', '--lose-4'] as const;
 
 /**
- * The fill of a figure: ochre loses, blue gains, the deeper the more; hatched where it is too close to call
- * it lies.
+ * The fill of a figure: ochre loses, blue gains, the deeper the more; hatched where it is too close to call.
  * @param share of the largest figure on the board, from −1 to 1
  */
 export function shadeOf(share: number, unsure: boolean): React.CSSProperties {

@@ -4,8 +4,9 @@ import Link from 'next/link';
 import { say } from '@/core/golf/words';
 import { sayShot, sayShots } from '@/core/board/say-cell';
 import { percentOf } from '@/core/board/certainty';
-import { commonWeakness, helpIn, togetherIn, type Squad } from '@/core/board/squad';
+import { commonWeakness, type Squad } from '@/core/board/squad';
 import { counted, inWords, listedInShort } from '@/core/units/format';
+import type { SquadBoard } from '@/server/known/squad';
 import { asQuery, type BoardAsked } from './asked';
 import { ChooseGame } from '../form/choose-game';
 import { RefreshWhile } from '../form/refresh-while';
@@ -18,23 +19,20 @@ import { SquadTable } from './squad-table';
 type Props = {
   slug: string;
   mayChange: boolean;
-  squad: Squad;
-  ids: string[];
-  levels: number[];
+  board: SquadBoard;
   /** Whether all rows of a large squad were asked for. */
   all: boolean;
   asked: BoardAsked;
   strokes: StrokesAs;
-  pending: boolean;
 };
 
 /** Players by skills: the squad's common weakness, who could practise together, and who could help whom. */
-export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, strokes, pending }: Props) {
+export function SquadPage({ slug, mayChange, board, all, asked, strokes }: Props) {
+  const { squad, ids, levels, together, help, pending } = board;
   const { kinds, members, weakest, common } = squad;
   const played = kinds.map((_, k) => k).filter((k) => common[k]!.players > 0);
   const weakness = commonWeakness(squad);
   const shots = (k: number) => sayShots(kinds[k]!);
-  const [pairs, help] = [togetherIn(squad), helpIn(squad)];
   const without = members.filter((_, i) => weakest[i]!.length === 0).map(({ name }) => name);
   return (
     <div className="p-3 p-md-4">
@@ -63,7 +61,7 @@ export function SquadPage({ slug, mayChange, squad, ids, levels, all, asked, str
                 ? 'The squad has no shared weakness. Work on each player’s own.'
                 : `The squad’s shared weakness: ${shots(weakness)}, ${sayStrokes(common[weakness]!.mean, strokes)} ${strokes} a ${asked.per} on average of ${counted(common[weakness]!.players, 'player')}, and among the three weakest of ${inWords(common[weakness]!.weak)}.`}
             </b>{' '}
-            {pairs.map(({ kind, names }) => `${listedInShort(names)} could practise ${shots(kind)} together.`).join(' ')}
+            {together.map(({ kind, names }) => `${listedInShort(names)} could practise ${shots(kind)} together.`).join(' ')}
           </p>
           <SquadTable
             of={members.length}

@@ -44,7 +44,9 @@ test('sorted by a skill the worst comes first, and who has no ball in it last; e
   await userEvent.click(screen.getByRole('button', { name: 'chip, fringe' }));
   expect(names()).toEqual(['Bo', 'Ada', 'Di', 'Cy']);
   expect(screen.getByRole('columnheader', { name: /chip/ })).toHaveAttribute('aria-sort', 'descending');
-  expect(screen.getByText('Di, chips from the fringe: −0.20 lost a shot, −0.30 to −0.10 eight times in ten, 12 balls')).toBeInTheDocument();
+  expect(
+    screen.getByTitle('Di, chips from the fringe: −0.20 lost a shot, −0.30 to −0.10 eight times in ten, 12 balls'),
+  ).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Bo' })).toHaveAttribute('href', '/a/here/players/Bo');
 });
 

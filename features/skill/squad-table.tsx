@@ -91,21 +91,15 @@ export function SquadTable({ rows, of = rows.length, most, skills, average, per,
                 const says = `${row.name}, ${skills[k]!.shots}: ${sayStrokes(mean, strokes)} ${strokes} a ${per}, ${sayBetween([low, high], strokes)} eight times in ten, ${counted(balls, 'ball')}`;
                 return (
                   <td key={skills[k]!.heading}>
-                    <span
-                      className={`${styles.cell} ${balls === 0 ? styles.never : ''}`}
-                      style={balls === 0 ? undefined : shadeOf(mean / most, low <= 0 && high >= 0)}
-                      title={says}
-                    >
-                      <span className="visually-hidden">{says}</span>
-                      {balls > 0 && (
-                        <>
-                          <b className="fig" aria-hidden="true">
-                            {sayStrokes(mean, strokes)}
-                          </b>
-                          <small aria-hidden="true">{balls}</small>
-                        </>
-                      )}
-                    </span>
+                    {/* One picture with one sentence: of hundreds of figures nothing is sent twice. */}
+                    {balls === 0 ? (
+                      <span role="img" title={says} className={`${styles.cell} ${styles.never}`} />
+                    ) : (
+                      <span role="img" title={says} className={styles.cell} style={shadeOf(mean / most, low <= 0 && high >= 0)}>
+                        <b className="fig">{sayStrokes(mean, strokes)}</b>
+                        <small>{balls}</small>
+                      </span>
+                    )}
                   </td>
                 );
               })}

@@ -32,8 +32,8 @@ function deskWith(held: [string, object][], skills: [string, object][] = []) {
   const keepBrief = jest.fn(async (playerId: string, kept: Kept) => void skills.push([playerId, kept]));
   const heldSkills = jest.fn(async (_part: string, ids: string[]) => new Map(skills.filter(([playerId]) => ids.includes(playerId))));
   const data = {
-    heldBriefs: async () => new Map(held),
-    skillsMadeFrom: async () => new Map((skills as [string, Kept][]).map(([playerId, { madeFrom }]) => [playerId, madeFrom])),
+    heldBriefs: async (ids: string[]) => new Map(held.filter(([playerId]) => ids.includes(playerId))),
+    keptMadeFrom: async () => new Map(([...held, ...skills] as [string, Kept][]).map(([playerId, { madeFrom }]) => [playerId, madeFrom])),
     heldSkills,
     keepBrief,
     spanOfEvidence: async () => ({ first, last }),
@@ -135,4 +135,18 @@ test('what was read for the squad is read again only once it is made from other 
   // Another part of it is another matter.
   await keptSkills(desk, players(2), 'round');
   expect(heldSkills).toHaveBeenLastCalledWith('round', ['p0', 'p1']);
+});
+
+test('a line is read again only once it is made from other balls', async () => {
+  const held: [string, object][] = ['p0', 'p1'].map((playerId) => [playerId, { madeFrom: madeFrom(1), brief: { balls: 10 } }]);
+  const { desk } = deskWith(held);
+  const asked = jest.spyOn((desk as { data: { heldBriefs(ids: string[]): unknown } }).data, 'heldBriefs');
+  const balls = async () => [...(await briefsOf(desk, [])).of.values()].map((one) => one.balls);
+  expect([await balls(), await balls()]).toEqual([
+    [10, 10],
+    [10, 10],
+  ]);
+  held[1] = ['p1', { madeFrom: madeFrom(2), brief: { balls: 12 } }];
+  expect(await balls()).toEqual([10, 12]);
+  expect(asked.mock.calls).toEqual([[['p0', 'p1']], [[]], [['p1']]]);
 });

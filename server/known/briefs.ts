@@ -37,33 +37,50 @@ function makeLater(desk: KnownAt, players: Players, held: MadeFrom): boolean {
   return stale.length > 0;
 }
 
+/** Some megabytes: what the lists and squads of a few large academies show. */
+const REMEMBERED = 6_000;
+type Held = { madeFrom: string };
+/** What is kept of players, by academy, part and player. From the same balls it is the same, so it is read from the database once. */
+const remembered = new LRUCache<string, Held>({ max: REMEMBERED });
+
+/**
+ * What is kept of each player, by player.
+ * @param part which part of it `read` reads, of these players
+ */
+async function keptOf<Kept extends Held>(
+  { data, academy }: KnownAt,
+  part: 'line' | keyof KeptSkills,
+  read: (playerIds: string[]) => Promise<ReadonlyMap<string, Kept>>,
+): Promise<ReadonlyMap<string, Kept>> {
+  const keyOf = (playerId: string) => `${academy.academyId} ${part} ${playerId}`;
+  const there = await data.keptMadeFrom();
+  const all = new Map<string, Kept>();
+  const unread: string[] = [];
+  for (const [playerId, madeFrom] of there) {
+    const kept = remembered.get(keyOf(playerId));
+    if (kept?.madeFrom === madeFrom) all.set(playerId, kept as Kept);
+    else unread.push(playerId);
+  }
+  for (const [playerId, kept] of await read(unread)) {
+    remembered.set(keyOf(playerId), kept);
+    all.set(playerId, kept);
+  }
+  return all;
+}
+
 /** Every player in a line, at once: as it is kept, even of fewer balls than there are now. */
 export async function briefsOf(desk: KnownAt, players: Players): Promise<Briefs> {
-  const held = await desk.data.heldBriefs();
+  const held = await keptOf(desk, 'line', (playerIds) => desk.data.heldBriefs(playerIds));
   const pending = makeLater(desk, players, held);
   return { of: new Map([...held].map(([playerId, { brief }]) => [playerId, brief])), pending };
 }
 
 type Skills = { madeFrom: string; skills: Partial<KeptSkills> };
 
-/** Some megabytes: what the squads of a few large academies show. */
-const REMEMBERED = 4_000;
-/** Parts of what is kept, by academy, part and player. From the same balls it is the same, so it is read from the database once. */
-const remembered = new LRUCache<string, Skills>({ max: REMEMBERED });
-
 /** A part of what is kept of each player for the squad, as this program makes it. */
-async function skillsHere({ data, academy }: KnownAt, part: keyof KeptSkills): Promise<ReadonlyMap<string, Skills>> {
-  const keyOf = (playerId: string) => `${academy.academyId} ${part} ${playerId}`;
-  const there = [...(await data.skillsMadeFrom())].filter(([, madeFrom]) => madeFrom.startsWith(`${BRIEF_VERSION} `));
-  const unread = there.flatMap(([playerId, madeFrom]) => (remembered.get(keyOf(playerId))?.madeFrom === madeFrom ? [] : [playerId]));
-  const read = await data.heldSkills(part, unread);
-  for (const [playerId, skills] of read) remembered.set(keyOf(playerId), skills);
-  return new Map(
-    there.flatMap(([playerId]) => {
-      const skills = read.get(playerId) ?? remembered.get(keyOf(playerId));
-      return skills ? [[playerId, skills] as const] : [];
-    }),
-  );
+async function skillsHere(desk: KnownAt, part: keyof KeptSkills): Promise<ReadonlyMap<string, Skills>> {
+  const all = await keptOf<Skills>(desk, part, (playerIds) => desk.data.heldSkills(part, playerIds));
+  return new Map([...all].filter(([, { madeFrom }]) => madeFrom.startsWith(`${BRIEF_VERSION} `)));
 }
 
 /** Of whom nothing is kept: so many are waited for. */

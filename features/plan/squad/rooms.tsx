@@ -5,24 +5,22 @@ import { gameStations } from '@/core/green/game';
 import { inTheWayOn } from '@/core/squad/on-green';
 import { squadSession, type Squaddie } from '@/core/squad/squad-session';
 import { requireCoach } from '@/server/actor';
+import { briefsOf } from '@/server/known/briefs';
 import { asSquadQuery, MOST_PLAYERS, MOST_STATIONS, readSquadAsked, type SquadAsked } from './asked';
 import { groupName, SquadPage } from './squad-page';
 import { Wall } from './wall';
 
 /** A squad's session as its address asks for it, with everything that is said about it. */
 async function squadOf(slug: string, params: Record<string, unknown>) {
-  const { data, academy, model } = await requireCoach(slug);
+  const desk = await requireCoach(slug);
+  const { data, academy, model } = desk;
   const asked = readSquadAsked(params);
-  const [rows, greens, briefs, row] = await Promise.all([
-    data.listPlayers(),
-    data.listGreens(),
-    data.heldBriefs(),
-    asked.green ? data.getGreen(asked.green) : null,
-  ]);
+  const [rows, greens, row] = await Promise.all([data.listPlayers(), data.listGreens(), asked.green ? data.getGreen(asked.green) : null]);
+  const briefs = await briefsOf(desk, rows);
   const green = row ? { greenId: row.greenId, plan: { ...row.plan, stations: row.plan.stations.slice(0, MOST_STATIONS) } } : null;
   const cells = new Map(model.cells.map((cell) => [cell.key, cell]));
   const all = rows.map(({ player }): Squaddie => {
-    const brief = briefs.get(player.playerId)?.brief;
+    const brief = briefs.of.get(player.playerId);
     const weakest = brief?.weakest ? cells.get(brief.weakest.key) : undefined;
     const { playerId, name, level } = player;
     return { playerId, name, level, lost: brief?.lost.mean ?? null, weakest: weakest ? sayShots(weakest) : null };
