@@ -19,7 +19,11 @@ export type Copy = <T extends PgTable>(table: T, rows: Iterable<Partial<T['$infe
 export async function withCopy<T>(db: Db, run: (tx: Db, copy: Copy, client: PoolClient) => Promise<T>): Promise<T> {
   const client = await (db as Db & { $client: Pool }).$client.connect();
   try {
-    return await drizzle(client, { schema, casing: 'snake_case' }).transaction((tx) => run(tx, copyBy(client), client));
+    return await drizzle(client, { schema, casing: 'snake_case' }).transaction(async (tx) => {
+      // How keys are looked up is remembered from when the tables were small: of thousands of rows each would then go through all the others.
+      await client.query('discard plans');
+      return run(tx, copyBy(client), client);
+    });
   } finally {
     client.release();
   }

@@ -47,7 +47,10 @@ function partsOf(game: Parts) {
 /** How many balls one part has at most, one player's: no order changes that. */
 function turnsOf(game: Parts, scoring: Scoring, stations: readonly Station[]): number {
   const planned = game.open ? ballsPlanned(game.calls) : null;
-  return planned ?? schemeOf(scoring).most?.(scoring, stations) ?? lotsOf(scoring, stations).length;
+  if (planned !== null) return planned;
+  const { most, lots } = schemeOf(scoring);
+  if (most) return most(scoring, stations);
+  return lots ? lots(scoring, stations).length : stations.reduce((sum, { balls }) => sum + Math.min(balls, MOST_BALLS), 0);
 }
 
 /**

@@ -5,6 +5,7 @@ import { game, holed, idOf, left, record, station, voidOf } from '@/core/testing
 import type { Member } from '../actor';
 import { session, sessionPlayer } from '../schema';
 import { lookAfter } from '../statistics';
+import { withCopy } from '../copy';
 import { academies, own } from '../testing/academy';
 import { saveAcademy } from './academies';
 import { saveGame } from './games';
@@ -186,14 +187,16 @@ test('scores of one game, of those who are looked for; and only sessions of two 
 
 test('a page of ten thousand sessions that came just now is there', async () => {
   const at = await academy();
-  await db.execute(sql`with made as (
-      insert into session (academy_id, session_id, game_id, game_version, spec, started_at, completed_at)
+  // As whatever brings in so many does.
+  await withCopy(db, async (tx) => {
+    await tx.execute(sql`insert into session (academy_id, session_id, game_id, game_version, spec, started_at, completed_at)
       select s.academy_id, gen_random_uuid(), s.game_id, s.game_version, s.spec, moment, moment
       from session s, generate_series(1, 10000) n, lateral (select '2026-06-01T12:00:00Z'::timestamptz - n * interval '3 hours' as moment) t
-      where s.academy_id = ${at.actor.academyId} and s.session_id = ${at.sessionId} returning academy_id, session_id)
-    insert into session_player (academy_id, session_id, player_id, position, level, score)
-    select academy_id, session_id, ${at.playerId}::uuid, 0, 18, 21 from made`);
-  // As whatever brings in so many does.
+      where s.academy_id = ${at.actor.academyId} and s.session_id = ${at.sessionId}`);
+    await tx.execute(sql`insert into session_player (academy_id, session_id, player_id, position, level, score)
+      select academy_id, session_id, ${at.playerId}::uuid, 0, 18, 21 from session
+      where academy_id = ${at.actor.academyId} and session_id <> ${at.sessionId}`);
+  });
   await lookAfter(db, 10_000);
   const { lines, next } = await logbookPage(db, at.actor, {}, { sort: 'newest', after: null, limit: 50 });
   expect([lines.length, next === null]).toEqual([50, false]);

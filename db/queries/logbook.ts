@@ -30,22 +30,25 @@ function found(db: Db, actor: Actor, filter: LogbookFilter, unfinished = false):
         .from(sessionPlayer)
         .where(and(entry, where)),
     );
+  // Who is meant is looked up once, and not again at each session.
   const named = (text: string) =>
-    exists(
+    inArray(
+      session.sessionId,
       db
-        .select({ one: sql`1` })
+        .select({ sessionId: sessionPlayer.sessionId })
         .from(sessionPlayer)
         .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
-        .where(and(entry, ilike(player.name, text))),
+        .where(and(eq(sessionPlayer.academyId, academyId), ilike(player.name, text))),
     );
+  // Most sessions have no tag: to look for that is cheaper than to go through none.
+  const tagged = (text: string) =>
+    sql`(cardinality(${session.tags}) > 0 and exists (select 1 from unnest(${session.tags}) tag where tag ilike ${text}))`;
   const words = find?.trim() ? likely(find.trim()) : null;
   return and(
     eq(session.academyId, academyId),
     unfinished ? undefined : or(isNotNull(session.completedAt), isNotNull(session.stoppedAt)),
     seenSession(db, actor, session.sessionId),
-    words === null
-      ? undefined
-      : or(ilike(session.title, words), named(words), sql`exists (select 1 from unnest(${session.tags}) tag where tag ilike ${words})`),
+    words === null ? undefined : or(ilike(session.title, words), named(words), tagged(words)),
     playerId ? entered(eq(sessionPlayer.playerId, playerId)) : undefined,
     against ? entered(eq(sessionPlayer.playerId, against)) : undefined,
     goal ? entered(and(eq(sessionPlayer.met, goal === 'met'), playerId ? eq(sessionPlayer.playerId, playerId) : undefined)) : undefined,
