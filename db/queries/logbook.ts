@@ -30,15 +30,13 @@ function found(db: Db, actor: Actor, filter: LogbookFilter, unfinished = false):
         .from(sessionPlayer)
         .where(and(entry, where)),
     );
-  // Who is meant is looked up once, and not again at each session.
   const named = (text: string) =>
-    inArray(
-      session.sessionId,
+    exists(
       db
-        .select({ sessionId: sessionPlayer.sessionId })
+        .select({ one: sql`1` })
         .from(sessionPlayer)
         .innerJoin(player, and(eq(player.academyId, sessionPlayer.academyId), eq(player.playerId, sessionPlayer.playerId)))
-        .where(and(eq(sessionPlayer.academyId, academyId), ilike(player.name, text))),
+        .where(and(entry, ilike(player.name, text))),
     );
   // Most sessions have no tag: to look for that is cheaper than to go through none.
   const tagged = (text: string) =>
