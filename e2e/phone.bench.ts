@@ -43,6 +43,9 @@ function noteKeys() {
   }).observe(document, { childList: true, subtree: true });
 }
 
+/** Until keys are there, wanted, in seconds. */
+const WANTED_S = { first: 3, later: 1, offline: 1 } as const;
+
 test('play on a slow phone', async ({ browser, page, baseURL }) => {
   test.setTimeout(300_000);
   await page.goto('/a/lantern-hollow/games');
@@ -69,10 +72,13 @@ test('play on a slow phone', async ({ browser, page, baseURL }) => {
     }
     await context.close();
   }
-  for (const [which, all] of Object.entries(took)) console.log(`play on a slow phone, ${which}: median ${said(all)}`);
+  for (const [which, all] of Object.entries(took))
+    console.log(`play on a slow phone, ${which}: median ${said(all)}; wanted: ${WANTED_S[which as keyof typeof took]} s`);
   console.log(`fetched at first: ${(transferred / TIMES / 1000).toFixed(0)} kB`);
 });
 
+/** What is wanted of every page, in kB, compressed. */
+const WANTED_KB = { script: 350, html: 60 } as const;
 const DESK = [
   '',
   '/players',
@@ -95,6 +101,7 @@ test('what the pages of the desk weigh', async ({ page }) => {
   const board = player!.split('?')[0]!;
   const pages = [...DESK.map((path) => `/a/lantern-hollow${path}`), board, `${board}/putting`, `${board}/time`, `${board}/report`];
   let most = 0;
+  console.log(`wanted of every page: ${WANTED_KB.script} kB of script, ${WANTED_KB.html} kB of HTML`);
   for (const path of pages) {
     const session = await page.context().newCDPSession(page);
     await session.send('Network.enable');
@@ -112,8 +119,10 @@ test('what the pages of the desk weigh', async ({ page }) => {
     ) as [number, number];
     most = Math.max(most, own);
     const kB = (bytes: number) => `${(bytes / 1000).toFixed(0).padStart(4)} kB`;
+    const html = gzipSync(text).length;
+    const over = own > WANTED_KB.script * 1000 || html > WANTED_KB.html * 1000 ? '   falls short' : '';
     console.log(
-      `${path.replace(/[0-9a-f]{8}-[0-9a-f-]+/, '…').padEnd(44)} ${kB(own)} of script, ${kB(ahead)} ahead, ${kB(gzipSync(text).length)} of HTML`,
+      `${path.replace(/[0-9a-f]{8}-[0-9a-f-]+/, '…').padEnd(44)} ${kB(own)} of script, ${kB(ahead)} ahead, ${kB(html)} of HTML${over}`,
     );
     await session.detach();
   }
