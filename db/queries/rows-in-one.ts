@@ -8,7 +8,7 @@ type Row<C extends Columns> = {
 };
 
 /**
- * Rows of one table, asked for as one value: of hundreds of rows with a dozen fields each field would be read on its own, which takes four times as long.
+ * Rows of one table, asked for as one value: of hundreds of rows with a dozen fields each field would otherwise be read on its own.
  * @param columns by the name that each has in a row
  */
 export async function rowsInOne<C extends Columns>(

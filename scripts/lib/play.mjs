@@ -55,7 +55,7 @@ const ownWorker = {
   },
 };
 
-/** On a phone the screens are drawn by a library that does as the desk's does and is a twentieth of its size: a slow phone reads that much sooner. */
+/** On a phone the screens are drawn by a library that does as the desk's does and is much smaller: a slow phone reads that much sooner. */
 const SMALLER = {
   'react/jsx-runtime': 'preact/jsx-runtime',
   'react-dom/client': 'preact/compat/client',
