@@ -54,6 +54,7 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   puttRuns: first,
 
   listGames: 'nobody',
+  sessionsOfGames: 'nobody',
   lastOfGames: 'seen',
   bestOfGames: 'seen',
   getGame: 'nobody',
@@ -95,6 +96,7 @@ export const ABOUT: { readonly [Name in LimitedQuery]: About<Name> } = {
   shotsOfSessions: { sessions: (ids) => ids },
   shotsOfPlayer: first,
   unfinishedSessions: 'seen',
+  countUnfinished: 'seen',
   finishedSessions: 'seen',
   placesOf: first,
   logbookPage: 'seen',

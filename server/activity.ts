@@ -103,6 +103,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   puttRuns: 'reads',
 
   listGames: 'reads',
+  sessionsOfGames: 'reads',
   lastOfGames: 'reads',
   bestOfGames: 'reads',
   getGame: 'reads',
@@ -151,6 +152,7 @@ export const LEAVES: { readonly [Name in QueryName]: Leaves<Name> } = {
   shotsOfSessions: 'reads',
   shotsOfPlayer: 'reads',
   unfinishedSessions: 'reads',
+  countUnfinished: 'reads',
   finishedSessions: 'reads',
   placesOf: 'reads',
   finishedLines: 'reads',

@@ -161,6 +161,7 @@ test('what is given to whom', () => {
       ...[
         'takeIn',
         'unfinishedSessions',
+        'countUnfinished',
         'withShots',
         'askErasure',
         'cancelErasure',

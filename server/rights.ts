@@ -92,6 +92,7 @@ export const MAY = {
 
   // Games and greens.
   listGames: DESK,
+  sessionsOfGames: DESK,
   lastOfGames: DESK,
   bestOfGames: DESK,
   getGame: DESK,
@@ -142,6 +143,7 @@ export const MAY = {
   shotsOfSessions: DESK,
   shotsOfPlayer: DESK,
   unfinishedSessions: PLAY,
+  countUnfinished: PLAY,
   finishedSessions: PLAY,
   placesOf: ['guardian'],
   finishedLines: NOBODY,

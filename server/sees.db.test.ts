@@ -71,6 +71,7 @@ test.each(['assistant', 'guardian'] as const)('%s: sees nothing of other players
     expect([name, said.includes(MARK), said.includes(at.hidden), said.includes(at.session)]).toEqual([name, false, false, false]);
     // Where it counts, it counts nothing.
     if (name === 'logbookCount') expect(answer).toBe(0);
+    if (name === 'countUnfinished') expect(answer).toBe(((await data.unfinishedSessions!(100)) as unknown[]).length);
     if (name === 'isPlannedFor' || name === 'hasPlayed') expect(answer).toBe('NotTheirs');
     // Nothing else goes wrong on the way.
     if (typeof answer === 'string') expect([name, answer]).not.toEqual([name, expect.stringMatching(/Error$/)]);

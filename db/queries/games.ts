@@ -1,5 +1,5 @@
 import type { GameSpec } from '@/core/game/spec';
-import { and, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { game, session } from '../schema';
@@ -9,17 +9,15 @@ import { same } from './same';
 export { newestGame as getGame, type GameRow } from './game-versions';
 
 /**
- * The newest version of each game that stands in the lists, the newest first, and how many sessions were played of it.
+ * The newest version of each game that stands in the lists, the newest first, and when a session of it last began.
  * @param archived those that were put away, instead of those in use
  */
-export async function listGames(db: Db, actor: Actor, archived = false): Promise<(GameRow & { sessions: number })[]> {
+export async function listGames(db: Db, actor: Actor, archived = false): Promise<(GameRow & { lastAt: Date | null })[]> {
   const newest = newestVersions(db, actor);
-  const played = db
-    .select({ gameId: session.gameId, sessions: count().as('sessions') })
+  const last = db
+    .select({ at: max(session.startedAt) })
     .from(session)
-    .where(eq(session.academyId, actor.academyId))
-    .groupBy(session.gameId)
-    .as('played');
+    .where(and(eq(session.academyId, game.academyId), eq(session.gameId, game.gameId)));
   return db
     .select({
       gameId: game.gameId,
@@ -29,13 +27,22 @@ export async function listGames(db: Db, actor: Actor, archived = false): Promise
       greenVersion: newest.greenVersion,
       createdAt: newest.createdAt,
       archivedAt: game.archivedAt,
-      sessions: sql<number>`coalesce(${played.sessions}, 0)::int`,
+      lastAt: sql<Date | null>`(${last})`.mapWith(session.startedAt),
     })
     .from(game)
     .innerJoin(newest, eq(newest.gameId, game.gameId))
-    .leftJoin(played, eq(played.gameId, game.gameId))
     .where(and(eq(game.academyId, actor.academyId), game.listed, archived ? isNotNull(game.archivedAt) : isNull(game.archivedAt)))
     .orderBy(desc(game.createdAt), game.gameId);
+}
+
+/** How many sessions were begun of each game that was ever played. */
+export async function sessionsOfGames(db: Db, actor: Actor): Promise<Map<string, number>> {
+  const rows = await db
+    .select({ gameId: session.gameId, sessions: count() })
+    .from(session)
+    .where(eq(session.academyId, actor.academyId))
+    .groupBy(session.gameId);
+  return new Map(rows.flatMap(({ gameId, sessions }) => (gameId === null ? [] : [[gameId, sessions]])));
 }
 
 /**

@@ -25,6 +25,7 @@ import {
   scoresOf,
   startSession,
   stopSession,
+  countUnfinished,
   unfinishedSessions,
 } from './sessions';
 import { rebuildShots } from './projection';
@@ -81,10 +82,13 @@ test('a session is complete with its last ball, and open again when that is take
   const at = await academy();
   const events = Array.from({ length: 6 }, (_, turn) => own(at, record(game(), turn, left(5))));
   const open = async () => (await unfinishedSessions(db, at.actor, 10)).length;
+  const begun = () => countUnfinished(db, at.actor, { withBalls: true });
   // Opened, and nobody has hit a ball: that is nothing to go on with.
-  expect([await open(), (await unfinishedSessions(db, at.actor, 10, { withBalls: true })).length]).toEqual([1, 0]);
+  expect([await open(), await begun(), await countUnfinished(db, at.actor)]).toEqual([1, 0, 1]);
   await takeIn(db, at.actor, at.sessionId, events.slice(0, 5));
-  expect([await open(), (await unfinishedSessions(db, at.actor, 10, { withBalls: true })).length]).toEqual([1, 1]);
+  expect([await open(), await begun(), await countUnfinished(db, at.actor)]).toEqual([1, 1, 1]);
+  const of = async (gameId: string) => (await unfinishedSessions(db, at.actor, 10, { gameId })).length;
+  expect([await of(at.gameId), await of(idOf(79))]).toEqual([1, 0]);
   await takeIn(db, at.actor, at.sessionId, events.slice(5));
   expect([await open(), (await finishedSessions(db, at.actor, 10))[0]?.balls]).toEqual([0, 6]);
   await takeIn(db, at.actor, at.sessionId, [own(at, voidOf(record(game(), 5, left(5)), 5))]);

@@ -12,7 +12,7 @@ import type { SessionStart } from '@/core/exchange/session-start';
 import type { Conditions, StationDistance } from '@/core/shot/conditions';
 import type { Shot } from '@/core/shot/shot';
 import { group } from 'd3-array';
-import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, countDistinct, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Actor } from '../actor';
 import type { Db } from '../client';
 import { academy, dayConditions, game, player, session, sessionPlayer, sessionStation, shot } from '../schema';
@@ -168,19 +168,32 @@ export async function visitsOnThisWeekday(db: Db, actor: Actor, weeks: number): 
   const [here] = await db.select({ zone: academy.timeZone, today: dayNow }).from(academy).where(eq(academy.academyId, actor.academyId));
   const { zone, today } = here!;
   const begins = (day: string) => startOfDayIn(day, zone);
-  // Day by day, as moments: so they are found by their index.
+  // Day by day, as moments, and then session by session: both are found by their keys, and never by going through all that there ever were.
   const days = Array.from({ length: weeks }, (_, n) => plusDays(today, -7 * (n + 1))).map((day) =>
     and(gte(session.startedAt, begins(day)), lt(session.startedAt, begins(plusDays(day, 1)))),
   );
-  const rows = await db
+  const players = db
+    .select({ playerId: sessionPlayer.playerId })
+    .from(sessionPlayer)
+    .where(
+      and(
+        eq(sessionPlayer.academyId, session.academyId),
+        eq(sessionPlayer.sessionId, session.sessionId),
+        seen(actor, sessionPlayer.playerId),
+      ),
+    );
+  const visits = db
     .select({
-      playerId: sessionPlayer.playerId,
-      days: sql<number>`count(distinct (${session.startedAt} at time zone ${zone}::text)::date)::int`,
+      day: sql`(${session.startedAt} at time zone ${zone}::text)::date`.as('day'),
+      playerId: sql<string>`unnest(array(${players}))`.as('player_id'),
     })
     .from(session)
-    .innerJoin(sessionPlayer, and(eq(sessionPlayer.academyId, session.academyId), eq(sessionPlayer.sessionId, session.sessionId)))
-    .where(and(eq(session.academyId, actor.academyId), gt(session.balls, 0), seen(actor, sessionPlayer.playerId), or(...days)))
-    .groupBy(sessionPlayer.playerId);
+    .where(and(eq(session.academyId, actor.academyId), gt(session.balls, 0), or(...days)))
+    .as('visits');
+  const rows = await db
+    .select({ playerId: visits.playerId, days: countDistinct(visits.day) })
+    .from(visits)
+    .groupBy(visits.playerId);
   return new Map(rows.map(({ playerId, days }) => [playerId, days]));
 }
 
@@ -296,32 +309,35 @@ function theirs(db: Db, actor: Actor, playerId: string | undefined) {
   return inArray(session.sessionId, db.select({ id: sessionPlayer.sessionId }).from(sessionPlayer).where(of));
 }
 
-/**
- * Sessions that were begun and neither played to the end nor stopped, the newest first.
- * @param of of one player, or of all; `withBalls`: only those that somebody has really begun
- */
-export async function unfinishedSessions(
-  db: Db,
-  actor: Actor,
-  limit: number,
-  { playerId, withBalls = false }: { playerId?: string; withBalls?: boolean } = {},
-): Promise<SessionLine[]> {
+/** Of one player, of one game, or of all; `withBalls`: only those that somebody has really begun. */
+type Unfinished = { playerId?: string; gameId?: string; withBalls?: boolean };
+
+function unfinished(db: Db, actor: Actor, { playerId, gameId, withBalls = false }: Unfinished) {
+  return and(
+    eq(session.academyId, actor.academyId),
+    isNull(session.completedAt),
+    isNull(session.stoppedAt),
+    withBalls ? gt(session.balls, 0) : undefined,
+    gameId === undefined ? undefined : eq(session.gameId, gameId),
+    seenSession(db, actor, session.sessionId),
+    theirs(db, actor, playerId),
+  );
+}
+
+/** Sessions that were begun and neither played to the end nor stopped, the newest first. */
+export async function unfinishedSessions(db: Db, actor: Actor, limit: number, which: Unfinished = {}): Promise<SessionLine[]> {
   const rows = await db
     .select()
     .from(session)
-    .where(
-      and(
-        eq(session.academyId, actor.academyId),
-        isNull(session.completedAt),
-        isNull(session.stoppedAt),
-        withBalls ? gt(session.balls, 0) : undefined,
-        seenSession(db, actor, session.sessionId),
-        theirs(db, actor, playerId),
-      ),
-    )
+    .where(unfinished(db, actor, which))
     .orderBy(desc(session.startedAt))
     .limit(limit);
   return lines(db, actor, rows);
+}
+
+/** How many sessions were begun and neither played to the end nor stopped. */
+export async function countUnfinished(db: Db, actor: Actor, which: Unfinished = {}): Promise<number> {
+  return db.$count(session, unfinished(db, actor, which));
 }
 
 /** Sessions that are over, the newest first; of one player, of one game, or of all. */

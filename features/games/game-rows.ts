@@ -35,11 +35,22 @@ const shared = (spec: GameSpec, units: UnitSystem) => ({
   about: spec.about,
 });
 
-type Played = { last: Answer<'lastOfGames'>; bests: Answer<'bestOfGames'>; timeZone: string; now: Date };
+type Played = {
+  sessions: Answer<'sessionsOfGames'>;
+  last: Answer<'lastOfGames'>;
+  bests: Answer<'bestOfGames'>;
+  timeZone: string;
+  now: Date;
+};
 
 /** The academy's own games, with what came of each. */
-export function gameRows(slug: string, games: Answer<'listGames'>, { last, bests, timeZone, now }: Played, units: UnitSystem): GameRow[] {
-  return games.map(({ gameId, spec, version, sessions }) => {
+export function gameRows(
+  slug: string,
+  games: Answer<'listGames'>,
+  { sessions, last, bests, timeZone, now }: Played,
+  units: UnitSystem,
+): GameRow[] {
+  return games.map(({ gameId, spec, version }) => {
     const line = last.find(({ session }) => session.gameId === gameId);
     const best = bests.find((one) => one.gameId === gameId);
     const { better, unit } = schemeOf(spec.scoring);
@@ -50,7 +61,7 @@ export function gameRows(slug: string, games: Answer<'listGames'>, { last, bests
       href: `/a/${slug}/games/${gameId}`,
       audience: null,
       version,
-      sessions,
+      sessions: sessions.get(gameId) ?? 0,
       last: line ? lastOf(line, timeZone, now) : null,
       best: top ? { figure: sayScore(top.score, unit(spec.scoring), units), name: top.name } : null,
     };

@@ -42,8 +42,14 @@ type Data = Desk['data'];
 
 export async function GamesRoom({ slug }: { slug: string }) {
   const { data, academy } = await requireCoach(slug);
-  const [games, away, last, bests] = await Promise.all([data.listGames(), data.listGames(true), data.lastOfGames(), data.bestOfGames()]);
-  const played = { last, bests, timeZone: academy.timeZone, now: new Date() };
+  const [games, away, sessions, last, bests] = await Promise.all([
+    data.listGames(),
+    data.listGames(true),
+    data.sessionsOfGames(),
+    data.lastOfGames(),
+    data.bestOfGames(),
+  ]);
+  const played = { sessions, last, bests, timeZone: academy.timeZone, now: new Date() };
   return (
     <div className="desk" style={NARROW_SIDE}>
       <section>
@@ -290,10 +296,8 @@ export async function StationDoorRoom({ slug, gameId, stationKey }: { slug: stri
   const game = await data.getGame(uuidOr404(gameId));
   const at = game ? allStations(game.spec).findIndex((station) => station.key === stationKey) : -1;
   if (!game) notFound();
-  const [players, unfinished] = await Promise.all([candidates(data), data.unfinishedSessions(200)]);
-  const running = unfinished.filter(
-    (line) => line.session.gameId === game.gameId && allStations(line.session.spec).some((one) => one.key === stationKey),
-  );
+  const [players, unfinished] = await Promise.all([candidates(data), data.unfinishedSessions(200, { gameId: game.gameId })]);
+  const running = unfinished.filter((line) => allStations(line.session.spec).some((one) => one.key === stationKey));
   return (
     <StationDoor
       slug={slug}

@@ -7,7 +7,7 @@ import { ballsOf } from '@/core/game/phases';
 import { sayGoal } from '@/core/game/words/goal-words';
 import type { Academy, Answer, FinishedLine, HourRow, SessionLine } from '@/server/data';
 import type { Conditions } from '@/core/shot/conditions';
-import { sayMoment } from '@/core/units/say-moment';
+import { sayDay, sayMoment } from '@/core/units/say-moment';
 import { HourLine } from '../session/hour-line';
 import { SessionLines } from '../session/session-lines';
 import { startAddress } from '@/core/exchange/play-address';
@@ -32,7 +32,9 @@ type Props = {
   /** Who could play the first look, and under which id it would be kept. */
   firstLook: { gameId: string; players: Candidate[] };
   games: Answer<'listGames'>;
+  /** The newest of those that are not finished, and how many these are. */
   unfinished: SessionLine[];
+  notFinished: number;
   recent: FinishedLine[];
   conditions: Conditions;
   /** Hours that are planned for today, or under way. */
@@ -58,6 +60,7 @@ export function TodayPage({
   firstLook,
   games,
   unfinished,
+  notFinished,
   recent,
   conditions,
   hours,
@@ -80,10 +83,10 @@ export function TodayPage({
             {[players.all > 1 && counted(players.all, 'player'), games.length > 0 && counted(games.length, 'game')]
               .filter(Boolean)
               .join(' · ')}
-            {unfinished.length > 0 && (
+            {notFinished > 0 && (
               <>
                 {' · '}
-                <a href="#not-finished">{unfinished.length} not finished</a>
+                <a href="#not-finished">{notFinished} not finished</a>
               </>
             )}
           </span>
@@ -137,7 +140,7 @@ export function TodayPage({
           <>
             <h2 className="mt-4 mb-1">Play</h2>
             <ul className="rows">
-              {games.slice(0, SHOWN.games).map(({ gameId, spec, sessions }) => (
+              {games.slice(0, SHOWN.games).map(({ gameId, spec, lastAt }) => (
                 <li key={gameId}>
                   <Link href={`${base}/games/${gameId}`} className={styles.gameLink}>
                     <b>{spec.title}</b>
@@ -147,7 +150,7 @@ export function TodayPage({
                         .join(' · ')}
                     </span>
                   </Link>
-                  <span className="small-print text-nowrap">{sessions === 0 ? 'never played' : counted(sessions, 'session')}</span>
+                  <span className="small-print text-nowrap">{lastAt ? `played ${sayDay(lastAt, timeZone, now)}` : 'never played'}</span>
                 </li>
               ))}
             </ul>
@@ -160,6 +163,7 @@ export function TodayPage({
             <h2 id="not-finished">Not finished</h2>
             <Unfinished
               slug={slug}
+              of={notFinished}
               lines={unfinished.map(({ session, players: people, balls }) => ({
                 sessionId: session.sessionId,
                 names: people.map((person) => person.name).join(', '),

@@ -10,15 +10,19 @@ import { whoIsShown } from './who-is-shown';
 
 /** So many weeks back somebody's habit is looked for, and so much news is told. */
 const [WEEKS, NEWS] = [6, 4];
+/** So many sessions that are not finished are shown, and when all are asked for. */
+const UNFINISHED = { first: 8, all: 100_000 } as const;
 
-export async function TodayRoom({ slug }: { slug: string }) {
+/** @param all whether all sessions that are not finished are shown */
+export async function TodayRoom({ slug, all }: { slug: string; all: boolean }) {
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
   const now = new Date();
-  const [players, games, unfinished, recent, conditions, visits, hours, today, asked] = await Promise.all([
+  const [players, games, unfinished, notFinished, recent, conditions, visits, hours, today, asked] = await Promise.all([
     data.listPlayers(),
     data.listGames(),
-    data.unfinishedSessions(20, { withBalls: true }),
+    data.unfinishedSessions(all ? UNFINISHED.all : UNFINISHED.first, { withBalls: true }),
+    data.countUnfinished({ withBalls: true }),
     data.finishedSessions(8),
     data.conditionsToday(),
     data.visitsOnThisWeekday(WEEKS),
@@ -40,6 +44,7 @@ export async function TodayRoom({ slug }: { slug: string }) {
       firstLook={{ gameId: randomUUID(), players: candidatesOf(players.filter(({ balls }) => balls === 0)) }}
       games={games}
       unfinished={unfinished}
+      notFinished={notFinished}
       recent={recent}
       conditions={conditions}
       hours={hours.filter(({ hour, run }) => (run ? isGoing(run, now.getTime()) : hour.day === today))}

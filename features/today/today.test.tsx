@@ -5,7 +5,12 @@ import { resumeAction, stopAction } from './actions';
 import { TodayPage } from './today-page';
 import { Unfinished } from './unfinished';
 
-jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: jest.fn() }) }));
+const replace = jest.fn();
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ refresh: jest.fn(), replace }),
+  usePathname: () => '/a/here',
+  useSearchParams: () => new URLSearchParams(),
+}));
 jest.mock('../session/actions', () => ({ saveTodayAction: jest.fn(async () => undefined) }));
 jest.mock('../games/actions', () => ({ kitAction: jest.fn() }));
 jest.mock('./actions', () => ({ stopAction: jest.fn(async () => undefined), resumeAction: jest.fn(async () => undefined) }));
@@ -34,6 +39,7 @@ const nothing: Props = {
   firstLook: { gameId: 'f', players: [] },
   games: [],
   unfinished: [],
+  notFinished: 0,
   recent: [],
   conditions: {},
   hours: [],
@@ -81,7 +87,13 @@ const who = (others: Player[], expected: Player[] = []) => {
     firstLook: { ...nothing.firstLook, players: all.filter(({ balls }) => balls === 0).map(candidate) },
   };
 };
-const played = { gameId: 'g1', version: 1, spec: game(), createdAt: now, sessions: 1 } as Props['games'][number];
+const played = {
+  gameId: 'g1',
+  version: 1,
+  spec: game(),
+  createdAt: now,
+  lastAt: new Date('2026-05-19T18:00:00Z'),
+} as Props['games'][number];
 
 test('an empty academy is told to begin with who plays', () => {
   render(<TodayPage {...nothing} />);
@@ -118,6 +130,7 @@ test('what each should practise next stands with its reason, the figure, the day
   expect(within(otto!).getByRole('img')).toHaveAccessibleName('0.60 lost a round, 0.10 to 1.10 eight times in ten');
   expect(mia).toHaveTextContent('no ball yet: play the first look');
   expect(screen.getByRole('link', { name: 'Play a game' })).toBeVisible();
+  expect(screen.getByText('played yesterday')).toBeVisible();
 });
 
 test('whoever is usually here on this weekday comes first', () => {
@@ -157,18 +170,28 @@ const line = { sessionId: 's1', names: 'Otto', title: 'Two spots', balls: 3, of:
 
 test('what is not finished can be gone on with, ended, and the end taken back', async () => {
   const user = userEvent.setup();
-  const { rerender } = render(<Unfinished slug="here" lines={[line]} />);
+  const { rerender } = render(<Unfinished slug="here" lines={[line]} of={1} />);
   expect(screen.getByRole('link', { name: /^Go on/ })).toHaveAttribute('href', '/play#s1');
   expect(screen.getByText(/ball 4 of 6/)).toBeVisible();
   await user.click(screen.getByRole('button', { name: /^End/ }));
   expect(stopAction).toHaveBeenCalledWith('here', 's1');
-  rerender(<Unfinished slug="here" lines={[]} />);
+  rerender(<Unfinished slug="here" lines={[]} of={0} />);
   expect(screen.getByRole('status')).toHaveTextContent('Ended Otto, Two spots. 3 balls kept.');
   await user.click(screen.getByRole('button', { name: 'Undo' }));
   expect(resumeAction).toHaveBeenCalledWith('here', 's1');
 });
 
+test('of many that are not finished the newest are there, and the others can be asked for', async () => {
+  const user = userEvent.setup();
+  const unfinished = [{ session: { sessionId: 's1', spec: game(), startedAt: now }, players: [{ name: 'Otto' }], balls: 3 }];
+  render(<TodayPage {...nothing} {...who([known('p1', 'Otto')])} unfinished={unfinished as Props['unfinished']} notFinished={50} />);
+  expect(screen.getByRole('link', { name: '50 not finished' })).toBeVisible();
+  expect(screen.getAllByRole('link', { name: /^Go on/ })).toHaveLength(1);
+  await user.click(screen.getByRole('button', { name: 'Show all 50' }));
+  expect(replace).toHaveBeenCalledWith('/a/here?all=yes', { scroll: false });
+});
+
 test('with nothing unfinished it says so', () => {
-  render(<Unfinished slug="here" lines={[]} />);
+  render(<Unfinished slug="here" lines={[]} of={0} />);
   expect(screen.getByText('All sessions are finished.')).toBeVisible();
 });

@@ -3,17 +3,23 @@
 import { counted } from '@/core/units/format';
 import { useState, useTransition } from 'react';
 import { Button } from 'react-bootstrap';
+import { useOthers } from '@/ui/use-others';
+import { useShowAll } from '@/ui/use-show-all';
 import { useReady } from '../form/use-ready';
 import { resumeAction, stopAction } from './actions';
 import styles from './today.module.scss';
 
 type Line = { sessionId: string; names: string; title: string; balls: number; of: number; when: string };
 
-/** Sessions that wait to be gone on with. Ending one can be taken back at once. */
-export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
+/**
+ * Sessions that wait to be gone on with. Ending one can be taken back at once.
+ * @param of how many there are; the newest are here
+ */
+export function Unfinished({ slug, lines, of }: { slug: string; lines: Line[]; of: number }) {
   const [ended, setEnded] = useState<Line | null>(null);
   const [busy, begin] = useTransition();
   const ready = useReady();
+  const { shown, more } = useShowAll(lines, useOthers(lines.length, of));
   return (
     <>
       {ended && (
@@ -38,7 +44,7 @@ export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
       )}
       {lines.length === 0 && !ended && <p className="small-print">All sessions are finished.</p>}
       <ul className="rows">
-        {lines.map((line) => (
+        {shown.map((line) => (
           <li key={line.sessionId}>
             <span>
               <b>{line.names}</b>, {line.title}
@@ -74,6 +80,7 @@ export function Unfinished({ slug, lines }: { slug: string; lines: Line[] }) {
           </li>
         ))}
       </ul>
+      {more}
     </>
   );
 }
