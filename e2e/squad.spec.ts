@@ -99,3 +99,33 @@ test('a squad of 11 on the practice green: groups within one of each other, nobo
   });
   await context.close();
 });
+
+test('of more players than are arranged those are chosen who are there: looked for by name, or a group', async ({ browser }) => {
+  const own = await makeOwnAcademy('Galdrin');
+  await withSquad(own, 44);
+  const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  await signInTo(context.request, own);
+  const page = await context.newPage();
+  await page.goto(`/a/${own.slug}/plan/squad?stations=3`);
+  await expect(page.getByText('It takes two players at least. Choose who is there, or a group.')).toBeVisible();
+  const find = page.getByLabel('Who is there?');
+  await find.fill('nobody at all');
+  await expect(page.getByText('Nobody’s name has “nobody at all” in it.')).toBeVisible();
+  await find.fill('galdrin 2');
+  const found = page.getByRole('group', { name: 'Found' });
+  // Twice before anything was answered: both count.
+  await found.getByRole('button', { name: 'Galdrin 21', exact: true }).click();
+  await found.getByRole('button', { name: 'Galdrin 22', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: '2 players in rounds' })).toBeVisible();
+  const there = page.getByRole('group', { name: 'Who is there' });
+  await expect(there.getByRole('button')).toHaveText(['Galdrin 21', 'Galdrin 22']);
+  expect(await table(page)).toHaveLength(3);
+  // Taken back with what was chosen, after it was loaded again.
+  await page.reload();
+  await there.getByRole('button', { name: 'Galdrin 21' }).click();
+  await expect(page.getByText('It takes two players at least.')).toBeVisible();
+  await page.getByLabel('Of', { exact: true }).selectOption('Galdrin Group');
+  await expect(there.getByRole('button')).toHaveCount(1);
+  await expect(page).toHaveURL(/group=/);
+  await context.close();
+});

@@ -239,8 +239,9 @@ async function summing(): Promise<void> {
 
 const DEVICES = 50;
 const RECORD_MS = 60_000;
+const FIRST_MS = 5000;
 
-/** Fifty devices record in the large academy, a ball a second each, for a minute: without an error, beside as many bare inserts. */
+/** Fifty devices record in the large academy, a ball a second each, first of a program just started, then for a minute: without an error, beside as many bare inserts. */
 async function record(): Promise<void> {
   const cookie = await calls.signIn(DEMO_COACH);
   const [{ academyId, userId }] = (
@@ -259,21 +260,23 @@ async function record(): Promise<void> {
   const bareInsert = insertsOf(bare, coach, () => recorder.ball(bareSession, people[0]!.id, 0));
   const inserts = await together(people.length, 10_000, bareInsert, 1000);
   await bare.end();
-  const took = await together(
-    people.length,
-    RECORD_MS,
-    async (who, n) => {
-      const events = [recorder.ball(sessions[who]!, people[who]!.id, n)];
-      const answer = await calls.call('POST', '/api/v1/shot-events', cookie, { sessionId: sessions[who], events });
-      if (answer.status !== 200) throw new Error(`a ball was answered ${answer.status}: ${answer.text.slice(0, 200)}`);
-    },
-    1000,
-  );
+  const said = people.map(() => 0);
+  const send = async (who: number) => {
+    const events = [recorder.ball(sessions[who]!, people[who]!.id, said[who]!++)];
+    const answer = await calls.call('POST', '/api/v1/shot-events', cookie, { sessionId: sessions[who], events });
+    if (answer.status !== 200) throw new Error(`a ball was answered ${answer.status}: ${answer.text.slice(0, 200)}`);
+  };
+  const first = await together(people.length, FIRST_MS, send, 1000);
+  const took = await together(people.length, RECORD_MS, send, 1000);
   const { rows } = await db.execute<{ n: number }>(
     sql`select count(*)::int as n from shot where academy_id = ${academyId} and session_id in ${sessions}`,
   );
-  if (rows[0]!.n !== took.length) throw new Error(`${took.length} balls were sent, and ${rows[0]!.n} are there`);
+  const sent = first.length + took.length;
+  if (rows[0]!.n !== sent) throw new Error(`${sent} balls were sent, and ${rows[0]!.n} are there`);
   console.log(`bare inserts, 50 devices, one a second each: p50 ${ms(p50(inserts))}, p95 ${ms(p95(inserts))}`);
+  console.log(
+    `balls in the first ${FIRST_MS / 1000} s of a program just started: ${first.length}, p50 ${ms(p50(first))}, p95 ${ms(p95(first))}`,
+  );
   console.log(
     `balls, 50 devices, one a second each, for ${RECORD_MS / 1000} s: ${count(took.length)} without an error, each there once; ` +
       `p50 ${ms(p50(took))}, p95 ${ms(p95(took))}: ${(p95(took) / p95(inserts)).toFixed(1)} x at p95, ${wanted(p95(took) / p95(inserts), WANTED.inserts, 'x')}`,

@@ -6,10 +6,10 @@ import { ErasuresAsked } from '../players/erasures-asked';
 import { candidatesOf } from '../forecast/candidates';
 import { changesIn, playerRows, sharedWeaknesses } from '../players/player-rows';
 import { TodayPage } from './today-page';
-import { whoIsShown } from './who-is-shown';
+import { WEEKS, whoIsShown } from './who-is-shown';
 
-/** So many weeks back somebody's habit is looked for, and so much news is told. */
-const [WEEKS, NEWS] = [6, 4];
+/** So much news is told. */
+const NEWS = 4;
 /** So many sessions that are not finished are shown, and when all are asked for. */
 const UNFINISHED = { first: 8, all: 100_000 } as const;
 

@@ -1,4 +1,5 @@
-/** So often of the last six of a weekday somebody was here to be expected on it. */
+/** So many weeks back somebody's habit is looked for; so often of them somebody was here on a weekday to be expected on it. */
+export const WEEKS = 6;
 const OFTEN = 3;
 /** So many are shown of those who are usually here; where these are fewer than a dozen, others fill up. */
 const MOST = { expected: 24, together: 12 } as const;

@@ -65,7 +65,7 @@ export async function onBed({ instances = 1, throwaway = false, pooler = false, 
     const apps = [];
     undo.push(() => apps.forEach((app) => app?.kill('SIGKILL')));
     const start = async (i = 0) => {
-      apps[i] = await startApp('start', { ...options, port: ports[i] });
+      apps[i] ??= await startApp('start', { ...options, port: ports[i] });
     };
     const end = async (i = 0, signal = 'SIGTERM') => {
       const ended = new Promise((over) => apps[i].once('exit', over));

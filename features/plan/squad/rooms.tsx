@@ -6,7 +6,8 @@ import { inTheWayOn } from '@/core/squad/on-green';
 import { squadSession, type Squaddie } from '@/core/squad/squad-session';
 import { requireCoach } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
-import { asSquadQuery, MOST_PLAYERS, MOST_STATIONS, readSquadAsked, type SquadAsked } from './asked';
+import { asSquadQuery, MOST_STATIONS, readSquadAsked, whoIsHere, type SquadAsked } from './asked';
+import { WEEKS, whoIsShown } from '../../today/who-is-shown';
 import { groupName, SquadPage } from './squad-page';
 import { Wall } from './wall';
 
@@ -15,17 +16,30 @@ async function squadOf(slug: string, params: Record<string, unknown>) {
   const desk = await requireCoach(slug);
   const { data, academy, model } = desk;
   const asked = readSquadAsked(params);
-  const [rows, greens, row] = await Promise.all([data.listPlayers(), data.listGreens(), asked.green ? data.getGreen(asked.green) : null]);
+  const [rows, groups, visits, greens, row] = await Promise.all([
+    data.listPlayers(),
+    data.listGroups(),
+    data.visitsOnThisWeekday(WEEKS),
+    data.listGreens(),
+    asked.green ? data.getGreen(asked.green) : null,
+  ]);
   const briefs = await briefsOf(desk, rows);
   const green = row ? { greenId: row.greenId, plan: { ...row.plan, stations: row.plan.stations.slice(0, MOST_STATIONS) } } : null;
   const cells = new Map(model.cells.map((cell) => [cell.key, cell]));
-  const all = rows.map(({ player }): Squaddie => {
-    const brief = briefs.of.get(player.playerId);
-    const weakest = brief?.weakest ? cells.get(brief.weakest.key) : undefined;
-    const { playerId, name, level } = player;
-    return { playerId, name, level, lost: brief?.lost.mean ?? null, weakest: weakest ? sayShots(weakest) : null };
-  });
-  const here = all.filter(({ playerId }) => !asked.without.includes(playerId)).slice(0, MOST_PLAYERS);
+  const group = groups.find(({ groupId }) => groupId === asked.group);
+  const among = rows.filter(({ player }) => !group || group.playerIds.includes(player.playerId));
+  const { chosen, here } = whoIsHere(
+    among.map(({ player }) => player.playerId),
+    asked,
+  );
+  const squad = among
+    .filter(({ player }) => here.has(player.playerId))
+    .map(({ player }): Squaddie => {
+      const brief = briefs.of.get(player.playerId);
+      const weakest = brief?.weakest ? cells.get(brief.weakest.key) : undefined;
+      const { playerId, name, level } = player;
+      return { playerId, name, level, lost: brief?.lost.mean ?? null, weakest: weakest ? sayShots(weakest) : null };
+    });
   const stations = green
     ? gameStations(green.plan, academy.units, 1).map((station, i) => ({
         name: `Station ${i + 1}`,
@@ -33,10 +47,10 @@ async function squadOf(slug: string, params: Record<string, unknown>) {
       }))
     : Array.from({ length: asked.stations }, (_, i) => ({ name: `Station ${i + 1}`, what: '' }));
   const session =
-    here.length < 2 || stations.length === 0
+    squad.length < 2 || stations.length === 0
       ? null
       : squadSession({
-          players: here,
+          players: squad,
           stations: stations.map(({ name }) => ({ name, balls: asked.balls })),
           inTheWay: green ? inTheWayOn(green.plan) : stations.map(() => stations.map(() => false)),
           groups: asked.groups === 0 ? null : asked.groups,
@@ -45,15 +59,26 @@ async function squadOf(slug: string, params: Record<string, unknown>) {
           roundMinutes: asked.round,
           changeMinutes: asked.change,
         });
-  return { asked: { ...asked, green: green?.greenId } satisfies SquadAsked, all, greens, green, stations, session, units: academy.units };
+  return {
+    asked: { ...asked, green: green?.greenId, group: group?.groupId } satisfies SquadAsked,
+    who: {
+      chosen,
+      groups,
+      players: among.map(({ player: { playerId: id, name } }) => ({ id, name })),
+      here: squad.map(({ playerId }) => playerId),
+      usual: whoIsShown(among, visits).expected.map(({ player }) => player.playerId),
+    },
+    // Whoever is put together by level alone is where they are, whatever is still being worked out.
+    pending: briefs.pending && asked.by !== 'level',
+    ...{ greens, green, stations, session, units: academy.units },
+  };
 }
 
 export async function SquadRoundsRoom({ slug, params }: { slug: string; params: Record<string, unknown> }) {
-  const { asked, all, greens, green, stations, session, units } = await squadOf(slug, params);
+  const { asked, who, pending, greens, green, stations, session, units } = await squadOf(slug, params);
   return (
     <SquadPage
-      {...{ slug, asked, green, stations, session, units }}
-      players={all.map(({ playerId, name }) => ({ id: playerId, name }))}
+      {...{ slug, asked, who, pending, green, stations, session, units }}
       greens={greens.map(({ greenId, plan }) => ({ id: greenId, name: plan.title }))}
     />
   );

@@ -1,17 +1,29 @@
 'use client';
 
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { GROUPINGS, type Grouping } from '@/core/squad/squad-session';
-import { asSquadQuery, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
+import { isNamed, type Group } from '../../players/find-players';
+import { asSquadQuery, MOST_PLAYERS, MOST_STATIONS, SAY_GROUPING, type SquadAsked } from './asked';
 import { useAsked } from '../../form/use-asked';
 import type { Named } from '../who-choice';
 import { GreenChoice } from '../../form/green-choice';
 import styles from './squad.module.scss';
 
-type Props = { asked: SquadAsked; players: readonly Named[]; greens: readonly Named[] };
+/** Of whom is chosen, and who is there. */
+export type Who = {
+  /** Whether there are so many that they are chosen one by one, instead of left out. */
+  chosen: boolean;
+  players: readonly Named[];
+  here: readonly string[];
+  /** Who is usually here on this weekday. */
+  usual: readonly string[];
+  groups: readonly Group[];
+};
+type Props = { asked: SquadAsked; who: Who; greens: readonly Named[] };
 
 /** How a squad's session is wished; kept in the address, so that it can be sent, printed and shown on the wall. */
-export function SquadBar({ asked: answered, players, greens }: Props) {
+export function SquadBar({ asked: answered, who, greens }: Props) {
   const { asked, pending, go } = useAsked(answered, asSquadQuery);
   const number = (name: 'minutes' | 'round' | 'change' | 'balls' | 'stations', label: string, least: number, most: number) => (
     <Form.Group controlId={name}>
@@ -35,23 +47,33 @@ export function SquadBar({ asked: answered, players, greens }: Props) {
   };
   return (
     <div className="no-print" aria-busy={pending}>
-      <div className={styles.people} role="group" aria-label="Who is there">
-        {players.map(({ id, name }) => {
-          const here = !asked.without.includes(id);
-          return (
-            <button
-              key={id}
-              type="button"
-              className={`btn btn-sm ${here ? 'btn-dark' : 'btn-outline-dark'}`}
-              aria-pressed={here}
-              onClick={() => go({ without: here ? [...asked.without, id] : asked.without.filter((one) => one !== id) })}
-            >
-              {name}
-            </button>
-          );
-        })}
-      </div>
+      {who.chosen ? (
+        <Choose who={who} chosen={asked.with} onChange={(chosen) => go({ with: chosen })} />
+      ) : (
+        <People
+          label="Who is there"
+          players={who.players}
+          isHere={(id) => !asked.without.includes(id)}
+          onPress={(id) => go({ without: turned(asked.without, id) })}
+        />
+      )}
       <div className={styles.fields}>
+        {who.groups.length > 0 && (
+          <Form.Group controlId="group">
+            <Form.Label>Of</Form.Label>
+            <Form.Select
+              value={asked.group ?? ''}
+              onChange={({ target: { value } }) => go({ group: value === '' ? undefined : value, without: [], with: [] })}
+            >
+              <option value="">all groups</option>
+              {who.groups.map(({ groupId, name }) => (
+                <option key={groupId} value={groupId}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        )}
         <Form.Group controlId="green">
           <Form.Label>On</Form.Label>
           <GreenChoice greens={greens} greenId={asked.green} onChange={(green) => go({ green: green ?? undefined })} />
@@ -84,5 +106,75 @@ export function SquadBar({ asked: answered, players, greens }: Props) {
         {number('balls', 'Balls a player', 1, 30)}
       </div>
     </div>
+  );
+}
+
+const turned = (ids: readonly string[], id: string) => (ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id]);
+
+type PeopleProps = {
+  label: string;
+  players: readonly Named[];
+  isHere: (id: string) => boolean;
+  onPress: (id: string) => void;
+};
+
+function People({ label, players, isHere, onPress }: PeopleProps) {
+  return (
+    <div className={styles.people} role="group" aria-label={label}>
+      {players.map(({ id, name }) => {
+        const here = isHere(id);
+        return (
+          <button
+            key={id}
+            type="button"
+            className={`btn btn-sm ${here ? 'btn-dark' : 'btn-outline-dark'}`}
+            aria-pressed={here}
+            onClick={() => onPress(id)}
+          >
+            {name}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+/** So many of those who are looked for are offered. */
+const OFFERED = 24;
+const USUAL = 'Usually here on this weekday';
+
+type ChooseProps = { who: Who; chosen: readonly string[]; onChange: (chosen: string[]) => void };
+
+/** Of more players than are arranged: those who are there, and whoever is looked for, or is usually here. */
+function Choose({ who: { players, usual }, chosen, onChange }: ChooseProps) {
+  const [text, setText] = useState('');
+  const here = players.filter(({ id }) => chosen.includes(id));
+  const others = players.filter(({ id }) => !chosen.includes(id));
+  const wanted = text.trim();
+  const found = wanted === '' ? others.filter(({ id }) => usual.includes(id)) : others.filter(({ name }) => isNamed(name, text));
+  const full = here.length >= MOST_PLAYERS;
+  const says = full
+    ? `${MOST_PLAYERS} players: there is no room for more.`
+    : found.length === 0
+      ? wanted !== '' && `Nobody’s name has “${wanted}” in it.`
+      : wanted === '' && USUAL;
+  const ids = here.map(({ id }) => id);
+  const shared = { isHere: (id: string) => ids.includes(id), onPress: (id: string) => onChange(turned(ids, id)) };
+  return (
+    <>
+      {here.length > 0 && <People label="Who is there" players={here} {...shared} />}
+      <Form.Group controlId="somebody" className={styles.find}>
+        <Form.Label>Who is there?</Form.Label>
+        <Form.Control
+          type="search"
+          autoComplete="off"
+          placeholder={`one of ${players.length} players`}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </Form.Group>
+      {says && <p className="small-print mt-2 mb-0">{says}</p>}
+      {!full && found.length > 0 && <People label={wanted === '' ? USUAL : 'Found'} players={found.slice(0, OFFERED)} {...shared} />}
+    </>
   );
 }

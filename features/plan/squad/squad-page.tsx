@@ -6,15 +6,18 @@ import type { SquadSession } from '@/core/squad/squad-session';
 import { counted } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/length';
 import { PrintButton } from '../../form/print-button';
+import { RefreshWhile } from '../../form/refresh-while';
 import { PlanPicture } from '../../greens/plan-picture';
 import { asSquadQuery, type SquadAsked } from './asked';
-import { SquadBar } from './squad-bar';
+import { SquadBar, type Who } from './squad-bar';
 import styles from './squad.module.scss';
 
 type Props = {
   slug: string;
   asked: SquadAsked;
-  players: readonly { id: string; name: string }[];
+  who: Who;
+  /** Whether what groups are made from is still being worked out. */
+  pending: boolean;
   greens: readonly { id: string; name: string }[];
   green: { greenId: string; plan: GreenPlan } | null;
   units: UnitSystem;
@@ -27,29 +30,33 @@ type Props = {
 export const groupName = (group: number) => String.fromCharCode(65 + group);
 
 /** A squad in rounds: who is where when, to be printed and shown on a wall. */
-export function SquadPage({ slug, asked, players, greens, green, units, stations, session }: Props) {
+export function SquadPage({ slug, asked, who, pending, greens, green, units, stations, session }: Props) {
   const base = `/a/${slug}`;
-  const there = players.length - asked.without.length;
+  const there = who.here.length;
   return (
     <div className="p-3 p-md-4">
       <div className="d-flex flex-wrap gap-2 align-items-center">
         <h1 className="me-auto mb-0">
           {counted(there, 'player')} in rounds {green && <span className="beside">on {green.plan.title}</span>}
         </h1>
-        <span className="d-flex gap-2 no-print">
-          <PrintButton variant="outline-dark" />
-          {session && (
+        {session && (
+          <span className="d-flex gap-2 no-print">
+            <PrintButton variant="outline-dark" />
             <Link href={`${base}/plan/squad/wall${asSquadQuery(asked)}`} className="btn btn-primary">
               Show on the wall
             </Link>
-          )}
-        </span>
+          </span>
+        )}
       </div>
-      <SquadBar asked={asked} players={players} greens={greens} />
+      <SquadBar asked={asked} who={who} greens={greens} />
+      {pending && session && (
+        <p className="small-print mt-2 mb-0">Some players’ figures are still being worked out. The groups may change.</p>
+      )}
+      <RefreshWhile pending={pending} />
       {!session ? (
         <p className="empty mt-3">
           {there < 2 ? (
-            'It takes two players at least.'
+            `It takes two players at least.${who.chosen ? ' Choose who is there, or a group.' : ''}`
           ) : (
             <>
               {green!.plan.title} has no stations yet. <Link href={`${base}/greens/${green!.greenId}`}>Add some</Link>, or choose any green.
