@@ -87,7 +87,7 @@ export async function loadDemo(db: Db, now: Date): Promise<void> {
         })),
       );
     }
-    await rebuildShots(tx, actor);
+    await rebuildShots(tx, actor, undefined, 1);
     const idOf = (title: string) => games.find(({ spec }) => spec.title === title)!.gameId;
     for (const { player, hour, run } of demoHours(now, now.toISOString().slice(0, 10), idOf)) {
       const hourId = randomUUID() as string;

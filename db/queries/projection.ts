@@ -113,6 +113,12 @@ export async function countPlayers(db: Db, actor: Actor, playerIds: readonly str
  * @returns how many balls the session has
  */
 export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: readonly string[]): Promise<number> {
+  await countPlayers(db, actor, await makeRows(db, actor, held, shotIds));
+  return settle(db, actor, held.sessionId);
+}
+
+/** Makes the rows of some balls of a session again, or of all. @returns whose they were, or are */
+async function makeRows(db: Db, actor: Actor, held: Held, shotIds?: readonly string[]): Promise<string[]> {
   const { academyId } = actor;
   const { sessionId } = held;
   const events = await db
@@ -133,8 +139,7 @@ export async function projectAgain(db: Db, actor: Actor, held: Held, shotIds?: r
     const { columns, select } = rowsOf(shot, rows);
     await db.execute(sql`insert into ${shot} (${columns}) ${select}`);
   }
-  await countPlayers(db, actor, [...new Set([...before, ...rows].map(({ playerId }) => playerId))]);
-  return settle(db, actor, sessionId);
+  return [...new Set([...before, ...rows].map(({ playerId }) => playerId))];
 }
 
 /**
@@ -198,19 +203,22 @@ export async function changeSession(db: Db, actor: Actor, sessionId: string, cha
   });
 }
 
-const SESSIONS_AT_ONCE = 500;
+const SESSIONS_READ = 500;
 const PLAYERS_AT_ONCE = 50;
 
 /**
  * Makes the projection of an academy again from its events alone: `shot`, how many balls each session and each player has, and which sessions
- * are through. One session after another, each in a transaction of its own, so that people go on playing meanwhile.
+ * are through. Session by session, each in a transaction of its own, so that people go on playing meanwhile; and then the balls of each
+ * player, once. Whoever ends it early does it again.
  * @param told hears now and then how many sessions and balls are done
+ * @param atOnce so many sessions at a time: with two the program works on one while the database works on the other; one within a transaction
  * @returns how many balls there are
  */
 export async function rebuildShots(
   db: Db,
   actor: Actor,
   told: (done: { sessions: number; balls: number }) => void = () => {},
+  atOnce = 2,
 ): Promise<number> {
   let [sessions, balls] = [0, 0];
   let after: string | null = null;
@@ -220,18 +228,25 @@ export async function rebuildShots(
       .from(session)
       .where(and(eq(session.academyId, actor.academyId), after === null ? undefined : gt(session.sessionId, after)))
       .orderBy(asc(session.sessionId))
-      .limit(SESSIONS_AT_ONCE);
-    for (const { id } of ids)
-      balls += await db.transaction(async (tx) => {
-        const held = await holdSession(tx, actor, id);
-        return held ? projectAgain(tx, actor, held) : 0;
-      });
+      .limit(SESSIONS_READ);
+    const left = ids.values();
+    const some = async () => {
+      for (const { id } of left) {
+        const made = await db.transaction(async (tx) => {
+          const held = await holdSession(tx, actor, id);
+          if (!held) return 0;
+          await makeRows(tx, actor, held);
+          return settle(tx, actor, id);
+        });
+        balls += made;
+      }
+    };
+    await Promise.all(Array.from({ length: atOnce }, some));
     after = ids.at(-1)?.id ?? null;
     sessions += ids.length;
     told({ sessions, balls });
-    if (ids.length < SESSIONS_AT_ONCE) break;
+    if (ids.length < SESSIONS_READ) break;
   }
-  // Whoever has no ball is in none of these sessions' rows.
   const all = await db.select({ id: player.playerId }).from(player).where(eq(player.academyId, actor.academyId));
   for (let i = 0; i < all.length; i += PLAYERS_AT_ONCE)
     await db.transaction((tx) =>
