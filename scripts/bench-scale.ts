@@ -21,7 +21,7 @@ import { insertsOf, makeRecorder, together } from './lib/recording';
 
 /**
  * What a page costs in an academy of a million balls beside the same page in one of ten thousand, in one database and one run:
- * `npm run bench:scale`. It takes about twenty-five minutes and wants an idle machine; `BENCH_BALLS` makes the large academy
+ * `npm run bench:scale`. It takes about half an hour and wants an idle machine; `BENCH_BALLS` makes the large academy
  * smaller, `BENCH_KEEP` names a folder in which what was filled stays for the next time.
  */
 const [url, databaseUrl, part] = [process.env.BENCH_URL!, process.env.DATABASE_URL!, process.argv[2]];
