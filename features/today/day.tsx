@@ -12,7 +12,7 @@ export function Day({ slug, conditions }: { slug: string; conditions: Conditions
   const said = sayConditions(conditions);
   return (
     <section className="mb-4">
-      <h2>Conditions today</h2>
+      <h2 className="mb-2">Conditions today</h2>
       {!open ? (
         <p className="mb-0">
           {said || 'None entered.'}{' '}
