@@ -124,7 +124,7 @@ test('of more players than are arranged those are chosen who are there: looked f
   await page.reload();
   await there.getByRole('button', { name: 'Galdrin 21' }).click();
   await expect(page.getByText('It takes two players at least.')).toBeVisible();
-  await page.getByLabel('Of', { exact: true }).selectOption('Galdrin Group');
+  await page.getByLabel('Players', { exact: true }).selectOption('Galdrin Group');
   await expect(there.getByRole('button')).toHaveCount(1);
   await expect(page).toHaveURL(/group=/);
   await context.close();

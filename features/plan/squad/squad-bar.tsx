@@ -60,12 +60,12 @@ export function SquadBar({ asked: answered, who, greens }: Props) {
       <div className={styles.fields}>
         {who.groups.length > 0 && (
           <Form.Group controlId="group">
-            <Form.Label>Of</Form.Label>
+            <Form.Label>Players</Form.Label>
             <Form.Select
               value={asked.group ?? ''}
               onChange={({ target: { value } }) => go({ group: value === '' ? undefined : value, without: [], with: [] })}
             >
-              <option value="">all groups</option>
+              <option value="">everybody</option>
               {who.groups.map(({ groupId, name }) => (
                 <option key={groupId} value={groupId}>
                   {name}
