@@ -60,7 +60,7 @@ const FEATURES = {
   families: ['account', 'form', 'logbook', 'play', 'report', 'session', 'skill'],
   imports: ['form'],
   logbook: ['form', 'games', 'imports', 'play', 'session'],
-  plan: ['forecast', 'form', 'games', 'greens', 'play', 'session'],
+  plan: ['forecast', 'form', 'games', 'greens', 'play', 'players', 'session'],
   tools: ['form', 'greens', 'play', 'skill'],
   today: ['forecast', 'form', 'games', 'players', 'session'],
   shell: ['account', 'form', 'play', 'settings'],

@@ -6,7 +6,7 @@ import { ErasuresAsked } from '../players/erasures-asked';
 import { candidatesOf } from '../forecast/candidates';
 import { changesIn, playerRows, sharedWeaknesses } from '../players/player-rows';
 import { TodayPage } from './today-page';
-import { WEEKS, whoIsShown } from './who-is-shown';
+import { WEEKS, whoIsShown } from '../players/who-is-shown';
 
 /** So much news is told. */
 const NEWS = 4;

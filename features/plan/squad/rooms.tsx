@@ -7,7 +7,7 @@ import { squadSession, type Squaddie } from '@/core/squad/squad-session';
 import { requireCoach } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
 import { asSquadQuery, MOST_STATIONS, readSquadAsked, whoIsHere, type SquadAsked } from './asked';
-import { WEEKS, whoIsShown } from '../../today/who-is-shown';
+import { WEEKS, whoIsShown } from '../../players/who-is-shown';
 import { groupName, SquadPage } from './squad-page';
 import { Wall } from './wall';
 
