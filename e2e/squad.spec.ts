@@ -67,7 +67,7 @@ test.describe('an academy that begins', () => {
     await page.goto(`${home}/plan`);
     await expect(page.getByText('Plans are made for somebody')).toBeVisible();
     await page.goto(`${home}/plan/squad`);
-    await expect(page.getByText('It takes two players at least.')).toBeVisible();
+    await expect(page.getByText('You need at least two players.')).toBeVisible();
     await addPlayer(page, home, 'Otto', '12');
     await addPlayer(page, home, 'Eva', '20');
     await page.goto(`${home}/plan/squad?stations=3`);
@@ -107,23 +107,23 @@ test('of more players than are arranged those are chosen who are there: looked f
   await signInTo(context.request, own);
   const page = await context.newPage();
   await page.goto(`/a/${own.slug}/plan/squad?stations=3`);
-  await expect(page.getByText('It takes two players at least. Choose who is there, or a group.')).toBeVisible();
-  const find = page.getByLabel('Who is there?');
+  await expect(page.getByText('You need at least two players. Choose who is here, or a group.')).toBeVisible();
+  const find = page.getByLabel('Who is here?');
   await find.fill('nobody at all');
-  await expect(page.getByText('Nobody’s name has “nobody at all” in it.')).toBeVisible();
+  await expect(page.getByText('No player matches “nobody at all”.')).toBeVisible();
   await find.fill('galdrin 2');
   const found = page.getByRole('group', { name: 'Found' });
   // Twice before anything was answered: both count.
   await found.getByRole('button', { name: 'Galdrin 21', exact: true }).click();
   await found.getByRole('button', { name: 'Galdrin 22', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: '2 players in rounds' })).toBeVisible();
-  const there = page.getByRole('group', { name: 'Who is there' });
+  const there = page.getByRole('group', { name: 'Who is here' });
   await expect(there.getByRole('button')).toHaveText(['Galdrin 21', 'Galdrin 22']);
   expect(await table(page)).toHaveLength(3);
   // Taken back with what was chosen, after it was loaded again.
   await page.reload();
   await there.getByRole('button', { name: 'Galdrin 21' }).click();
-  await expect(page.getByText('It takes two players at least.')).toBeVisible();
+  await expect(page.getByText('You need at least two players.')).toBeVisible();
   await page.getByLabel('Players', { exact: true }).selectOption('Galdrin Group');
   await expect(there.getByRole('button')).toHaveCount(1);
   await expect(page).toHaveURL(/group=/);

@@ -4,6 +4,7 @@ import { sayStation, sayStationLie } from '@/core/game/words/say-station';
 import { gameStations } from '@/core/green/game';
 import { inTheWayOn } from '@/core/squad/on-green';
 import { squadSession, type Squaddie } from '@/core/squad/squad-session';
+import { inZone } from '@/core/units/in-zone';
 import { requireCoach } from '@/server/actor';
 import { briefsOf } from '@/server/known/briefs';
 import { asSquadQuery, MOST_STATIONS, readSquadAsked, whoIsHere, type SquadAsked } from './asked';
@@ -66,6 +67,7 @@ async function squadOf(slug: string, params: Record<string, unknown>) {
       groups,
       players: among.map(({ player: { playerId: id, name } }) => ({ id, name })),
       here: squad.map(({ playerId }) => playerId),
+      weekday: inZone(academy.timeZone, { weekday: 'long' }).format(new Date()),
       usual: whoIsShown(among, visits).expected.map(({ player }) => player.playerId),
     },
     // Whoever is put together by level alone is where they are, whatever is still being worked out.

@@ -16,8 +16,9 @@ export type Who = {
   chosen: boolean;
   players: readonly Named[];
   here: readonly string[];
-  /** Who is usually here on this weekday. */
+  /** Who is usually here on the weekday that it is. */
   usual: readonly string[];
+  weekday: string;
   groups: readonly Group[];
 };
 type Props = { asked: SquadAsked; who: Who; greens: readonly Named[] };
@@ -51,7 +52,7 @@ export function SquadBar({ asked: answered, who, greens }: Props) {
         <Choose who={who} chosen={asked.with} onChange={(chosen) => go({ with: chosen })} />
       ) : (
         <People
-          label="Who is there"
+          label="Who is here"
           players={who.players}
           isHere={(id) => !asked.without.includes(id)}
           onPress={(id) => go({ without: turned(asked.without, id) })}
@@ -141,30 +142,30 @@ function People({ label, players, isHere, onPress }: PeopleProps) {
 
 /** So many of those who are looked for are offered. */
 const OFFERED = 24;
-const USUAL = 'Usually here on this weekday';
 
 type ChooseProps = { who: Who; chosen: readonly string[]; onChange: (chosen: string[]) => void };
 
 /** Of more players than are arranged: those who are there, and whoever is looked for, or is usually here. */
-function Choose({ who: { players, usual }, chosen, onChange }: ChooseProps) {
+function Choose({ who: { players, usual, weekday }, chosen, onChange }: ChooseProps) {
   const [text, setText] = useState('');
   const here = players.filter(({ id }) => chosen.includes(id));
   const others = players.filter(({ id }) => !chosen.includes(id));
   const wanted = text.trim();
+  const offered = `Usually here on a ${weekday}`;
   const found = wanted === '' ? others.filter(({ id }) => usual.includes(id)) : others.filter(({ name }) => isNamed(name, text));
   const full = here.length >= MOST_PLAYERS;
   const says = full
-    ? `${MOST_PLAYERS} players: there is no room for more.`
+    ? `${MOST_PLAYERS} players is the most.`
     : found.length === 0
-      ? wanted !== '' && `Nobody’s name has “${wanted}” in it.`
-      : wanted === '' && USUAL;
+      ? wanted !== '' && `No player matches “${wanted}”.`
+      : wanted === '' && offered;
   const ids = here.map(({ id }) => id);
   const shared = { isHere: (id: string) => ids.includes(id), onPress: (id: string) => onChange(turned(ids, id)) };
   return (
     <>
-      {here.length > 0 && <People label="Who is there" players={here} {...shared} />}
+      {here.length > 0 && <People label="Who is here" players={here} {...shared} />}
       <Form.Group controlId="somebody" className={styles.find}>
-        <Form.Label>Who is there?</Form.Label>
+        <Form.Label>Who is here?</Form.Label>
         <Form.Control
           type="search"
           autoComplete="off"
@@ -174,7 +175,7 @@ function Choose({ who: { players, usual }, chosen, onChange }: ChooseProps) {
         />
       </Form.Group>
       {says && <p className="small-print mt-2 mb-0">{says}</p>}
-      {!full && found.length > 0 && <People label={wanted === '' ? USUAL : 'Found'} players={found.slice(0, OFFERED)} {...shared} />}
+      {!full && found.length > 0 && <People label={wanted === '' ? offered : 'Found'} players={found.slice(0, OFFERED)} {...shared} />}
     </>
   );
 }

@@ -56,7 +56,7 @@ export function SquadPage({ slug, asked, who, pending, greens, green, units, sta
       {!session ? (
         <p className="empty mt-3">
           {there < 2 ? (
-            `It takes two players at least.${who.chosen ? ' Choose who is there, or a group.' : ''}`
+            `You need at least two players.${who.chosen ? ' Choose who is here, or a group.' : ''}`
           ) : (
             <>
               {green!.plan.title} has no stations yet. <Link href={`${base}/greens/${green!.greenId}`}>Add some</Link>, or choose any green.
