@@ -174,7 +174,7 @@ function Choose({ who: { players, usual, weekday }, chosen, onChange }: ChoosePr
           onChange={(event) => setText(event.target.value)}
         />
       </Form.Group>
-      {says && <p className="small-print mt-2 mb-0">{says}</p>}
+      {says && <p className="small-print mt-2 mb-2">{says}</p>}
       {!full && found.length > 0 && <People label={wanted === '' ? offered : 'Found'} players={found.slice(0, OFFERED)} {...shared} />}
     </>
   );

@@ -37,7 +37,7 @@ export function SquadPage({ slug, asked, who, pending, greens, green, units, sta
     <div className="p-3 p-md-4">
       <div className="d-flex flex-wrap gap-2 align-items-center">
         <h1 className="me-auto mb-0">
-          {counted(there, 'player')} in rounds {green && <span className="beside">on {green.plan.title}</span>}
+          {there === 0 ? 'Players' : counted(there, 'player')} in rounds {green && <span className="beside">on {green.plan.title}</span>}
         </h1>
         {session && (
           <span className="d-flex gap-2 no-print">
@@ -56,7 +56,7 @@ export function SquadPage({ slug, asked, who, pending, greens, green, units, sta
       {!session ? (
         <p className="empty mt-3">
           {there < 2 ? (
-            `You need at least two players.${who.chosen ? ' Choose who is here, or a group.' : ''}`
+            `You need at least two players.${who.chosen ? ` Choose who is here${who.groups.length > 0 ? ', or a group' : ''}.` : ''}`
           ) : (
             <>
               {green!.plan.title} has no stations yet. <Link href={`${base}/greens/${green!.greenId}`}>Add some</Link>, or choose any green.
